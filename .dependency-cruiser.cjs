@@ -1,0 +1,53 @@
+/** The walls of the house: see docs/decisions/0002-the-house.md. */
+const inside = (room) => `^src/core/${room}/`;
+/** Rooms of the core from the ground up: a room may import those before it, none after. */
+const rooms = ["quantity", "motor", "ohms", "identify", "wiring", "record", "bench"];
+
+const roomRules = rooms
+  .map((room, i) => ({
+    name: `core-${room}-looks-down-only`,
+    severity: "error",
+    from: { path: inside(room), pathNot: "\\.test\\.ts$" },
+    to: { path: rooms.slice(i + 1).map(inside) },
+  }))
+  .filter((rule) => rule.to.path.length > 0);
+
+module.exports = {
+  forbidden: [
+    { name: "no-circles", severity: "error", from: {}, to: { circular: true } },
+    {
+      name: "core-stands-alone",
+      severity: "error",
+      from: { path: "^src/core/", pathNot: "\\.test\\.ts$" },
+      to: { pathNot: ["^src/core/", "^node_modules/(zod|ml-matrix)/", "^node_modules/(zod|ml-matrix)$"] },
+    },
+    {
+      name: "core-has-one-door",
+      severity: "error",
+      from: { path: "^(src/(app|ui|server|workers)|tests|benchmarks|scripts)/" },
+      to: { path: "^src/core/", pathNot: "^src/core/(index|bench/index)\\.ts$" },
+    },
+    {
+      name: "ui-knows-no-server",
+      severity: "error",
+      from: { path: "^src/ui/" },
+      to: { path: "^src/(server|app)/" },
+    },
+    {
+      name: "server-knows-no-page",
+      severity: "error",
+      from: { path: "^src/server/" },
+      to: { path: "^src/(ui|app)/" },
+    },
+    ...roomRules,
+  ],
+  options: {
+    doNotFollow: { path: "node_modules" },
+    tsConfig: { fileName: "tsconfig.json" },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      exportsFields: ["exports"],
+      conditionNames: ["import", "require", "node", "default", "types"],
+    },
+  },
+};

@@ -1,0 +1,4 @@
+/** The door of the virtual bench: random motors and simulated instruments, for tests, demo data and practice. */
+export { type Ohmmeter, ohmmeter } from "./ohmmeter";
+export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
+export { randomMotor, type VirtualMotor } from "./randomMotor";

@@ -1,0 +1,75 @@
+import { readingSigmaOhms } from "../ohms/readingError";
+import type { ReadingSheet } from "./sheet";
+
+/** What stands for one pair of leads after repeats are weighed and probes and cable are taken off. */
+export interface PairEvidence {
+  /** Leads by their place in the sheet, a < b. */
+  readonly a: number;
+  readonly b: number;
+  /** Ohms of the motor alone, or null for open. May be a little below zero where the probes were over-subtracted. */
+  readonly ohms: number | null;
+  readonly sigmaOhms: number;
+  /** The readings that do not agree with the latest one, in ohms as shown; null for open. */
+  readonly discarded: readonly (number | null)[];
+}
+
+/** Everything the meter said, ready for inference. */
+export interface Evidence {
+  readonly leadCount: number;
+  readonly pairs: readonly PairEvidence[];
+  /** The two leads touched last, or null. */
+  readonly last: readonly [number, number] | null;
+}
+
+/** No winding of a fan, blower or pump motor reads this high: leakage or a finger, taken for open. */
+export const LEAKAGE_OHMS = 50_000;
+
+/** Repeats within this many standard deviations of the latest are averaged with it. */
+const SAME_READING_SIGMAS = 4;
+
+/** Weighs a sheet's readings pair by pair. */
+export function weighEvidence(sheet: ReadingSheet): Evidence {
+  const index = new Map(sheet.leads.map((lead, i) => [lead.id, i]));
+  const place = (id: string) => index.get(id) ?? 0;
+  const byPair = new Map<string, { a: number; b: number; shown: (number | null)[] }>();
+  for (const reading of sheet.readings) {
+    const ends = reading.between.map(place);
+    const a = Math.min(...ends);
+    const b = Math.max(...ends);
+    const key = `${a}-${b}`;
+    const entry = byPair.get(key) ?? { a, b, shown: [] };
+    entry.shown.push(reading.ohms ?? null);
+    byPair.set(key, entry);
+  }
+  const latest = sheet.readings.at(-1);
+  return {
+    leadCount: sheet.leads.length,
+    pairs: [...byPair.values()].map(({ a, b, shown }) => ({ a, b, ...settle(shown, sheet) })),
+    last: latest ? [place(latest.between[0]), place(latest.between[1])] : null,
+  };
+}
+
+function settle(shown: readonly (number | null)[], sheet: ReadingSheet): Omit<PairEvidence, "a" | "b"> {
+  const latest = shown.at(-1) ?? null;
+  const sigma = (ohms: number) => readingSigmaOhms(ohms, sheet.meter);
+  const agrees = (other: number | null) =>
+    latest === null || other === null
+      ? isOpen(latest) === isOpen(other)
+      : Math.abs(other - latest) <= SAME_READING_SIGMAS * Math.SQRT2 * sigma(latest);
+  const discarded = shown.filter((value) => !agrees(value));
+  if (latest === null || isOpen(latest)) return { ohms: null, sigmaOhms: 0, discarded };
+  const kept = shown.filter((value): value is number => value !== null && agrees(value));
+  const mean = kept.reduce((sum, value) => sum + value, 0) / kept.length;
+  const offset = sheet.meter.probeOhms + 2 * sheet.cable.ohmsEachWay;
+  // Repeats on one meter share its calibration error, so averaging is credited for the last digit only.
+  return { ohms: mean - offset, sigmaOhms: sigma(mean), discarded };
+}
+
+function isOpen(ohms: number | null): boolean {
+  return ohms === null || ohms >= LEAKAGE_OHMS;
+}
+
+/** The same evidence without one of its pairs. */
+export function without(evidence: Evidence, pair: PairEvidence): Evidence {
+  return { ...evidence, pairs: evidence.pairs.filter((other) => other !== pair) };
+}

@@ -1,0 +1,172 @@
+import { FAMILIES } from "../motor/families";
+import type { About, Family, Variant } from "../motor/family";
+import type { SoftBox } from "../motor/softBox";
+import type { Evidence } from "./evidence";
+import { type Fit, type FitRow, type FitSection, fitSections } from "./fit";
+import { isBroken, openSections } from "./openSections";
+import { type Placement, PRUNE_SIGMAS, placements } from "./placements";
+import { APART, type Template, templateOf } from "./template";
+
+/** One way to explain the readings: a build of a family with its leads in place. */
+export interface Hypothesis {
+  readonly family: Family;
+  readonly placement: Placement;
+  /** Log of prior × evidence; only differences between hypotheses of one call mean anything. */
+  readonly logWeight: number;
+  readonly fit: Fit;
+  /** Where each section of the variant stands in the fit, or -1 where no reading runs through it. */
+  readonly fitIndex: readonly number[];
+}
+
+export interface Hypotheses {
+  /** Best first. */
+  readonly all: readonly Hypothesis[];
+  /** True when the search was cut short: then nothing may be called settled. */
+  readonly truncated: boolean;
+}
+
+/** Placements looked at in one call before the search is cut short. */
+const MOST_PLACEMENTS = 6000;
+/** Builds this much rarer than the commonest of all are left until the commoner ones fail; in nats. */
+const HYPOTHESIS_KEEP_NATS = 25;
+
+/** Every explanation of the readings that the catalogue offers, ranked by posterior weight. */
+export function hypotheses(evidence: Evidence, about: About): Hypotheses {
+  const builds = candidateBuilds(evidence, about);
+  const cache = new Map<string, Fit>();
+  const all: Hypothesis[] = [];
+  let room = MOST_PLACEMENTS;
+  for (const { family, variant, logPrior } of builds) {
+    if (room <= 0) break;
+    const found = placements(templateOf(variant), evidence, room);
+    room -= found.length;
+    for (const placement of found) {
+      const { sections, rows, fitIndex, key } = problem(placement, evidence);
+      const fit = cache.get(key) ?? fitSections(sections, rows);
+      cache.set(key, fit);
+      const logWeight = logPrior + Math.log(placement.share) + fit.logEvidence;
+      all.push({ family, placement, logWeight, fit, fitIndex });
+    }
+  }
+  all.sort((a, b) => b.logWeight - a.logWeight);
+  const best = all[0]?.logWeight ?? 0;
+  return { all: all.filter((h) => h.logWeight > best - HYPOTHESIS_KEEP_NATS), truncated: room <= 0 };
+}
+
+interface Build {
+  readonly family: Family;
+  readonly variant: Variant;
+  readonly logPrior: number;
+}
+
+/** Builds of every family, likeliest first; broken ones only where something read open. */
+function candidateBuilds(evidence: Evidence, about: About): Build[] {
+  const anyOpen = evidence.pairs.some((pair) => pair.ohms === null);
+  const conductors = leastConductors(evidence);
+  const builds: Build[] = [];
+  for (const family of FAMILIES) {
+    const all = variantsOf(family, evidence.leadCount, about);
+    const sound = all.filter(
+      (variant) => variant.nodes.filter((node) => node.leads > 0).length >= conductors,
+    );
+    const total = all.reduce((sum, variant) => sum + variant.weight, 0);
+    const prior = family.commonness * family.likelihoodOfAbout(about);
+    for (const variant of anyOpen ? sound.flatMap((v) => [v, ...brokenOf(v)]) : sound) {
+      builds.push({ family, variant, logPrior: Math.log((prior * variant.weight) / total) });
+    }
+  }
+  return builds.sort((a, b) => b.logPrior - a.logPrior);
+}
+
+/** So many leads at least are conductors of their own: each reads clearly more than zero to each other one. */
+function leastConductors(evidence: Evidence): number {
+  const apart = new Set(
+    evidence.pairs.flatMap(({ a, b, ohms, sigmaOhms }) =>
+      ohms === null || ohms > PRUNE_SIGMAS * sigmaOhms ? [`${a}-${b}`, `${b}-${a}`] : [],
+    ),
+  );
+  const own: number[] = [];
+  for (let lead = 0; lead < evidence.leadCount; lead++) {
+    if (own.every((other) => apart.has(`${lead}-${other}`))) own.push(lead);
+  }
+  return own.length;
+}
+
+const knownVariants = new Map<string, readonly Variant[]>();
+const knownBroken = new WeakMap<Variant, readonly Variant[]>();
+
+/** Variants are pure data: made once for each question, so that their templates are worked out once too. */
+function variantsOf(family: Family, leadCount: number, about: About): readonly Variant[] {
+  const key = `${family.id}/${leadCount}/${about.speeds ?? ""}`;
+  const found = knownVariants.get(key) ?? family.variants(leadCount, about);
+  knownVariants.set(key, found);
+  return found;
+}
+
+function brokenOf(variant: Variant): readonly Variant[] {
+  const found = knownBroken.get(variant) ?? openSections(variant);
+  knownBroken.set(variant, found);
+  return found;
+}
+
+/** The fit a placement asks for: only sections that readings run through, and those their priors refer to. */
+function problem({ template, nodeOf }: Placement, evidence: Evidence) {
+  const { variant } = template;
+  const fitIndex: number[] = Array(variant.sections.length).fill(-1);
+  const sections: FitSection[] = [];
+  const include = (s: number): number => {
+    const known = fitIndex[s] ?? -1;
+    const section = variant.sections[s];
+    if (known >= 0 || !section) return known;
+    const ratioTo = section.ratioTo === null ? null : include(section.ratioTo);
+    fitIndex[s] = sections.length;
+    sections.push({ ratioTo, box: section.box });
+    return sections.length - 1;
+  };
+  const rows: FitRow[] = [];
+  for (const pair of evidence.pairs) {
+    if (pair.ohms === null) continue;
+    const mask = pathBetween(template, nodeOf, pair.a, pair.b);
+    rows.push({ sections: bits(mask).map(include), ohms: pair.ohms, sigmaOhms: pair.sigmaOhms });
+  }
+  const key = `${sections.map((s) => `${boxId(s.box)}:${s.ratioTo}`).join()}|${rows.map((r) => r.sections).join("|")}`;
+  return { sections, rows, fitIndex, key };
+}
+
+/** Path mask between two placed leads; {@link APART} where either is not placed. */
+export function pathBetween(
+  template: Template,
+  nodeOf: readonly (number | null)[],
+  a: number,
+  b: number,
+): number {
+  return template.path[nodeOf[a] ?? -1]?.[nodeOf[b] ?? -1] ?? APART;
+}
+
+/** The sections of a path mask. */
+export function bits(mask: number): number[] {
+  const list: number[] = [];
+  for (let s = 0; mask >> s > 0; s++) if ((mask >> s) & 1) list.push(s);
+  return list;
+}
+
+const boxIds = new WeakMap<SoftBox, number>();
+let boxCount = 0;
+
+function boxId(box: SoftBox): number {
+  const id = boxIds.get(box) ?? ++boxCount;
+  boxIds.set(box, id);
+  return id;
+}
+
+/** Whether a hypothesis holds that a section is broken. */
+export function brokenSection(hypothesis: Hypothesis): number | null {
+  const { variant } = hypothesis.placement.template;
+  return isBroken(variant) ? variant.broken.section : null;
+}
+
+/** log Σ exp, for weights that differ by hundreds of nats. */
+export function logSum(logs: readonly number[]): number {
+  const most = Math.max(...logs);
+  return Number.isFinite(most) ? most + Math.log(logs.reduce((sum, l) => sum + Math.exp(l - most), 0)) : most;
+}

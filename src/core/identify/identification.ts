@@ -1,0 +1,80 @@
+import { z } from "zod";
+import { ROLE_NAMES } from "../motor/role";
+
+const leadId = z.string();
+const role = z.object({
+  role: z.enum(ROLE_NAMES),
+  rank: z.number().int().positive().optional(),
+  group: z.number().int().positive().optional(),
+});
+const roles = z.record(leadId, role);
+const pair = z.tuple([leadId, leadId]);
+
+/** What another reading would do: the status of an identification. */
+export const STATUSES = ["needs-probe", "settled", "tied", "conflict", "fault"] as const;
+
+/** Codes of findings. New ones may be added; none changes its meaning. */
+export const FINDING_CODES = [
+  "open-winding",
+  "open-common",
+  "grounded-winding",
+  "low-insulation",
+  "shorted-turns",
+  "unbalanced-phases",
+  "readings-disagree",
+  "probe-offset",
+  "reading-unsteady",
+  "colour-disagrees",
+  "capacitor-still-connected",
+  "not-enough-leads",
+  "beyond-ohms",
+  "range-too-coarse",
+  "unknown-build",
+] as const;
+
+const finding = z.object({
+  code: z.enum(FINDING_CODES),
+  severity: z
+    .enum(["note", "doubt", "fault"])
+    .meta({ description: "note: to know; doubt: look again; fault: stop." }),
+  leads: z.array(leadId),
+  says: z.string(),
+});
+
+const nextProbe = z.union([
+  z.object({ kind: z.literal("pair"), between: pair, because: z.string() }),
+  z.object({ kind: z.literal("frame"), lead: leadId, because: z.string() }),
+]);
+
+/** The form of `odd-lead/identification@1`. */
+export const identification = z.object({
+  ok: z
+    .literal(true)
+    .meta({ description: "Tells an answer from a refusal, which has ok: false and faults." }),
+  format: z.literal("odd-lead/identification@1"),
+  status: z.enum(STATUSES),
+  family: z.string().nullable(),
+  confidence: z.number().min(0).max(1),
+  roles,
+  bonded: z.array(z.array(leadId)),
+  interchangeable: z.array(z.array(leadId)),
+  sections: z.array(
+    z.object({
+      between: pair.meta({
+        description: "Leads at the ends, or “*1”, “*2” … for a junction that is not brought out.",
+      }),
+      ohms: z.number(),
+      uncertaintyOhms: z.number().meta({ description: "Two standard deviations." }),
+      winding: z.enum(["main", "speed", "start", "half", "phase", "star"]),
+    }),
+  ),
+  alternatives: z.array(z.object({ family: z.string(), confidence: z.number(), roles })),
+  nextProbe: nextProbe.nullable(),
+  settleBy: z.array(z.string()),
+  findings: z.array(finding),
+  reasoning: z.array(z.string()),
+});
+
+export type Identification = z.output<typeof identification>;
+export type Finding = z.output<typeof finding>;
+export type NextProbe = z.output<typeof nextProbe>;

@@ -1,0 +1,114 @@
+import type { LeadName } from "../motor/lead";
+import type { Answer } from "./answers";
+import type { Evidence } from "./evidence";
+import type { NextProbe } from "./identification";
+import { type PairValue, pairValues } from "./nextPair";
+import type { ReadingSheet } from "./sheet";
+import { checkCount, isOneGroup } from "./structure";
+
+/** Under this gain a reading cannot be said to help; in nats. A fair coin is worth 0.69. */
+export const WORTHLESS_NATS = 0.004;
+
+/** A lead whose shell test is due: the first of all, then one of every group that turns out to be separate. */
+export function shellTestDue(
+  sheet: ReadingSheet,
+  evidence: Evidence,
+  names: ReadonlyMap<string, LeadName>,
+): NextProbe | null {
+  const tested = new Set(sheet.frame.map((test) => test.lead));
+  const group = joinedGroups(evidence);
+  const groupTested = (g: number) => sheet.leads.some((lead, i) => group[i] === g && tested.has(lead.id));
+  const due = (lead: number) => {
+    const g = group[lead] ?? lead;
+    const joined = group.filter((other) => other === g).length > 1;
+    return !groupTested(g) && (tested.size === 0 || joined);
+  };
+  const order = evidence.last ? [...evidence.last, ...sheet.leads.keys()] : [...sheet.leads.keys()];
+  const lead = order.find(due);
+  const id = lead === undefined ? undefined : sheet.leads[lead]?.id;
+  if (id === undefined) return null;
+  const name = names.get(id)?.long ?? id;
+  const because =
+    tested.size === 0
+      ? `Before anything else: ${name} to bare metal of the shell must read open.`
+      : `${name} belongs to a group of its own: one lead of it to the shell must read open.`;
+  return { kind: "frame", lead: id, because };
+}
+
+function joinedGroups(evidence: Evidence): number[] {
+  const group = Array.from({ length: evidence.leadCount }, (_, i) => i);
+  for (const { a, b, ohms } of evidence.pairs) {
+    if (ohms === null) continue;
+    const [from, to] = [group[a], group[b]];
+    group.forEach((g, i) => {
+      if (g === from) group[i] = to ?? g;
+    });
+  }
+  return group;
+}
+
+/** The pair to read next among answers that are not decided, or null where no reading would tell them apart. */
+export function decidingPair(
+  list: readonly Answer[],
+  evidence: Evidence,
+  sheet: ReadingSheet,
+  names: ReadonlyMap<string, LeadName>,
+): NextProbe | null {
+  const best = pairValues(list, evidence, sheet.meter)[0];
+  if (!best || best.nats < WORTHLESS_NATS) return null;
+  return asProbe(best, sheet, whyDeciding(best, list, evidence, sheet, names));
+}
+
+/**
+ * A pair whose sum would confirm an answer that no spare reading has checked yet; null where one has, or where the
+ * motor is of separate groups, which meet no sums, or every pair is read.
+ */
+export function checkingPair(best: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
+  const hypothesis = best.members[0];
+  if (!hypothesis || evidence.leadCount < 3 || !isOneGroup(hypothesis)) return null;
+  if (checkCount(hypothesis, evidence) > 0) return null;
+  const read = new Set(evidence.pairs.map(({ a, b }) => `${a}-${b}`));
+  const open: PairValue[] = [];
+  for (let a = 0; a < evidence.leadCount; a++) {
+    for (let b = a + 1; b < evidence.leadCount; b++) if (!read.has(`${a}-${b}`)) open.push({ a, b, nats: 0 });
+  }
+  const clips = ({ a, b }: PairValue) => (evidence.last?.some((lead) => lead === a || lead === b) ? 0 : 1);
+  const pair = open.sort((x, y) => clips(x) - clips(y))[0];
+  return pair
+    ? asProbe(pair, sheet, "One more reading to check the sums; so far none of them is confirmed.")
+    : null;
+}
+
+function asProbe({ a, b }: PairValue, sheet: ReadingSheet, because: string): NextProbe {
+  return { kind: "pair", between: [sheet.leads[a]?.id ?? "", sheet.leads[b]?.id ?? ""], because };
+}
+
+function whyDeciding(
+  { a, b }: PairValue,
+  list: readonly Answer[],
+  evidence: Evidence,
+  sheet: ReadingSheet,
+  names: ReadonlyMap<string, LeadName>,
+): string {
+  const word = (lead: number) => names.get(sheet.leads[lead]?.id ?? "")?.long ?? String(lead);
+  const touched = new Set(evidence.pairs.flatMap((pair) => [pair.a, pair.b]));
+  if (touched.size === 0) return "Nothing is read yet; any pair is as good a start.";
+  const fresh = [a, b].filter((lead) => !touched.has(lead));
+  if (fresh.length > 0) return `${fresh.map(word).join(" and ")} has not been touched yet.`;
+  const [first, second] = list;
+  const lead = first?.roles.findIndex((role, i) => {
+    const other = second?.roles[i];
+    return (
+      role && other && (role.role !== other.role || role.rank !== other.rank || role.group !== other.group)
+    );
+  });
+  if (!first || !second || lead === undefined || lead < 0) return "It firms up the answer.";
+  const role = first.roles[lead];
+  const other = second.roles[lead];
+  if (!role || !other) return "It firms up the answer.";
+  const speeds = (answer: Answer) =>
+    Math.max(0, ...answer.roles.map((r) => (r?.role === "speed" ? (r.rank ?? 0) : 0)));
+  const one = first.family.roleWords(role, speeds(first));
+  const two = second.family.roleWords(other, speeds(second));
+  return one === two ? "It firms up the answer." : `It tells whether ${word(lead)} is “${one}” or “${two}”.`;
+}

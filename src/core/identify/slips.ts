@@ -1,0 +1,58 @@
+import type { About } from "../motor/family";
+import { type Evidence, LEAKAGE_OHMS, type PairEvidence, without } from "./evidence";
+import { type Hypotheses, type Hypothesis, hypotheses, logSum } from "./hypotheses";
+
+/** A reading that the others speak against, and what stands without it. */
+export interface Slip {
+  readonly pair: PairEvidence;
+  /** Probability that this one is the wrong reading, given that one is. */
+  readonly probability: number;
+  readonly without: Hypotheses;
+}
+
+/** How often a reading is mistyped or taken from the wrong pair. */
+const SLIP_SHARE = 0.003;
+/** A residual under this many standard deviations raises no suspicion, so the search is spared. */
+const SUSPICIOUS_SIGMAS = 3.5;
+/** A reading that the fit misses by less than this is not the slip: a slip pulls its own residual most of all. */
+const BENT_SIGMAS = 1.2;
+
+/**
+ * Looks for one wrong reading: each pair is left out in turn, and the whole is compared with taking all readings as
+ * true. Empty when that needs no slip. Likeliest first.
+ */
+export function findSlips(evidence: Evidence, about: About, asRead: Hypotheses): Slip[] {
+  const best = asRead.all[0];
+  const strained = !best || best.fit.residualSigmas.some((z) => Math.abs(z) > SUSPICIOUS_SIGMAS);
+  if (!strained || evidence.pairs.length < 2) return [];
+  const trials = suspects(evidence, best).map((pair) => {
+    const rest = hypotheses(without(evidence, pair), about);
+    return {
+      pair,
+      rest,
+      log: logSum(rest.all.map((h) => h.logWeight)) + Math.log(SLIP_SHARE) + logSlipDensity(pair),
+    };
+  });
+  const asTrue = logSum(asRead.all.map((h) => h.logWeight));
+  const total = logSum(trials.map((t) => t.log));
+  if (!(total > asTrue)) return [];
+  return trials
+    .map(({ pair, rest, log }) => ({ pair, probability: Math.exp(log - total), without: rest }))
+    .filter((slip) => slip.probability > 0.001)
+    .sort((a, b) => b.probability - a.probability);
+}
+
+/** The readings that least squares has to bend; all of them where nothing fits at all. */
+function suspects(evidence: Evidence, best: Hypothesis | undefined): readonly PairEvidence[] {
+  if (!best) return evidence.pairs;
+  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  const bent = read.filter((_, row) => Math.abs(best.fit.residualSigmas[row] ?? 0) > BENT_SIGMAS);
+  return [...bent, ...evidence.pairs.filter((pair) => pair.ohms === null)];
+}
+
+/** A slipped reading may be any: even in the logarithm between a tenth of an ohm and the leakage limit, or open. */
+function logSlipDensity({ ohms }: PairEvidence): number {
+  if (ohms === null) return Math.log(0.1);
+  const width = Math.log(LEAKAGE_OHMS / 0.1);
+  return Math.log(0.9 / (width * Math.max(ohms, 0.1)));
+}

@@ -1,0 +1,74 @@
+import type { Variant } from "../motor/family";
+import { connectedGroups } from "../ohms/effectiveResistance";
+
+/** A variant with what the search asks of it worked out once. */
+export interface Template {
+  readonly variant: Variant;
+  /**
+   * Sections on the path between two nodes, as a bit mask; {@link APART} where no winding joins them.
+   * In a forest the path is unique, so the expected reading is the sum of the masked sections.
+   */
+  readonly path: readonly (readonly number[])[];
+  /** For each node, the blocks that must be in use before it may be: see {@link Variant.symmetries}. */
+  readonly before: readonly (readonly (readonly number[])[])[];
+  /** For each node, its mirror images in the other blocks of its symmetry sets. */
+  readonly mirrors: readonly (readonly Mirror[])[];
+}
+
+/** A node's place taken over in another block of the same symmetry set. */
+export interface Mirror {
+  readonly own: readonly number[];
+  readonly other: readonly number[];
+  readonly node: number;
+}
+
+/** Path mask of two nodes in different groups. */
+export const APART = -1;
+
+const known = new WeakMap<Variant, Template>();
+
+/** The template of a variant; worked out at the first call. */
+export function templateOf(variant: Variant): Template {
+  const found = known.get(variant);
+  if (found) return found;
+  const made = build(variant);
+  known.set(variant, made);
+  return made;
+}
+
+function build(variant: Variant): Template {
+  const junctions = variant.nodes.length;
+  const group = connectedGroups({ junctions, sections: variant.sections.map((s) => ({ ...s, ohms: 1 })) });
+  const path = Array.from({ length: junctions }, (_, from) => masksFrom(from, variant, group));
+  const before: number[][][] = Array.from({ length: junctions }, () => []);
+  const mirrors: Mirror[][] = Array.from({ length: junctions }, () => []);
+  for (const blocks of variant.symmetries) {
+    blocks.forEach((own, k) => {
+      const earlier = blocks[k - 1];
+      own.forEach((node, slot) => {
+        if (earlier) before[node]?.push([...earlier]);
+        for (const other of blocks) {
+          const mirror = other[slot];
+          if (other !== own && mirror !== undefined) mirrors[node]?.push({ own, other, node: mirror });
+        }
+      });
+    });
+  }
+  return { variant, path, before, mirrors };
+}
+
+function masksFrom(start: number, variant: Variant, group: readonly number[]): number[] {
+  const masks: number[] = group.map((g) => (g === group[start] ? 0 : APART));
+  const reached = new Set([start]);
+  const queue = [start];
+  for (let node = queue.shift(); node !== undefined; node = queue.shift()) {
+    variant.sections.forEach((section, s) => {
+      const next = section.from === node ? section.to : section.to === node ? section.from : null;
+      if (next === null || reached.has(next)) return;
+      masks[next] = (masks[node as number] ?? 0) | (1 << s);
+      reached.add(next);
+      queue.push(next);
+    });
+  }
+  return masks;
+}

@@ -1,0 +1,39 @@
+/** The door of the core: everything the rest of the house may use. */
+export { type Finding, type Identification, identification, type NextProbe } from "./identify/identification";
+export { identify, SETTLED } from "./identify/identify";
+export { LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
+export {
+  COLOUR_LETTERS,
+  COLOUR_WORD,
+  type ColourLetters,
+  colourLetters,
+  type Insulation,
+  parseInsulation,
+} from "./motor/colour";
+export { familyById } from "./motor/families";
+export { type Lead, type LeadName, leadNames } from "./motor/lead";
+export type { Role } from "./motor/role";
+export { type WindingPicture, windingPicture } from "./motor/windingPicture";
+export type { Meter } from "./ohms/readingError";
+export type { Fault, Refused } from "./quantity/fault";
+export { formatOhms, type OhmsShown, ohmsDigits, parseOhms } from "./quantity/ohms";
+export {
+  type Fact,
+  type FactBody,
+  fact,
+  factUpload,
+  type LabelText,
+  type LandingChoice,
+  MOST_FACTS_A_WRITE,
+  type Told,
+} from "./record/facts";
+export {
+  deriveJob,
+  type Job,
+  type KeptPairReading,
+  type KeptShellReading,
+  sheetOf,
+  USUAL_METER,
+} from "./record/job";
+export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
+export { type LandingPlan, type LandingStep, planLanding, terminalName } from "./wiring/landing";

@@ -1,0 +1,54 @@
+import { type Family, UNLIKELY_AS_TOLD, type Variant } from "../family";
+import { softBox } from "../softBox";
+import { SMALL_MOTOR_OHMS } from "./ratios";
+
+/** A speed section of a shaded-pole chain, to the main: wound of the same wire in the same slots. */
+const SECTION_TO_MAIN = softBox(0.04, 0.5, 0.35, 0.2);
+
+/** Speed sections among each other: steps of one kind. */
+const SECTION_TO_SECTION = softBox(0.4, 2.5, 0.3);
+
+/** A single section, or a chain of speed sections without a start winding (shaded pole). */
+export const oneWinding: Family = {
+  id: "one-winding",
+  title: "one winding, no start winding brought out",
+  commonness: 0.005,
+  variants: (leadCount, about) => (leadCount <= 6 ? [chain(leadCount - 1, about.speeds)] : []),
+  likelihoodOfAbout: (about) =>
+    (about.phase === 3 ? UNLIKELY_AS_TOLD : 1) *
+    (about.capacitor === "none" ? 40 : about.capacitor ? 0.02 : 1) *
+    (about.reversible ? 0.05 : 1),
+  roleWords: (role, speeds) => {
+    if (role.role === "end") return "end of the winding (line)";
+    if (role.role === "line-common") return "shared lead of all speeds (common)";
+    return `speed ${role.rank}${role.rank === 1 ? ", the fastest" : role.rank === speeds ? ", the slowest" : ""}`;
+  },
+  swappable: ["end"],
+  reverseBy: "nothing electrical: a shaded-pole motor turns the other way only with its stator turned round",
+  beyondOhms: [
+    "Which end of the chain is shared, when either end could be: the plate, or amps on each tap — the fastest draws most.",
+  ],
+};
+
+function chain(speeds: number, toldSpeeds: number | undefined): Variant {
+  const weight = toldSpeeds === undefined || toldSpeeds === speeds ? 1 : 0.05;
+  const single = speeds === 1;
+  return {
+    nodes: [
+      { role: { role: single ? "end" : "line-common" }, leads: 1 },
+      ...Array.from({ length: speeds }, (_, i) => ({
+        role: single ? { role: "end" as const } : { role: "speed" as const, rank: i + 1 },
+        leads: 1,
+      })),
+    ],
+    sections: Array.from({ length: speeds }, (_, i) => ({
+      from: i,
+      to: i + 1,
+      winding: i === 0 ? ("main" as const) : ("speed" as const),
+      ratioTo: i === 0 ? null : Math.min(i - 1, 1),
+      box: i === 0 ? SMALL_MOTOR_OHMS : i === 1 ? SECTION_TO_MAIN : SECTION_TO_SECTION,
+    })),
+    symmetries: single ? [[[0], [1]]] : [],
+    weight,
+  };
+}

@@ -1,0 +1,24 @@
+import { softBox } from "../softBox";
+
+/**
+ * What is usual between winding sections, shared by the families. Boxes are wide on purpose: they are there to break
+ * ties between roles, not to describe any one maker's habits.
+ */
+
+/** Ohms of a main winding: from big low-voltage motors to small shaded-pole fans. */
+export const MAIN_OHMS = softBox(0.4, 400, 0.5, 0.5);
+
+/** Start winding to main winding of a capacitor-run motor: thinner wire, higher ohms in nearly every small motor. */
+export const START_TO_MAIN = softBox(1.1, 3, 0.03, 0.2);
+
+/** Start to main where a switch takes the start winding out: thinner still. */
+export const SWITCHED_START_TO_MAIN = softBox(1.1, 6, 0.03, 0.2);
+
+/** One speed section in series beyond the main, to the main. */
+export const SPEED_TO_MAIN = softBox(0.04, 0.6, 0.35, 0.25);
+
+/** Two windings wound alike: within the spread of hand and machine. */
+export const ALIKE = softBox(0.97, 1.03, 0.012, 0.012);
+
+/** Ohms of a winding of a small motor whose every winding may be fine wire. */
+export const SMALL_MOTOR_OHMS = softBox(0.4, 2000, 0.5);

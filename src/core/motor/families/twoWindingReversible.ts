@@ -1,0 +1,38 @@
+import { type Family, UNLIKELY_AS_TOLD } from "../family";
+import { ALIKE, SMALL_MOTOR_OHMS } from "./ratios";
+
+/** Two equal windings from one joint; the capacitor lies across the ends, the line picks the way. */
+export const twoWindingReversible: Family = {
+  id: "two-winding-reversible",
+  title: "two like windings from one joint, reversible",
+  commonness: 0.8,
+  variants: (leadCount) =>
+    leadCount === 3
+      ? [
+          {
+            nodes: [
+              { role: { role: "common" }, leads: 1 },
+              { role: { role: "end" }, leads: 1 },
+              { role: { role: "end" }, leads: 1 },
+            ],
+            sections: [
+              { from: 0, to: 1, winding: "main", ratioTo: null, box: SMALL_MOTOR_OHMS },
+              { from: 0, to: 2, winding: "main", ratioTo: 0, box: ALIKE },
+            ],
+            symmetries: [[[1], [2]]],
+            weight: 1,
+          },
+        ]
+      : [],
+  likelihoodOfAbout: (about) =>
+    (about.phase === 3 ? UNLIKELY_AS_TOLD : 1) *
+    (about.capacitor === "none" ? 0.02 : 1) *
+    (about.reversible === true ? 8 : about.reversible === false ? 0.05 : 1) *
+    ((about.speeds ?? 1) > 1 ? 0.05 : 1),
+  roleWords: (role) =>
+    role.role === "common"
+      ? "joint of both windings (common)"
+      : "winding end: line here turns one way, line on the other end the other",
+  reverseBy: "moving the line from one end lead to the other",
+  beyondOhms: ["Which end turns it which way: bump it."],
+};

@@ -1,0 +1,71 @@
+import type { Winding } from "./network";
+import type { Role, RoleName } from "./role";
+import type { SoftBox } from "./softBox";
+
+/** What the plate or the machine already tells. It shifts what is likely and never overrules the meter. */
+export interface About {
+  readonly phase?: 1 | 3;
+  readonly volts?: number;
+  readonly hertz?: number;
+  readonly speeds?: number;
+  readonly capacitor?: "none" | "run" | "start" | "start-and-run";
+  readonly kind?: string;
+  readonly dualVoltage?: boolean;
+  readonly reversible?: boolean;
+}
+
+/** A junction of a template: its role, and how many leads come out of it (0 hidden, 2 a duplicate lead). */
+export interface TemplateNode {
+  readonly role: Role | null;
+  readonly leads: number;
+}
+
+/** A winding section of a template, with what is known beforehand of its ohms. */
+export interface TemplateSection {
+  readonly from: number;
+  readonly to: number;
+  readonly winding: Winding;
+  /** Index of the section that `box` is a ratio to (always an earlier one), or null: then `box` is in ohms. */
+  readonly ratioTo: number | null;
+  readonly box: SoftBox;
+}
+
+/**
+ * One way of building a motor of a family with a given number of leads: a forest of winding sections.
+ * Every family here is a forest to DC: a three-lead delta is entered as the wye that no ohmmeter can tell from it.
+ */
+export interface Variant {
+  readonly nodes: readonly TemplateNode[];
+  readonly sections: readonly TemplateSection[];
+  /**
+   * Sets of node blocks that may change places without electrical difference. In each set all blocks have the same
+   * length and are listed node by node in corresponding order.
+   */
+  readonly symmetries: readonly (readonly (readonly number[])[])[];
+  /** How common this build is among the family's builds of this lead count; relative. */
+  readonly weight: number;
+}
+
+/** A kind of motor: the catalogue entry. Adding a kind is adding one file with one of these, and its test. */
+export interface Family {
+  readonly id: string;
+  /** What it is called in a sentence: "two windings joined inside". */
+  readonly title: string;
+  /** How common it is among unknown motors of this lead count, before anything is told. Relative. */
+  readonly commonness: number;
+  /** Builds with exactly this many leads; empty when the family has none. */
+  readonly variants: (leadCount: number, about: About) => readonly Variant[];
+  /** Factor on `commonness` for what is told; 1 when it says nothing, never 0. */
+  readonly likelihoodOfAbout: (about: About) => number;
+  /** How the meter's answer for a role is put into words, for the reasoning. */
+  readonly roleWords: (role: Role, speeds: number) => string;
+  /** Roles whose leads may change places with no difference at all, direction included. */
+  readonly swappable?: readonly RoleName[];
+  /** The one change that reverses the motor. */
+  readonly reverseBy: string;
+  /** What ohms cannot tell about this family and the observation that does. */
+  readonly beyondOhms: readonly string[];
+}
+
+/** Told against the family: unlikely, but the meter may still insist. */
+export const UNLIKELY_AS_TOLD = 0.002;

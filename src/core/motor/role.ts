@@ -1,0 +1,36 @@
+/** The parts a lead can play, over all families. What each means for the wiring stands with its family. */
+export const ROLE_NAMES = [
+  "end",
+  "line-common",
+  "run-end",
+  "speed",
+  "start-end",
+  "common",
+  "main",
+  "main-high",
+  "main-low",
+  "start",
+  "half",
+  "phase",
+  "star",
+  "corner",
+] as const;
+
+export type RoleName = (typeof ROLE_NAMES)[number];
+
+/** A lead's role. `rank` orders speeds, 1 the fastest; `group` numbers windings that are alike, from 1. */
+export interface Role {
+  readonly role: RoleName;
+  readonly rank?: number;
+  readonly group?: number;
+}
+
+/** One string for each different role: equal strings, electrically equal places. */
+export function roleKey(role: Role): string {
+  return `${role.role}/${role.rank ?? ""}/${role.group ?? ""}`;
+}
+
+/** Roles whose groups are numbered together: a delta's corner carries the number of its phase leads. */
+export function groupSeries(role: Role): RoleName {
+  return role.role === "corner" ? "phase" : role.role;
+}

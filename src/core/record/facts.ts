@@ -1,0 +1,93 @@
+import { z } from "zod";
+import { HIGHEST_READING_OHMS } from "../quantity/ohms";
+
+/**
+ * Facts of a job: what a person entered, with who and when. They are only ever added. A correction is a later fact,
+ * an undo is a fact too. Ids are UUIDv7 made where the fact is made, so that a repeated upload changes nothing and
+ * ids sort by time.
+ */
+
+const id = z.uuid();
+const text = (most: number) => z.string().trim().max(most);
+const leadId = z.string().min(1).max(64);
+
+const shown = {
+  typed: text(20).min(1),
+  ohms: z.number().finite().nonnegative().max(HIGHEST_READING_OHMS).optional(),
+  open: z.literal(true).optional(),
+};
+
+const lead = z.object({
+  id: leadId,
+  colour: text(40).optional(),
+  stripe: text(40).optional(),
+  mark: text(20).optional(),
+});
+
+const told = z.object({
+  phase: z.union([z.literal(1), z.literal(3)]).optional(),
+  speeds: z.number().int().min(1).max(10).optional(),
+  capacitor: z.enum(["none", "run", "start", "start-and-run"]).optional(),
+  reversible: z.boolean().optional(),
+  dualVoltage: z.boolean().optional(),
+});
+
+const meter = z.object({
+  percent: z.number().finite().min(0).max(50),
+  counts: z.number().finite().min(0).max(100),
+  resolutionOhms: z.number().finite().positive().max(1000),
+  probeOhms: z.number().finite().min(0).max(100),
+});
+
+/** Where the leads are to go, as far as a person chooses it. */
+export const landingChoice = z.object({
+  supply: z.enum(["115-neutral", "208-230-two-lines"]),
+  capacitor: z.enum(["own", "dual-fan"]),
+  /** The speed that the switched line feeds, 1 the fastest. */
+  speed: z.number().int().min(1).max(10),
+});
+
+/** What a person writes on the label beside what is derived. */
+export const labelText = z.object({
+  unit: text(60),
+  who: text(40),
+  capacitorMicrofarads: text(12),
+  capacitorVolts: text(12),
+});
+
+const body = z.discriminatedUnion("kind", [
+  z.object({ kind: z.literal("title"), title: text(80) }),
+  z.object({ kind: z.literal("lead"), lead }),
+  z.object({ kind: z.literal("lead-gone"), lead: leadId }),
+  z
+    .object({ kind: z.literal("pair-reading"), between: z.tuple([leadId, leadId]), ...shown })
+    .refine((r) => r.between[0] !== r.between[1], "a lead cannot be read against itself"),
+  z.object({ kind: z.literal("shell-reading"), lead: leadId, ...shown }),
+  z.object({ kind: z.literal("told"), told }),
+  z.object({ kind: z.literal("meter"), meter }),
+  z.object({ kind: z.literal("landing"), choice: landingChoice }),
+  z.object({ kind: z.literal("label"), text: labelText }),
+  z.object({ kind: z.literal("undone"), fact: id }),
+]);
+
+/** One fact of a job. */
+export const fact = z
+  .object({ id, at: z.iso.datetime(), by: text(40), body })
+  .refine(
+    ({ body: b }) =>
+      (b.kind !== "pair-reading" && b.kind !== "shell-reading") ||
+      (b.open === true) !== (b.ohms !== undefined),
+    "a reading is either ohms or open",
+  );
+
+export type Fact = z.output<typeof fact>;
+export type FactBody = Fact["body"];
+export type Told = z.output<typeof told>;
+export type LandingChoice = z.output<typeof landingChoice>;
+export type LabelText = z.output<typeof labelText>;
+
+/** The most facts one upload carries. */
+export const MOST_FACTS_A_WRITE = 500;
+
+/** The form of an upload of facts to a job. */
+export const factUpload = z.object({ facts: z.array(fact).min(1).max(MOST_FACTS_A_WRITE) });

@@ -1,0 +1,142 @@
+import type { ReadingSheetInput } from "../identify/sheet";
+import { LEAD_LIMITS } from "../identify/sheet";
+import type { Lead } from "../motor/lead";
+import type { Meter } from "../ohms/readingError";
+import type { OhmsShown } from "../quantity/ohms";
+import type { Fact, LabelText, LandingChoice, Told } from "./facts";
+
+/** A reading as it stands in the job's table. */
+export interface KeptReading {
+  readonly fact: string;
+  readonly typed: string;
+  readonly shown: OhmsShown;
+  /** False once a later reading of the same place was entered: kept, struck through. */
+  readonly standing: boolean;
+}
+
+export interface KeptPairReading extends KeptReading {
+  readonly between: readonly [string, string];
+}
+
+export interface KeptShellReading extends KeptReading {
+  readonly lead: string;
+}
+
+/** What a job's facts come to: the state a page shows. Derived, never stored. */
+export interface Job {
+  readonly title: string;
+  readonly leads: readonly Lead[];
+  readonly pairReadings: readonly KeptPairReading[];
+  readonly shellReadings: readonly KeptShellReading[];
+  readonly told: Told;
+  readonly meter: Meter;
+  readonly landing: LandingChoice;
+  readonly label: LabelText;
+  /** The facts an undo and a redo would name next; null when there is none. */
+  readonly undo: Fact | null;
+  readonly redo: Fact | null;
+  /** When the last fact was made; null for a job without facts. */
+  readonly lastAt: string | null;
+}
+
+/** A meter nobody described: one per cent and two counts of a tenth of an ohm. */
+export const USUAL_METER: Meter = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
+
+const FIRST_CHOICE: LandingChoice = { supply: "208-230-two-lines", capacitor: "own", speed: 1 };
+const EMPTY_LABEL: LabelText = { unit: "", who: "", capacitorMicrofarads: "", capacitorVolts: "" };
+
+/** The job that these facts come to, in whatever order they arrived. */
+export function deriveJob(facts: readonly Fact[]): Job {
+  const ordered = [...new Map(facts.map((f) => [f.id, f])).values()].sort((a, b) => (a.id < b.id ? -1 : 1));
+  const { live, undo, redo } = history(ordered);
+  const last = <K extends Fact["body"]["kind"]>(kind: K) =>
+    live.map((f) => f.body).findLast((b): b is Extract<Fact["body"], { kind: K }> => b.kind === kind);
+  const leads = standingLeads(live);
+  const here = new Set(leads.map((lead) => lead.id));
+  return {
+    title: last("title")?.title ?? "",
+    leads,
+    pairReadings: pairReadings(live).filter((r) => r.between.every((id) => here.has(id))),
+    shellReadings: shellReadings(live).filter((r) => here.has(r.lead)),
+    told: last("told")?.told ?? {},
+    meter: last("meter")?.meter ?? USUAL_METER,
+    landing: last("landing")?.choice ?? FIRST_CHOICE,
+    label: last("label")?.text ?? EMPTY_LABEL,
+    undo,
+    redo,
+    lastAt: ordered.at(-1)?.at ?? null,
+  };
+}
+
+/**
+ * Takes undone facts out. An undo names a fact; an undo that names an undo is a redo. A new fact after an undo ends
+ * what could be redone.
+ */
+function history(ordered: readonly Fact[]): { live: Fact[]; undo: Fact | null; redo: Fact | null } {
+  const gone = new Set<string>();
+  for (const f of [...ordered].reverse())
+    if (f.body.kind === "undone" && !gone.has(f.id)) gone.add(f.body.fact);
+  const live = ordered.filter((f) => f.body.kind !== "undone" && !gone.has(f.id));
+  const undoing = new Set(ordered.filter((f) => f.body.kind === "undone").map((f) => f.id));
+  const lastUndo = ordered.findLast(
+    (f) => f.body.kind === "undone" && !gone.has(f.id) && !undoing.has(f.body.fact),
+  );
+  const lastLive = live.at(-1) ?? null;
+  const redo = lastUndo && (!lastLive || lastLive.id < lastUndo.id) ? lastUndo : null;
+  return { live, undo: lastLive, redo };
+}
+
+function standingLeads(live: readonly Fact[]): Lead[] {
+  const leads = new Map<string, Lead>();
+  for (const { body } of live) {
+    if (body.kind === "lead") leads.set(body.lead.id, body.lead);
+    if (body.kind === "lead-gone") leads.delete(body.lead);
+  }
+  return [...leads.values()];
+}
+
+function pairReadings(live: readonly Fact[]): KeptPairReading[] {
+  const all = live.flatMap((f) => (f.body.kind === "pair-reading" ? [{ fact: f.id, ...f.body }] : []));
+  const key = (r: { between: readonly string[] }) => [...r.between].sort().join(" ");
+  return all.map((r, i) => ({
+    fact: r.fact,
+    between: r.between,
+    typed: r.typed,
+    shown: shownOf(r),
+    standing: !all.slice(i + 1).some((later) => key(later) === key(r)),
+  }));
+}
+
+function shellReadings(live: readonly Fact[]): KeptShellReading[] {
+  const all = live.flatMap((f) => (f.body.kind === "shell-reading" ? [{ fact: f.id, ...f.body }] : []));
+  return all.map((r, i) => ({
+    fact: r.fact,
+    lead: r.lead,
+    typed: r.typed,
+    shown: shownOf(r),
+    standing: !all.slice(i + 1).some((later) => later.lead === r.lead),
+  }));
+}
+
+function shownOf(r: { ohms?: number | undefined; open?: true | undefined }): OhmsShown {
+  return r.ohms === undefined ? { open: true } : { ohms: r.ohms };
+}
+
+/** The sheet that identification takes; null while there are too few or too many leads. */
+export function sheetOf(job: Job): ReadingSheetInput | null {
+  if (job.leads.length < LEAD_LIMITS.fewest || job.leads.length > LEAD_LIMITS.most) return null;
+  return {
+    format: "odd-lead/reading-sheet@1",
+    leads: job.leads.map((lead) => ({ ...lead })),
+    readings: job.pairReadings
+      .filter((r) => r.standing)
+      .map((r) => ({ between: [r.between[0], r.between[1]], ...inSheet(r.shown) })),
+    frame: job.shellReadings.filter((r) => r.standing).map((r) => ({ lead: r.lead, ...inSheet(r.shown) })),
+    meter: { ...job.meter },
+    about: { ...job.told },
+  };
+}
+
+function inSheet(shown: OhmsShown): { ohms: number } | { open: true } {
+  return "open" in shown ? { open: true } : { ohms: shown.ohms };
+}

@@ -1,0 +1,19 @@
+import { fileURLToPath } from "node:url";
+import { defineConfig } from "vitest/config";
+
+const alias = { "@": fileURLToPath(new URL("./src", import.meta.url)) };
+
+export default defineConfig({
+  test: {
+    projects: [
+      {
+        resolve: { alias },
+        test: { name: "unit", include: ["src/**/*.test.ts", "src/**/*.test.tsx"], testTimeout: 60_000 },
+      },
+      {
+        resolve: { alias },
+        test: { name: "database", include: ["tests/database/**/*.test.ts"], testTimeout: 60_000 },
+      },
+    ],
+  },
+});
