@@ -1,4 +1,6 @@
 /** The door of the core: everything the rest of the house may use. */
+
+export { expectedOhms } from "./identify/expectedOhms";
 export { type Finding, type Identification, identification, type NextProbe } from "./identify/identification";
 export { identify, SETTLED } from "./identify/identify";
 export { LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
@@ -15,7 +17,7 @@ export { type Lead, type LeadName, leadNames } from "./motor/lead";
 export type { Role } from "./motor/role";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";
 export type { Meter } from "./ohms/readingError";
-export type { Fault, Refused } from "./quantity/fault";
+export { type Fault, faultsOf, type Refused } from "./quantity/fault";
 export { formatOhms, type OhmsShown, ohmsDigits, parseOhms } from "./quantity/ohms";
 export {
   type Fact,

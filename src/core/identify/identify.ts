@@ -1,5 +1,5 @@
 import { type LeadName, leadNames } from "../motor/lead";
-import { type Fault, type Refused, refused } from "../quantity/fault";
+import { faultsOf, type Refused, refused } from "../quantity/fault";
 import { type Answer, answers } from "./answers";
 import { type Evidence, weighEvidence } from "./evidence";
 import { brokenSection, type Hypotheses, hypotheses } from "./hypotheses";
@@ -25,17 +25,7 @@ const MOST_ALTERNATIVES = 5;
  */
 export function identify(sheet: unknown): Identification | Refused {
   const parsed = readingSheet.safeParse(sheet);
-  if (!parsed.success) {
-    return refused(
-      ...parsed.error.issues.map(
-        (issue): Fault => ({
-          code: issue.code === "custom" ? "does-not-hold-together" : issue.code.replaceAll("_", "-"),
-          path: issue.path.map((step) => (typeof step === "number" ? step : String(step))),
-          says: issue.message,
-        }),
-      ),
-    );
-  }
+  if (!parsed.success) return refused(...faultsOf(parsed.error.issues));
   return identifySheet(parsed.data);
 }
 

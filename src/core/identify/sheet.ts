@@ -8,7 +8,10 @@ export const LEAD_LIMITS = { fewest: 2, most: 12 } as const;
 const MOST_READINGS = 660;
 
 const text = (most: number) => z.string().max(most);
-const ohms = z.number().finite().nonnegative().max(HIGHEST_READING_OHMS);
+const ohms = z
+  .number({ error: "ohms must be a number; for over range give open: true" })
+  .nonnegative({ error: "a winding cannot read below zero ohms" })
+  .max(HIGHEST_READING_OHMS, { error: "beyond what an ohmmeter shows; for over range give open: true" });
 const leadId = text(64).min(1);
 
 const lead = z
@@ -57,7 +60,10 @@ const about = z.object({
 export const readingSheet = z
   .object({
     format: z.literal("odd-lead/reading-sheet@1"),
-    leads: z.array(lead).min(LEAD_LIMITS.fewest).max(LEAD_LIMITS.most),
+    leads: z
+      .array(lead)
+      .min(LEAD_LIMITS.fewest, { error: "a motor has at least 2 leads, the frame lead not counted" })
+      .max(LEAD_LIMITS.most, { error: "at most 12 leads can be told apart" }),
     readings: z.array(reading).max(MOST_READINGS).default([]),
     frame: z.array(shellReading).max(MOST_READINGS).default([]),
     meter: meter.default({ percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 }),

@@ -20,3 +20,19 @@ export interface Refused {
 export function refused(...faults: readonly Fault[]): Refused {
   return { ok: false, faults };
 }
+
+/** What a schema found wrong, in the part that matters here. */
+interface SchemaIssue {
+  readonly code?: string | undefined;
+  readonly path: readonly PropertyKey[];
+  readonly message: string;
+}
+
+/** A schema's issues as faults, in the order found. */
+export function faultsOf(issues: readonly SchemaIssue[]): Fault[] {
+  return issues.map(({ code = "custom", path, message }) => ({
+    code: code === "custom" ? "does-not-hold-together" : code.replaceAll("_", "-"),
+    path: path.map((step) => (typeof step === "number" ? step : String(step))),
+    says: message,
+  }));
+}

@@ -1,0 +1,45 @@
+import { join } from "node:path";
+import { bin, ROOT } from "./project.mjs";
+import { capture } from "./run.mjs";
+import { Remedy } from "./say.mjs";
+
+/** Runs statements on a server, each on its own; gives the rows of the last. */
+export async function query(url, ...statements) {
+  const { default: pg } = await import("pg");
+  const client = new pg.Client({ connectionString: url, connectionTimeoutMillis: 8000 });
+  try {
+    await client.connect();
+  } catch (error) {
+    throw new Remedy(
+      `The database at ${redacted(url)} cannot be reached (${error.message}); start it or mend DATABASE_URL, and try again.`,
+    );
+  }
+  try {
+    let rows = [];
+    for (const statement of statements) rows = (await client.query(statement)).rows;
+    return rows;
+  } finally {
+    await client.end();
+  }
+}
+
+/** Makes a database where it is missing; `drop` makes it anew. Names are our own, never a user's. */
+export async function ensureDatabase(adminUrl, name, { drop = false, template = "template0" } = {}) {
+  if (drop) await query(adminUrl, `drop database if exists "${name}" with (force)`);
+  const [found] = await query(adminUrl, `select 1 from pg_database where datname = '${name}'`);
+  if (!found) await query(adminUrl, `create database "${name}" template "${template}"`);
+}
+
+/** Migrates the database at the URL and, unless told not to, puts the demo jobs in. */
+export function prepareDatabase(url, { demo = true } = {}) {
+  const script = join(ROOT, "scripts", "prepare-database.ts");
+  const done = capture(bin("tsx"), [script, ...(demo ? [] : ["--no-demo"])], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_URL: url },
+  });
+  if (done.status !== 0) throw new Error(`the database could not be prepared:\n${done.err || done.out}`);
+}
+
+function redacted(url) {
+  return url.replace(/\/\/([^:@/]*):[^@]*@/, "//$1:…@");
+}

@@ -1,0 +1,93 @@
+import { createHash } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
+import { dirname, join } from "node:path";
+import { fileURLToPath } from "node:url";
+import { show } from "./run.mjs";
+import { Remedy, say } from "./say.mjs";
+
+/** The checkout. */
+export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))));
+/** What the commands keep between runs; not under version control. */
+export const DATA = join(ROOT, ".data");
+/** The local command of a package. */
+export const bin = (name) => join(ROOT, "node_modules", ".bin", name);
+
+/** Refuses a Node that the project does not run on. */
+export function checkNode() {
+  const [major, minor] = process.versions.node.split(".").map(Number);
+  if (major < 20 || (major === 20 && minor < 9)) {
+    throw new Remedy(
+      `Odd Lead needs Node 20.9 or newer and this is ${process.versions.node}. Install a newer Node and try again.`,
+    );
+  }
+}
+
+/** Makes .data, or says why it cannot. */
+export function ensureData() {
+  try {
+    mkdirSync(DATA, { recursive: true });
+  } catch {
+    throw new Remedy(`${DATA} cannot be made; give yourself write permission on ${ROOT} and try again.`);
+  }
+}
+
+/** Installs the packages of package-lock.json where node_modules does not hold them yet. */
+export async function ensurePackages() {
+  const stamp = join(ROOT, "node_modules", ".odd-lead-lock");
+  const lock = hashOf([join(ROOT, "package-lock.json")]);
+  if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
+  say("Installing packages …");
+  // Not `npm ci`: it refuses a lock file that lacks builds of optional packages for other systems.
+  const words = ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"];
+  const status = await show("npm", words, { cwd: ROOT, env: { ...process.env, NODE_ENV: "development" } });
+  if (status !== 0)
+    throw new Remedy("The packages could not be installed; see npm's words above, then try again.");
+  writeFileSync(stamp, lock);
+}
+
+const BUILD_INPUTS = ["src", "package-lock.json", "next.config.ts", "tsconfig.json", "public"];
+
+/** The hash that the build in .next was made from, or null when there is none. */
+function builtFrom() {
+  const stamp = join(ROOT, ".next", "odd-lead-built-from");
+  return existsSync(stamp) && existsSync(join(ROOT, ".next", "BUILD_ID"))
+    ? readFileSync(stamp, "utf8")
+    : null;
+}
+
+/** Whether .next holds a production build of the sources as they are. */
+export function isBuilt() {
+  return builtFrom() === sourceHash();
+}
+
+/** Makes the production build where the sources changed since the last one. */
+export async function ensureBuild() {
+  if (isBuilt()) return;
+  say("Building …");
+  const env = { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" };
+  const status = await show(bin("next"), ["build"], {
+    cwd: ROOT,
+    env,
+    stdio: ["ignore", "ignore", "inherit"],
+  });
+  if (status !== 0) throw new Error("the production build failed; run `npx next build` to see why");
+  writeFileSync(join(ROOT, ".next", "odd-lead-built-from"), sourceHash());
+}
+
+function sourceHash() {
+  return hashOf(BUILD_INPUTS.map((name) => join(ROOT, name)));
+}
+
+function hashOf(paths) {
+  const hash = createHash("sha256");
+  const add = (path) => {
+    if (!existsSync(path)) return;
+    if (statSync(path).isDirectory()) {
+      for (const name of readdirSync(path).sort()) add(join(path, name));
+    } else if (!/\.test\.tsx?$/.test(path)) {
+      hash.update(path.slice(ROOT.length)).update(readFileSync(path));
+    }
+  };
+  paths.forEach(add);
+  return hash.digest("hex");
+}

@@ -1,0 +1,99 @@
+/**
+ * npm start: from a bare checkout to the running application with demo data. See README.md.
+ * `npm start -- --fresh` begins with an empty database. PORT, HOST and DATABASE_URL are honoured.
+ */
+import { createServer } from "node:http";
+import { ensureDatabase, prepareDatabase } from "./lib/databases.mjs";
+import { enter, others } from "./lib/instances.mjs";
+import { ensurePostgres, freePort } from "./lib/postgres.mjs";
+import { checkNode, ensureBuild, ensureData, ensurePackages, isBuilt, ROOT } from "./lib/project.mjs";
+import { fail, Remedy, say } from "./lib/say.mjs";
+
+const DATABASE = "odd_lead";
+const FIRST_PORT = 3000;
+
+async function start() {
+  const fresh = process.argv.includes("--fresh");
+  checkNode();
+  ensureData();
+  await ensurePackages();
+  const neighbours = others();
+  if (neighbours.length > 0 && (fresh || !isBuilt())) {
+    const why = fresh ? "begin anew" : "build the changed sources";
+    throw new Remedy(
+      `Odd Lead already runs from this checkout (process ${neighbours[0].pid}); stop it first to ${why}.`,
+    );
+  }
+  await ensureBuild();
+  const postgres = await ensurePostgres();
+  const leave = enter("start");
+  let server = null;
+  const stop = () => {
+    server?.close();
+    server?.closeAllConnections();
+    leave();
+    if (postgres.own && others().length === 0) postgres.stop();
+    process.exit(0);
+  };
+  process.on("SIGINT", stop);
+  process.on("SIGTERM", stop);
+  process.on("SIGHUP", stop);
+  try {
+    const url = await database(postgres, fresh);
+    prepareDatabase(url);
+    server = await serve(url);
+  } catch (error) {
+    leave();
+    if (postgres.own && others().length === 0) postgres.stop();
+    throw error;
+  }
+}
+
+/** Our own database on our own cluster; the very database of DATABASE_URL on a server that was given. */
+async function database(postgres, fresh) {
+  if (postgres.own) {
+    await ensureDatabase(postgres.adminUrl, DATABASE, { drop: fresh });
+    return postgres.url(DATABASE);
+  }
+  if (fresh) {
+    throw new Remedy(
+      "--fresh would empty the database that DATABASE_URL names, which may not be ours alone; empty it by hand.",
+    );
+  }
+  return postgres.adminUrl;
+}
+
+/** Serves the production build from this process, so that ending it ends the web server too. */
+async function serve(url) {
+  Object.assign(process.env, { DATABASE_URL: url, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" });
+  const host = process.env.HOST || "127.0.0.1";
+  const port = await chosenPort();
+  const { default: next } = await import("next");
+  const app = next({ dev: false, dir: ROOT, hostname: host, port });
+  await app.prepare();
+  const handle = app.getRequestHandler();
+  const server = createServer((request, response) => {
+    // Ours alone to set: the address that the rate limit counts by.
+    request.headers["x-odd-lead-remote"] = request.socket.remoteAddress ?? "local";
+    handle(request, response);
+  });
+  await new Promise((resolve, reject) => {
+    server.once("error", reject);
+    server.listen(port, host, resolve);
+  });
+  say(`Odd Lead runs at http://${host}:${port}`);
+  return server;
+}
+
+async function chosenPort() {
+  const wanted = process.env.PORT;
+  if (wanted === undefined || wanted === "") return freePort(FIRST_PORT);
+  const port = Number(wanted);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Remedy(`PORT is “${wanted}”; give a number from 1 to 65535.`);
+  if ((await freePort(port)) !== port)
+    throw new Remedy(`Port ${port} is taken; give another PORT, or none to have one chosen.`);
+  return port;
+}
+
+start().catch(fail);

@@ -1,0 +1,28 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { JobFrame } from "@/ui/job/JobFrame";
+import { isStage, STAGES, type Stage } from "@/ui/job/stages";
+import { LandStage } from "@/ui/land/LandStage";
+import { ProbeStage } from "@/ui/probe/ProbeStage";
+import { RecordStage } from "@/ui/record/RecordStage";
+
+interface Props {
+  params: Promise<{ stage: string }>;
+}
+
+const SCREENS: Readonly<Record<Stage, () => React.ReactNode>> = {
+  probe: () => <ProbeStage />,
+  land: () => <LandStage />,
+  record: () => <RecordStage />,
+};
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const { stage } = await params;
+  return { title: STAGES.find((s) => s.stage === stage)?.title ?? "Job" };
+}
+
+export default async function Page({ params }: Props) {
+  const { stage } = await params;
+  if (!isStage(stage)) notFound();
+  return <JobFrame stage={stage}>{SCREENS[stage]()}</JobFrame>;
+}

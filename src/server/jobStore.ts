@@ -1,0 +1,85 @@
+import { and, desc, eq, gt, inArray, isNotNull, isNull, sql } from "drizzle-orm";
+import type { Fact } from "@/core";
+import type { Database } from "./database";
+import { facts, jobs } from "./schema";
+
+/** The shop that everything belongs to until there are accounts. */
+export const FIRST_SHOP = "0198c3a0-0000-7000-8000-000000000001";
+
+/** A job in a list, with its facts. */
+export interface StoredJob {
+  readonly id: string;
+  readonly demo: string | null;
+  readonly lastFactAt: string;
+  readonly facts: readonly Fact[];
+}
+
+/** Facts of a job from a place in the order of arrival on, and the place to ask from next. */
+export interface FactsSince {
+  readonly facts: readonly Fact[];
+  readonly arrival: number;
+}
+
+/** The jobs of one shop: the only way to them, so that every query is scoped here and nowhere else. */
+export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
+  const inShop = eq(jobs.shopId, shopId);
+
+  return {
+    /** Facts that arrived after `arrival` (0 for all). A job nobody wrote to has none; that is no error. */
+    async factsOf(jobId: string, arrival = 0): Promise<FactsSince> {
+      const rows = await db
+        .select()
+        .from(facts)
+        .where(and(eq(facts.shopId, shopId), eq(facts.jobId, jobId), gt(facts.arrival, arrival)))
+        .orderBy(facts.arrival);
+      return { facts: rows.map(asFact), arrival: rows.at(-1)?.arrival ?? arrival };
+    },
+
+    /** Adds facts, and the job itself with its first. Facts already there are passed over: writing twice is once. */
+    async addFacts(jobId: string, added: readonly Fact[], demo: string | null = null): Promise<void> {
+      await db.transaction(async (tx) => {
+        await tx.insert(jobs).values({ shopId, id: jobId, demo }).onConflictDoNothing();
+        const written = await tx
+          .insert(facts)
+          .values(added.map((f) => ({ shopId, jobId, id: f.id, at: f.at, by: f.by, body: f.body })))
+          .onConflictDoNothing()
+          .returning({ at: facts.at });
+        if (written.length === 0) return;
+        const newest = added
+          .map((f) => f.at)
+          .sort()
+          .at(-1);
+        await tx
+          .update(jobs)
+          .set({ lastFactAt: sql`greatest(${jobs.lastFactAt}, ${newest}::timestamptz)` })
+          .where(and(inShop, eq(jobs.id, jobId)));
+      });
+    },
+
+    /** The latest jobs with their facts, newest first; demo jobs or the shop's own. */
+    async latest(kind: "own" | "demo", most: number): Promise<StoredJob[]> {
+      const rows = await db
+        .select()
+        .from(jobs)
+        .where(and(inShop, kind === "demo" ? isNotNull(jobs.demo) : isNull(jobs.demo)))
+        .orderBy(kind === "demo" ? jobs.demo : desc(jobs.lastFactAt))
+        .limit(most);
+      if (rows.length === 0) return [];
+      const ids = rows.map((row) => row.id);
+      const all = await db
+        .select()
+        .from(facts)
+        .where(and(eq(facts.shopId, shopId), inArray(facts.jobId, ids)));
+      return rows.map((row) => ({
+        id: row.id,
+        demo: row.demo,
+        lastFactAt: new Date(row.lastFactAt).toISOString(),
+        facts: all.filter((f) => f.jobId === row.id).map(asFact),
+      }));
+    },
+  };
+}
+
+function asFact(row: typeof facts.$inferSelect): Fact {
+  return { id: row.id, at: new Date(row.at).toISOString(), by: row.by, body: row.body };
+}

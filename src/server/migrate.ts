@@ -1,0 +1,14 @@
+import { sql } from "drizzle-orm";
+import { migrate } from "drizzle-orm/node-postgres/migrator";
+import type { Database } from "./database";
+
+/** Any number, the same for every process that migrates. */
+const MIGRATION_LOCK = 5_203_114;
+
+/** Brings the database to the newest schema. Processes that start together take turns under an advisory lock. */
+export async function migrateDatabase(db: Database, folder = "src/server/migrations"): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx.execute(sql`select pg_advisory_xact_lock(${MIGRATION_LOCK})`);
+    await migrate(tx as unknown as Database, { migrationsFolder: folder });
+  });
+}

@@ -1,0 +1,166 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import NextLink from "next/link";
+import { useRouter } from "next/navigation";
+import { v7 as uuid } from "uuid";
+import type { Identification, Lead } from "@/core";
+import { WirePiece } from "../parts/LeadTag";
+import { STATUS_WORDS } from "../parts/statusWords";
+import { TopBar } from "../parts/TopBar";
+import { Verdict } from "../parts/Verdict";
+
+/** A job as a list shows it. */
+export interface JobLine {
+  readonly id: string;
+  readonly title: string;
+  readonly at: string;
+  readonly leads: readonly (Lead & { readonly name: string })[];
+  readonly status: Identification["status"];
+}
+
+/** The first page: begin with a motor at once, or go on with one. */
+export function Home({
+  own,
+  demo,
+  away,
+}: {
+  own: readonly JobLine[];
+  demo: readonly JobLine[];
+  away: boolean;
+}) {
+  const router = useRouter();
+  return (
+    <>
+      <TopBar />
+      <Box component="main" sx={{ maxWidth: 1080, mx: "auto", px: { xs: 4, md: 6 }, py: { xs: 6, md: 10 } }}>
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 6, alignItems: "center", mb: 10 }}>
+          <Box sx={{ flex: "1 1 340px" }}>
+            <Typography variant="h1" sx={{ fontSize: { xs: "1.75rem", md: "2.125rem" }, maxWidth: 560 }}>
+              A motor, some leads, an ohmmeter.
+            </Typography>
+            <Typography sx={{ mt: 2, maxWidth: 560, color: "text.secondary" }}>
+              Type the colours and the ohms. You get which lead is what, which speed is which, where each
+              goes, and a label for whoever comes next.
+            </Typography>
+          </Box>
+          <Button
+            variant="contained"
+            size="large"
+            sx={{ minHeight: 64, px: 8, fontSize: "1.125rem" }}
+            onClick={() => router.push(`/jobs/${uuid()}/probe`)}
+          >
+            Start with a motor
+          </Button>
+        </Box>
+        {away ? (
+          <Box role="alert" sx={{ border: "1.5px solid", borderColor: "warning.main", p: 4, mb: 8 }}>
+            <Verdict weight="again" word="The database is away." /> Jobs cannot be listed just now. What you
+            enter is kept in this browser and sent when it is back.
+          </Box>
+        ) : (
+          <JobList
+            title="In progress"
+            jobs={own}
+            empty="No job yet. “Start with a motor” makes one; it is kept from the first lead you type."
+          />
+        )}
+        <JobList
+          title="Demo jobs"
+          note="Ebbstone Motor Service, Saltrey Quay — an invented harbour"
+          jobs={demo}
+          empty="No demo jobs here."
+        />
+      </Box>
+    </>
+  );
+}
+
+function JobList({
+  title,
+  note,
+  jobs,
+  empty,
+}: {
+  title: string;
+  note?: string;
+  jobs: readonly JobLine[];
+  empty: string;
+}) {
+  return (
+    <Box component="section" sx={{ mb: 10 }} aria-label={title}>
+      <Box
+        sx={{
+          display: "flex",
+          alignItems: "baseline",
+          gap: 3,
+          flexWrap: "wrap",
+          borderBottom: "1.5px solid",
+          pb: 1,
+        }}
+      >
+        <Typography variant="h2">{title}</Typography>
+        {note ? <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>{note}</Typography> : null}
+      </Box>
+      {jobs.length === 0 ? <Typography sx={{ py: 4, color: "text.secondary" }}>{empty}</Typography> : null}
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {jobs.map((job) => (
+          <Box component="li" key={job.id} sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
+            <JobRow job={job} />
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function JobRow({ job }: { job: JobLine }) {
+  const { weight, word } = STATUS_WORDS[job.status];
+  return (
+    <Box
+      component={NextLink}
+      href={`/jobs/${job.id}/probe`}
+      prefetch={false}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr auto", md: "minmax(0,1fr) 250px 130px 100px" },
+        alignItems: "center",
+        columnGap: 4,
+        rowGap: 1,
+        minHeight: 56,
+        py: 2,
+        color: "text.primary",
+        textDecoration: "none",
+        "&:hover": { bgcolor: "background.paper" },
+      }}
+    >
+      <Box component="span" sx={{ fontWeight: 650 }}>
+        {job.title}
+      </Box>
+      <Box
+        component="span"
+        sx={{ display: "flex", gap: 1, order: { xs: 3, md: 0 } }}
+        title={job.leads.map((l) => l.name).join(" ")}
+      >
+        {job.leads.length === 0 ? (
+          <Box component="span" sx={{ color: "text.secondary" }}>
+            no leads yet
+          </Box>
+        ) : null}
+        {job.leads.map((lead) => (
+          <WirePiece key={lead.id} lead={lead} width={26} height={10} />
+        ))}
+      </Box>
+      <Verdict weight={weight} word={word} />
+      <Box
+        component="time"
+        dateTime={job.at}
+        sx={{ color: "text.secondary", fontSize: "0.875rem", textAlign: "right" }}
+      >
+        {job.at.slice(0, 10)}
+      </Box>
+    </Box>
+  );
+}

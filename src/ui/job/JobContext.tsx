@@ -1,0 +1,82 @@
+"use client";
+
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { createContext, type ReactNode, useContext, useMemo, useState } from "react";
+import {
+  deriveJob,
+  type Fact,
+  type FactBody,
+  type Identification,
+  identify,
+  type Job,
+  type Lead,
+  type LeadName,
+  leadNames,
+  sheetOf,
+} from "@/core";
+import { type Saving, useFacts } from "./useFacts";
+
+/** What every stage of a job works with: the facts' outcome, the verdicts, and the one way to add a fact. */
+export interface OpenJob {
+  readonly id: string;
+  readonly job: Job;
+  readonly answer: Identification | null;
+  readonly names: ReadonlyMap<string, LeadName>;
+  /** A lead's letters. */
+  readonly short: (leadId: string) => string;
+  readonly leadOf: (leadId: string) => Lead;
+  readonly add: (body: FactBody) => string;
+  readonly saving: Saving;
+}
+
+const Context = createContext<OpenJob | null>(null);
+
+/** The open job; only inside {@link JobProvider}. */
+export function useJob(): OpenJob {
+  const open = useContext(Context);
+  if (!open) throw new Error("useJob is used outside a job page");
+  return open;
+}
+
+interface Props {
+  readonly id: string;
+  readonly first: { readonly facts: readonly Fact[]; readonly arrival: number };
+  readonly children: ReactNode;
+}
+
+/** Opens a job for the stages inside. */
+export function JobProvider({ id, first, children }: Props) {
+  const [client] = useState(() => new QueryClient());
+  return (
+    <QueryClientProvider client={client}>
+      <Opened id={id} first={first}>
+        {children}
+      </Opened>
+    </QueryClientProvider>
+  );
+}
+
+function Opened({ id, first, children }: Props) {
+  const { facts, add, saving } = useFacts(id, first);
+  const job = useMemo(() => deriveJob(facts), [facts]);
+  const answer = useMemo(() => {
+    const sheet = sheetOf(job);
+    const result = sheet ? identify(sheet) : null;
+    return result?.ok ? result : null;
+  }, [job]);
+  const open = useMemo<OpenJob>(() => {
+    const names = leadNames(job.leads);
+    const byId = new Map(job.leads.map((lead) => [lead.id, lead]));
+    return {
+      id,
+      job,
+      answer,
+      names,
+      short: (leadId) => names.get(leadId)?.short ?? "?",
+      leadOf: (leadId) => byId.get(leadId) ?? { id: leadId },
+      add,
+      saving,
+    };
+  }, [id, job, answer, add, saving]);
+  return <Context.Provider value={open}>{children}</Context.Provider>;
+}

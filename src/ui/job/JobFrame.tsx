@@ -1,0 +1,96 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import InputBase from "@mui/material/InputBase";
+import { type ReactNode, useEffect, useState } from "react";
+import { TopBar } from "../parts/TopBar";
+import { useJob } from "./JobContext";
+import { Loom } from "./Loom";
+import { SaveNotice, SaveState } from "./SaveState";
+import { StageRail } from "./StageRail";
+import type { Stage } from "./stages";
+
+/** What stands around every stage of a job: its name, undo, the rail, the loom. */
+export function JobFrame({ stage, children }: { stage: Stage; children: ReactNode }) {
+  return (
+    <>
+      <TopBar>
+        <JobTitle />
+        <SaveState />
+      </TopBar>
+      <SaveNotice />
+      <StageRail current={stage} />
+      <Loom />
+      <Box component="main" sx={{ px: { xs: 3, md: 6 }, py: { xs: 4, md: 5 }, maxWidth: 1400, mx: "auto" }}>
+        {children}
+      </Box>
+    </>
+  );
+}
+
+function JobTitle() {
+  const { job, add } = useJob();
+  const [text, setText] = useState(job.title);
+  useEffect(() => setText(job.title), [job.title]);
+  const keep = () => {
+    const title = text.trim();
+    if (title !== job.title) add({ kind: "title", title });
+  };
+  return (
+    <InputBase
+      value={text}
+      onChange={(event) => setText(event.target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => event.key === "Enter" && event.currentTarget.blur()}
+      placeholder="Name this job"
+      inputProps={{ "aria-label": "Name of this job", maxLength: 80 }}
+      sx={{
+        flex: 1,
+        minWidth: 0,
+        maxWidth: 560,
+        mr: "auto",
+        borderBottom: "1px dashed",
+        borderColor: "divider",
+      }}
+    />
+  );
+}
+
+/** Undo and redo of the last entry, by button and by the usual keys. */
+export function UndoButtons() {
+  const { job, add } = useJob();
+  const { undo, redo } = job;
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
+      const typing = event.target instanceof HTMLInputElement && event.target.value !== "";
+      const target = event.shiftKey ? redo : undo;
+      if (typing || !target) return;
+      event.preventDefault();
+      add({ kind: "undone", fact: target.id });
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [undo, redo, add]);
+  return (
+    <Box className="no-print" sx={{ display: "flex", gap: 2 }}>
+      <Button
+        size="small"
+        color="inherit"
+        disabled={!undo}
+        onClick={() => undo && add({ kind: "undone", fact: undo.id })}
+      >
+        Undo
+      </Button>
+      <Button
+        size="small"
+        color="inherit"
+        disabled={!redo}
+        onClick={() => redo && add({ kind: "undone", fact: redo.id })}
+      >
+        Redo
+      </Button>
+    </Box>
+  );
+}

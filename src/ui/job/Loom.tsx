@@ -1,0 +1,135 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import type { Lead } from "@/core";
+import { paintOf } from "../parts/insulation";
+import { MONO } from "../theme/theme";
+import { useJob } from "./JobContext";
+import { useLoom } from "./useLoom";
+
+/** Every lead of the motor as a wire, with what is known of it so far: it stays with the job from stage to stage. */
+export function Loom() {
+  const { job } = useJob();
+  const wires = useLoom();
+  if (job.leads.length === 0) return null;
+  return (
+    <Box
+      component="section"
+      aria-label="Loom: the leads and what is known of each"
+      className="no-print"
+      sx={{
+        px: { xs: 3, md: 6 },
+        py: 2,
+        borderBottom: "1px solid",
+        borderColor: "divider",
+        bgcolor: "background.paper",
+      }}
+    >
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {wires.map((wire) => (
+          <Box
+            component="li"
+            key={wire.lead.id}
+            sx={{
+              display: "grid",
+              gridTemplateColumns: {
+                xs: "64px minmax(24px,1fr) minmax(0,auto)",
+                md: "88px minmax(120px,1fr) 330px 250px",
+              },
+              alignItems: "center",
+              columnGap: 2,
+              minHeight: 27,
+              position: "relative",
+            }}
+          >
+            <Box
+              component="span"
+              sx={{ fontFamily: MONO, fontWeight: 700, display: "flex", alignItems: "center", gap: 1 }}
+            >
+              {wire.name}
+            </Box>
+            <LoomWire lead={wire.lead} settled={wire.settled} joins={wire.joins} />
+            <Box
+              component="span"
+              sx={{
+                fontSize: { xs: "0.8125rem", md: "0.9375rem" },
+                fontWeight: wire.settled ? 500 : 700,
+                color: wire.settled ? "success.main" : wire.role ? "text.primary" : "primary.main",
+              }}
+            >
+              {wire.role ?? "not known yet"}
+              {wire.role && !wire.settled ? (
+                <Box component="span" sx={{ color: "primary.main" }}>
+                  {" "}
+                  — likely
+                </Box>
+              ) : null}
+              <Box component="span" sx={{ display: { xs: "inline", md: "none" }, color: "text.secondary" }}>
+                {wire.terminal ? ` → ${wire.terminal}` : ""}
+              </Box>
+            </Box>
+            <Box
+              component="span"
+              sx={{ display: { xs: "none", md: "block" }, color: "text.secondary", fontSize: "0.9375rem" }}
+            >
+              {wire.terminal ? `→ ${wire.terminal}` : ""}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/**
+ * The wire itself. Settled wires run straight through; an odd one, still unknown, waves and stops short. A bonded
+ * wire is tied to the one above it.
+ */
+function LoomWire({ lead, settled, joins }: { lead: Lead; settled: boolean; joins: boolean }) {
+  const path = settled ? "M0 13H400" : "M0 13H150C190 13 190 4 220 4S250 22 280 22S310 13 330 13";
+  return (
+    <svg
+      viewBox="0 0 400 26"
+      preserveAspectRatio="none"
+      width="100%"
+      height="26"
+      aria-hidden="true"
+      overflow="visible"
+    >
+      {joins ? (
+        <path
+          d="M40 -13V13"
+          stroke="currentColor"
+          strokeWidth="3"
+          vectorEffect="non-scaling-stroke"
+          fill="none"
+        />
+      ) : null}
+      <path
+        d={path}
+        fill="none"
+        stroke="currentColor"
+        strokeWidth={settled ? 7 : 9}
+        vectorEffect="non-scaling-stroke"
+        opacity={settled ? 0.55 : 1}
+      />
+      <path
+        d={path}
+        fill="none"
+        stroke={paintOf(lead.colour)}
+        strokeWidth={settled ? 5 : 7}
+        vectorEffect="non-scaling-stroke"
+      />
+      {lead.stripe ? (
+        <path
+          d={path}
+          fill="none"
+          stroke={paintOf(lead.stripe)}
+          strokeWidth={settled ? 5 : 7}
+          strokeDasharray="7 11"
+          vectorEffect="non-scaling-stroke"
+        />
+      ) : null}
+    </svg>
+  );
+}

@@ -1,0 +1,82 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import NextLink from "next/link";
+import { Mark, type Weight } from "../parts/Verdict";
+import { useJob } from "./JobContext";
+import { STAGES, type Stage } from "./stages";
+
+/** The stages in the order of the hands: a rail to enter anywhere, not a wizard. */
+export function StageRail({ current }: { current: Stage }) {
+  const { id } = useJob();
+  const weights = useStageWeights();
+  return (
+    <Box
+      component="nav"
+      aria-label="Stages"
+      className="no-print"
+      sx={{ display: "flex", borderBottom: "1px solid", borderColor: "divider", px: { xs: 1, md: 4 } }}
+    >
+      {STAGES.map(({ stage, title }) => {
+        const { weight, word } = weights[stage];
+        const here = stage === current;
+        return (
+          <Box
+            key={stage}
+            component={NextLink}
+            href={`/jobs/${id}/${stage}`}
+            aria-current={here ? "step" : undefined}
+            sx={{
+              display: "flex",
+              alignItems: "center",
+              gap: 1.5,
+              flex: { xs: 1, sm: "none" },
+              justifyContent: "center",
+              minHeight: 48,
+              px: { xs: 2, sm: 5 },
+              color: "text.primary",
+              textDecoration: "none",
+              fontWeight: here ? 750 : 450,
+              borderBottom: "3px solid",
+              borderColor: here ? "primary.main" : "transparent",
+            }}
+          >
+            <Mark weight={weight} size={16} />
+            {title}
+            <Box
+              component="span"
+              sx={{
+                color: "text.secondary",
+                fontWeight: 400,
+                fontSize: "0.8125rem",
+                display: { xs: "none", sm: "inline" },
+              }}
+            >
+              {word}
+            </Box>
+          </Box>
+        );
+      })}
+    </Box>
+  );
+}
+
+/** Each stage as done, open or look again, from the verdicts of the job. */
+function useStageWeights(): Record<Stage, { weight: Weight; word: string }> {
+  const { answer, job } = useJob();
+  const open = { weight: "open", word: "open" } as const;
+  const again = { weight: "again", word: "look again" } as const;
+  const done = { weight: "good", word: "done" } as const;
+  const settled = answer?.status === "settled";
+  const trouble = answer?.status === "conflict" || answer?.status === "tied";
+  const probe =
+    answer?.status === "fault"
+      ? ({ weight: "stop", word: "stop" } as const)
+      : settled
+        ? done
+        : trouble
+          ? again
+          : open;
+  const record = settled && job.label.unit !== "" ? done : open;
+  return { probe, land: settled ? done : open, record };
+}

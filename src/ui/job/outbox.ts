@@ -1,0 +1,63 @@
+import { type Fact, fact } from "@/core";
+
+/**
+ * Facts made in this browser that the server has not confirmed yet, kept in local storage from the moment they are
+ * made: a killed tab or a lost signal loses nothing.
+ */
+
+const PREFIX = "odd-lead:outbox:";
+
+/** Facts of a job still waiting to be sent. Entries that storage has spoiled are passed over. */
+export function waitingFacts(jobId: string): Fact[] {
+  return read(PREFIX + jobId);
+}
+
+/** Jobs with facts waiting in this browser. */
+export function jobsWaiting(): string[] {
+  return storageKeys()
+    .filter((key) => key.startsWith(PREFIX))
+    .map((key) => key.slice(PREFIX.length))
+    .filter((jobId) => waitingFacts(jobId).length > 0);
+}
+
+/** Puts a fact in the outbox of its job. Gives false where the browser refuses to keep it. */
+export function putFact(jobId: string, added: Fact): boolean {
+  return write(PREFIX + jobId, [...waitingFacts(jobId), added]);
+}
+
+/** Takes confirmed facts out. */
+export function confirmFacts(jobId: string, ids: ReadonlySet<string>): void {
+  const rest = waitingFacts(jobId).filter((f) => !ids.has(f.id));
+  write(PREFIX + jobId, rest);
+}
+
+function read(key: string): Fact[] {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? "[]");
+    if (!Array.isArray(kept)) return [];
+    return kept.flatMap((entry) => {
+      const parsed = fact.safeParse(entry);
+      return parsed.success ? [parsed.data] : [];
+    });
+  } catch {
+    return [];
+  }
+}
+
+function write(key: string, list: readonly Fact[]): boolean {
+  try {
+    if (list.length === 0) localStorage.removeItem(key);
+    else localStorage.setItem(key, JSON.stringify(list));
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function storageKeys(): string[] {
+  try {
+    return Object.keys(localStorage);
+  } catch {
+    return [];
+  }
+}

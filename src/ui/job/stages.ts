@@ -1,0 +1,13 @@
+/** The stages that work, in the order of the hands. */
+export const STAGES = [
+  { stage: "probe", title: "Probe" },
+  { stage: "land", title: "Land" },
+  { stage: "record", title: "Record" },
+] as const;
+
+export type Stage = (typeof STAGES)[number]["stage"];
+
+/** Whether a word of the address is a stage. */
+export function isStage(word: string): word is Stage {
+  return STAGES.some(({ stage }) => stage === word);
+}

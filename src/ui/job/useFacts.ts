@@ -1,0 +1,126 @@
+"use client";
+
+import { useQuery } from "@tanstack/react-query";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { v7 as uuid } from "uuid";
+import { type Fact, type FactBody, MOST_FACTS_A_WRITE } from "@/core";
+import { confirmFacts, putFact, waitingFacts } from "./outbox";
+
+/** How the job stands with the server. */
+export type Saving =
+  | { readonly state: "saved" }
+  | { readonly state: "sending"; readonly waiting: number }
+  | { readonly state: "away"; readonly waiting: number }
+  | { readonly state: "refused"; readonly says: string };
+
+const RETRY_MS = 2500;
+const FOLLOW_MS = 4000;
+
+/**
+ * The facts of a job: what the server has, what arrives there from elsewhere, and what was entered here. A fact is
+ * shown and kept in this browser at once, then sent until the server confirms it; sending twice is harmless.
+ */
+export function useFacts(jobId: string, first: { facts: readonly Fact[]; arrival: number }) {
+  const [known, setKnown] = useState<readonly Fact[]>(first.facts);
+  const [waiting, setWaiting] = useState<readonly Fact[]>([]);
+  const [away, setAway] = useState(false);
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const arrival = useRef(first.arrival);
+  const sending = useRef(false);
+
+  const learn = useCallback((news: readonly Fact[]) => {
+    if (news.length === 0) return;
+    setKnown((before) => [...new Map([...before, ...news].map((f) => [f.id, f])).values()]);
+  }, []);
+
+  const send = useCallback(async () => {
+    if (sending.current) return;
+    sending.current = true;
+    try {
+      for (let batch = waitingFacts(jobId); batch.length > 0; batch = waitingFacts(jobId)) {
+        const part = batch.slice(0, MOST_FACTS_A_WRITE);
+        const response = await fetch(`/api/v1/jobs/${jobId}/facts`, {
+          method: "POST",
+          headers: { "content-type": "application/json" },
+          body: JSON.stringify({ facts: part }),
+        });
+        if (response.status === 422) {
+          const problem: { faults?: { says: string }[] } = await response.json();
+          setRefusal(problem.faults?.map((fault) => fault.says).join("; ") ?? "the server refused it");
+          return;
+        }
+        if (!response.ok) throw new Error(String(response.status));
+        learn(part);
+        confirmFacts(jobId, new Set(part.map((f) => f.id)));
+        setWaiting(waitingFacts(jobId));
+      }
+      setAway(false);
+    } catch {
+      setAway(true);
+    } finally {
+      sending.current = false;
+    }
+  }, [jobId, learn]);
+
+  useEffect(() => {
+    setWaiting(waitingFacts(jobId));
+    void send();
+    window.addEventListener("online", send);
+    return () => window.removeEventListener("online", send);
+  }, [jobId, send]);
+
+  useEffect(() => {
+    if (!away) return;
+    const timer = setInterval(send, RETRY_MS);
+    return () => clearInterval(timer);
+  }, [away, send]);
+
+  useQuery({
+    queryKey: ["facts", jobId],
+    refetchInterval: FOLLOW_MS,
+    retry: false,
+    queryFn: async () => {
+      try {
+        const response = await fetch(`/api/v1/jobs/${jobId}/facts?after=${arrival.current}`);
+        if (!response.ok) throw new Error(String(response.status));
+        const news: { facts: Fact[]; arrival: number } = await response.json();
+        arrival.current = news.arrival;
+        learn(news.facts);
+        if (waitingFacts(jobId).length > 0) void send();
+        else setAway(false);
+        return news.arrival;
+      } catch (error) {
+        setAway(true);
+        throw error;
+      }
+    },
+  });
+
+  const add = useCallback(
+    (body: FactBody): string => {
+      const made: Fact = { id: uuid(), at: new Date().toISOString(), by: "", body };
+      if (!putFact(jobId, made)) {
+        setRefusal(
+          "this browser keeps nothing (storage is full or switched off); what you see is not stored",
+        );
+      }
+      setWaiting((before) => [...before, made]);
+      void send();
+      return made.id;
+    },
+    [jobId, send],
+  );
+
+  const facts = useMemo(
+    () => [...new Map([...known, ...waiting].map((f) => [f.id, f])).values()],
+    [known, waiting],
+  );
+  const saving: Saving = refusal
+    ? { state: "refused", says: refusal }
+    : away
+      ? { state: "away", waiting: waiting.length }
+      : waiting.length > 0
+        ? { state: "sending", waiting: waiting.length }
+        : { state: "saved" };
+  return { facts, add, saving };
+}

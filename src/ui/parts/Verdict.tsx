@@ -1,0 +1,50 @@
+import Box from "@mui/material/Box";
+
+/** The three weights of a verdict, and what is still open. */
+export type Weight = "good" | "again" | "stop" | "open";
+
+const WORD: Readonly<Record<Weight, string>> = {
+  good: "Good",
+  again: "Look again",
+  stop: "Stop",
+  open: "Open",
+};
+const COLOUR: Readonly<Record<Weight, string>> = {
+  good: "success.main",
+  again: "warning.main",
+  stop: "error.main",
+  open: "text.secondary",
+};
+
+/** A verdict's mark and word: told by shape and word, coloured besides. */
+export function Verdict({ weight, word = WORD[weight] }: { weight: Weight; word?: string }) {
+  return (
+    <Box
+      component="span"
+      sx={{ display: "inline-flex", alignItems: "center", gap: 1.5, color: COLOUR[weight], fontWeight: 700 }}
+    >
+      <Mark weight={weight} />
+      {word}
+    </Box>
+  );
+}
+
+/** The mark alone: a tick, a turning arrow, a filled bar in a square, a ring. */
+export function Mark({ weight, size = 18 }: { weight: Weight; size?: number }) {
+  const line = { fill: "none", stroke: "currentColor", strokeWidth: 2, strokeLinecap: "round" } as const;
+  return (
+    <Box component="span" sx={{ display: "inline-flex", color: COLOUR[weight] }}>
+      <svg width={size} height={size} viewBox="0 0 20 20" aria-hidden="true">
+        {weight === "good" ? <path d="M3 11l5 5 9-12" {...line} strokeWidth={2.6} /> : null}
+        {weight === "again" ? <path d="M16 6A7 7 0 1 0 17 12M16.5 1.5V6H12" {...line} /> : null}
+        {weight === "stop" ? (
+          <>
+            <rect x="2" y="2" width="16" height="16" rx="2" fill="currentColor" />
+            <path d="M6 10h8" {...line} stroke="var(--mui-palette-background-paper)" strokeWidth={3} />
+          </>
+        ) : null}
+        {weight === "open" ? <circle cx="10" cy="10" r="7" {...line} strokeDasharray="3 3.3" /> : null}
+      </svg>
+    </Box>
+  );
+}

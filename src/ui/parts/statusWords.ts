@@ -1,0 +1,11 @@
+import type { Identification } from "@/core";
+import type { Weight } from "./Verdict";
+
+/** How each status of an identification is weighed and said. */
+export const STATUS_WORDS: Readonly<Record<Identification["status"], { weight: Weight; word: string }>> = {
+  "needs-probe": { weight: "open", word: "Probing" },
+  settled: { weight: "good", word: "Settled" },
+  tied: { weight: "again", word: "Tied" },
+  conflict: { weight: "again", word: "Look again" },
+  fault: { weight: "stop", word: "Stop" },
+};

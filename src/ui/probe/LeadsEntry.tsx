@@ -1,0 +1,212 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import IconButton from "@mui/material/IconButton";
+import InputBase from "@mui/material/InputBase";
+import Typography from "@mui/material/Typography";
+import { type FormEvent, useState } from "react";
+import { v7 as uuid } from "uuid";
+import {
+  COLOUR_LETTERS,
+  COLOUR_WORD,
+  type ColourLetters,
+  type Insulation,
+  LEAD_LIMITS,
+  parseInsulation,
+} from "@/core";
+import { useJob } from "../job/JobContext";
+import { LeadTag, WirePiece } from "../parts/LeadTag";
+import { MONO, TOUCH } from "../theme/theme";
+
+/** The leads by colour and stripe: typed in a row, or picked by letters. */
+export function LeadsEntry() {
+  const { job, add, short } = useJob();
+  const begun = job.pairReadings.length + job.shellReadings.length > 0;
+  const [open, setOpen] = useState<boolean | null>(null);
+  const shown = open ?? !begun;
+  const [text, setText] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+  const room = LEAD_LIMITS.most - job.leads.length;
+
+  const addLeads = (list: readonly Insulation[]): boolean => {
+    if (list.length > room) {
+      setFault(`At most ${LEAD_LIMITS.most} leads can be told apart; there is room for ${room} more.`);
+      return false;
+    }
+    for (const insulation of list) add({ kind: "lead", lead: { id: uuid(), ...insulation } });
+    setFault(null);
+    return true;
+  };
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const words = text.split(/[\s,;]+/).filter(Boolean);
+    const read = words.map((word) => ({ word, insulation: parseInsulation(word) }));
+    const bad = read.filter((r) => !r.insulation).map((r) => `“${r.word}”`);
+    if (bad.length > 0) {
+      setFault(
+        `${bad.join(", ")} is no colour we know. Write letters such as WH, BK, or WH/BK for a stripe.`,
+      );
+      return;
+    }
+    if (words.length > 0 && addLeads(read.flatMap((r) => (r.insulation ? [r.insulation] : [])))) setText("");
+  };
+
+  if (!shown) {
+    return (
+      <Box sx={{ display: "flex", alignItems: "center", gap: 3 }}>
+        <Typography sx={{ color: "text.secondary" }}>{job.leads.length} leads</Typography>
+        <Button size="small" color="inherit" onClick={() => setOpen(true)}>
+          Change leads
+        </Button>
+      </Box>
+    );
+  }
+  return (
+    <Box component="section" aria-label="Leads">
+      <Box sx={{ display: "flex", alignItems: "baseline", gap: 3, mb: 2 }}>
+        <Typography variant="h2">Leads</Typography>
+        <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
+          the green or bare frame lead left out
+        </Typography>
+        {begun ? (
+          <Button size="small" color="inherit" onClick={() => setOpen(false)} sx={{ ml: "auto" }}>
+            Done
+          </Button>
+        ) : null}
+      </Box>
+      <Box
+        component="ul"
+        sx={{
+          listStyle: "none",
+          m: 0,
+          p: 0,
+          display: "flex",
+          flexWrap: "wrap",
+          gap: 2,
+          mb: job.leads.length > 0 ? 3 : 0,
+        }}
+      >
+        {job.leads.map((lead) => (
+          <Box
+            component="li"
+            key={lead.id}
+            sx={{ display: "flex", alignItems: "center", border: "1px solid", borderColor: "divider", pl: 2 }}
+          >
+            <LeadTag lead={lead} name={short(lead.id)} />
+            <IconButton
+              size="small"
+              sx={{ width: 40, height: 40, color: "text.secondary" }}
+              aria-label={`Take ${short(lead.id)} off the sheet`}
+              onClick={() => add({ kind: "lead-gone", lead: lead.id })}
+            >
+              ×
+            </IconButton>
+          </Box>
+        ))}
+      </Box>
+      <Box component="form" onSubmit={submit} sx={{ display: "flex", gap: 2 }}>
+        <InputBase
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          placeholder="WH BK RD BN BN/WH"
+          autoFocus={job.leads.length === 0}
+          inputProps={{
+            "aria-label": "Lead colours, in a row",
+            autoCapitalize: "characters",
+            autoComplete: "off",
+            spellCheck: false,
+            maxLength: 200,
+            "aria-invalid": fault !== null,
+            "aria-describedby": "leads-fault",
+          }}
+          sx={{
+            flex: 1,
+            border: "1.5px solid",
+            borderColor: fault ? "warning.main" : "text.primary",
+            px: 3,
+            minHeight: TOUCH,
+            fontFamily: MONO,
+            fontSize: "1.125rem",
+          }}
+        />
+        <Button type="submit" variant="contained" sx={{ minHeight: TOUCH, px: 5 }}>
+          Add
+        </Button>
+      </Box>
+      <Box
+        id="leads-fault"
+        role="alert"
+        sx={{ color: "warning.main", fontWeight: 600, minHeight: fault ? 24 : 0, mt: fault ? 1 : 0 }}
+      >
+        {fault}
+      </Box>
+      <ColourPicker onPick={(insulation) => addLeads([insulation])} />
+    </Box>
+  );
+}
+
+/** Colours by their letters; with “stripe” on, a second touch picks the stripe. */
+function ColourPicker({ onPick }: { onPick: (insulation: Insulation) => void }) {
+  const [striped, setStriped] = useState(false);
+  const [base, setBase] = useState<ColourLetters | null>(null);
+  const touch = (letters: ColourLetters) => {
+    if (!striped) onPick({ colour: COLOUR_WORD[letters] });
+    else if (base === null) setBase(letters);
+    else {
+      onPick({ colour: COLOUR_WORD[base], stripe: COLOUR_WORD[letters] });
+      setBase(null);
+      setStriped(false);
+    }
+  };
+  return (
+    <Box sx={{ mt: 3 }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "repeat(4, 1fr)", sm: "repeat(6, 1fr)" },
+          gap: 1.5,
+        }}
+      >
+        {COLOUR_LETTERS.map((letters) => (
+          <Button
+            key={letters}
+            color="inherit"
+            onClick={() => touch(letters)}
+            aria-label={
+              base ? `${COLOUR_WORD[base]} with ${COLOUR_WORD[letters]} stripe` : COLOUR_WORD[letters]
+            }
+            sx={{
+              minHeight: TOUCH,
+              minWidth: 0,
+              gap: 1.5,
+              fontFamily: MONO,
+              borderColor: "divider",
+              borderWidth: base === letters ? 3 : 1,
+            }}
+          >
+            <WirePiece lead={{ id: letters, colour: letters }} width={20} height={10} />
+            {letters}
+          </Button>
+        ))}
+      </Box>
+      <Button
+        size="small"
+        color="inherit"
+        aria-pressed={striped}
+        onClick={() => {
+          setStriped(!striped);
+          setBase(null);
+        }}
+        sx={{ mt: 1.5, minHeight: 44 }}
+      >
+        {striped
+          ? base
+            ? `${base} with stripe … touch the stripe’s colour`
+            : "Striped: touch the base colour"
+          : "With a stripe"}
+      </Button>
+    </Box>
+  );
+}

@@ -1,0 +1,183 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { expectedOhms, type KeptPairReading, type KeptShellReading, ohmsDigits } from "@/core";
+import { useJob } from "../job/JobContext";
+import { MONO, TOUCH } from "../theme/theme";
+import { sameTarget, type Target } from "./target";
+
+interface Props {
+  readonly target: Target | null;
+  readonly onChoose: (target: Target) => void;
+}
+
+/** The table of pairs, to read and correct: each cell what was typed, and what the answer expects. */
+export function PairTable({ target, onChoose }: Props) {
+  const { job, short } = useJob();
+  const columns = job.leads.slice(0, -1);
+  const rows = job.leads.slice(1);
+  return (
+    <Box component="section" aria-label="Readings">
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Readings
+      </Typography>
+      <Box sx={{ overflowX: "auto" }} tabIndex={0} role="group" aria-label="Table of readings">
+        <Box
+          component="table"
+          sx={{ borderCollapse: "collapse", "& td, & th": { p: 0, textAlign: "center" } }}
+        >
+          <thead>
+            <tr>
+              <th aria-label="Lead" />
+              {columns.map((lead) => (
+                <Box component="th" scope="col" key={lead.id} sx={{ fontFamily: MONO, minWidth: 62, pb: 1 }}>
+                  {short(lead.id)}
+                </Box>
+              ))}
+              <Box
+                component="th"
+                scope="col"
+                sx={{ fontWeight: 500, color: "text.secondary", minWidth: 62, pb: 1, pl: 3 }}
+              >
+                shell
+              </Box>
+            </tr>
+          </thead>
+          <tbody>
+            {job.leads.map((row, r) => (
+              <tr key={row.id}>
+                <Box
+                  component="th"
+                  scope="row"
+                  sx={{ fontFamily: MONO, pr: 2, whiteSpace: "nowrap", textAlign: "left !important" }}
+                >
+                  {short(row.id)}
+                </Box>
+                {columns.map((column, c) =>
+                  c < r && rows.includes(row) ? (
+                    <PairCell
+                      key={column.id}
+                      between={[column.id, row.id]}
+                      target={target}
+                      onChoose={onChoose}
+                    />
+                  ) : (
+                    <td key={column.id} />
+                  ),
+                )}
+                <ShellCell lead={row.id} target={target} onChoose={onChoose} />
+              </tr>
+            ))}
+          </tbody>
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+function PairCell({ between, target, onChoose }: { between: readonly [string, string] } & Props) {
+  const { job, short, answer } = useJob();
+  const readings = job.pairReadings.filter((r) => between.every((lead) => r.between.includes(lead)));
+  const cell: Target = { kind: "pair", between };
+  const expected =
+    answer && answer.status !== "conflict" ? expectedOhms(answer, between[0], between[1]) : null;
+  const suspect = answer?.findings.some(
+    (f) => f.code === "readings-disagree" && between.every((lead) => f.leads.includes(lead)),
+  );
+  return (
+    <Cell
+      label={`${short(between[0])} to ${short(between[1])}`}
+      readings={readings}
+      expected={expected === null ? null : ohmsDigits(expected, job.meter.resolutionOhms)}
+      lit={sameTarget(cell, target)}
+      warn={suspect ?? false}
+      onClick={() => onChoose(cell)}
+    />
+  );
+}
+
+function ShellCell({ lead, target, onChoose }: { lead: string } & Props) {
+  const { job, short } = useJob();
+  const readings = job.shellReadings.filter((r) => r.lead === lead);
+  const cell: Target = { kind: "frame", lead };
+  const stands = readings.find((r) => r.standing);
+  return (
+    <Cell
+      label={`${short(lead)} to the shell`}
+      readings={readings}
+      expected={null}
+      lit={sameTarget(cell, target)}
+      warn={stands !== undefined && !("open" in stands.shown)}
+      onClick={() => onChoose(cell)}
+      apart
+    />
+  );
+}
+
+interface CellProps {
+  readonly label: string;
+  readonly readings: readonly (KeptPairReading | KeptShellReading)[];
+  readonly expected: string | null;
+  readonly lit: boolean;
+  readonly warn: boolean;
+  readonly apart?: boolean;
+  readonly onClick: () => void;
+}
+
+function Cell({ label, readings, expected, lit, warn, apart = false, onClick }: CellProps) {
+  const stands = readings.find((r) => r.standing);
+  const struck = readings.filter((r) => !r.standing);
+  const said = [
+    label,
+    stands ? `reads ${stands.typed}` : "not read",
+    expected ? `expected ${expected} ohms` : "",
+    struck.length > 0 ? `corrected from ${struck.map((r) => r.typed).join(", ")}` : "",
+    warn ? "look again" : "",
+  ];
+  return (
+    <Box component="td" sx={{ pl: apart ? "12px !important" : 0 }}>
+      <Box
+        component="button"
+        type="button"
+        onClick={onClick}
+        aria-label={said.filter(Boolean).join(", ")}
+        aria-pressed={lit}
+        sx={{
+          width: "100%",
+          minWidth: 62,
+          minHeight: TOUCH,
+          px: 1,
+          m: 0,
+          border: lit ? "2.5px solid" : "1px solid",
+          borderColor: lit ? "primary.main" : warn ? "warning.main" : "divider",
+          bgcolor: stands ? "background.paper" : "transparent",
+          color: warn ? "warning.main" : "text.primary",
+          font: "inherit",
+          fontFamily: MONO,
+          cursor: "pointer",
+          lineHeight: 1.15,
+          display: "block",
+        }}
+      >
+        {struck.map((r) => (
+          <Box
+            component="s"
+            key={r.fact}
+            sx={{ display: "block", fontSize: "0.75rem", color: "text.secondary" }}
+          >
+            {r.typed}
+          </Box>
+        ))}
+        <Box component="span" sx={{ display: "block", fontWeight: 700, fontSize: "1.0625rem" }}>
+          {stands ? (warn ? `${stands.typed} !` : stands.typed) : ""}
+        </Box>
+        {expected ? (
+          <Box component="span" sx={{ display: "block", fontSize: "0.75rem", color: "text.secondary" }}>
+            {stands ? `≈ ${expected}` : `(${expected})`}
+          </Box>
+        ) : null}
+      </Box>
+    </Box>
+  );
+}

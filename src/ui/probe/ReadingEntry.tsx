@@ -1,0 +1,212 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import InputBase from "@mui/material/InputBase";
+import Typography from "@mui/material/Typography";
+import { type FormEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
+import { parseOhms } from "@/core";
+import { useJob } from "../job/JobContext";
+import { LeadTag } from "../parts/LeadTag";
+import { MONO, TOUCH } from "../theme/theme";
+import { readEntry } from "./entryGrammar";
+import { allPairs, sameTarget, type Target } from "./target";
+
+interface Props {
+  readonly target: Target | null;
+  /** True when a person picked the target; false when it is the one asked for. */
+  readonly isChosen: boolean;
+  readonly onChoose: (target: Target | null) => void;
+}
+
+/** The two leads to touch now, and the value that goes in: type, Enter, next. */
+export function ReadingEntry({ target, isChosen, onChoose }: Props) {
+  const { job, add, names, answer } = useJob();
+  const [text, setText] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+  const field = useRef<HTMLInputElement>(null);
+  const shortNames = useMemo(() => new Map([...names].map(([id, name]) => [id, name.short])), [names]);
+  const targetKey = target ? JSON.stringify(target) : "";
+
+  useEffect(() => {
+    // A pair picked in the table or the loom is meant to be typed next.
+    if (targetKey !== "" && isChosen) field.current?.focus();
+  }, [targetKey, isChosen]);
+
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const entry = readEntry(text, shortNames);
+    const meant = entry.leads.length > 0 || entry.shell ? targetOf(entry.leads, entry.shell) : target;
+    if (!meant) {
+      setFault(
+        entry.leads.length > 0
+          ? "Name two leads, or one lead and “shell”."
+          : "Name the two leads first, such as WH BK 12.4.",
+      );
+      return;
+    }
+    if (entry.value === "" && entry.leads.length > 0) {
+      onChoose(meant);
+      setText("");
+      setFault(null);
+      return;
+    }
+    const parsed = parseOhms(entry.value);
+    if (!parsed.ok) {
+      setFault(parsed.faults[0]?.says ?? "That is not a reading.");
+      return;
+    }
+    const { typed, shown } = parsed;
+    const value = "open" in shown ? ({ typed, open: true } as const) : { typed, ohms: shown.ohms };
+    if (meant.kind === "pair")
+      add({ kind: "pair-reading", between: [meant.between[0], meant.between[1]], ...value });
+    else add({ kind: "shell-reading", lead: meant.lead, ...value });
+    setText("");
+    setFault(null);
+    onChoose(null);
+    field.current?.focus();
+  };
+
+  const step = (by: number) => {
+    const pairs = allPairs(job.leads);
+    const at = pairs.findIndex((pair) => sameTarget(pair, target));
+    const next = pairs[(at + by + pairs.length) % pairs.length];
+    if (next) onChoose(next);
+  };
+
+  const onKey = (event: KeyboardEvent) => {
+    if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+      event.preventDefault();
+      step(event.key === "ArrowDown" ? 1 : -1);
+    }
+    if (event.key === "Escape") {
+      setText("");
+      setFault(null);
+      onChoose(null);
+    }
+  };
+
+  return (
+    <Box
+      component="section"
+      aria-label="Reading"
+      sx={{ borderTop: "3px solid", borderColor: target ? "primary.main" : "success.main", pt: 3 }}
+    >
+      <Box aria-live="polite" sx={{ minHeight: 84 }}>
+        <TargetLine target={target} isChosen={isChosen} because={answer?.nextProbe?.because ?? null} />
+      </Box>
+      <Box component="form" onSubmit={submit} sx={{ display: "flex", gap: 2 }}>
+        <InputBase
+          inputRef={field}
+          value={text}
+          onChange={(event) => {
+            setText(event.target.value);
+            setFault(null);
+          }}
+          onKeyDown={onKey}
+          placeholder="ohms, or OL"
+          autoFocus
+          inputProps={{
+            "aria-label": "Reading in ohms, or OL for open",
+            autoComplete: "off",
+            spellCheck: false,
+            maxLength: 60,
+            "aria-invalid": fault !== null,
+            "aria-describedby": "reading-fault reading-help",
+          }}
+          sx={{
+            flex: 1,
+            minWidth: 0,
+            border: "2px solid",
+            borderColor: fault ? "warning.main" : "text.primary",
+            px: 3,
+            minHeight: 64,
+            fontFamily: MONO,
+            fontSize: "1.75rem",
+            bgcolor: "background.paper",
+          }}
+        />
+        <Button type="submit" variant="contained" sx={{ minHeight: 64, px: 6, fontSize: "1.0625rem" }}>
+          Enter
+        </Button>
+        <Button
+          color="inherit"
+          sx={{ minHeight: 64, minWidth: TOUCH, px: 4, fontFamily: MONO, fontSize: "1.125rem" }}
+          onClick={() => {
+            setText((before) => `${before.trim()} OL`.trim());
+            field.current?.focus();
+          }}
+          aria-label="Put OL for over range into the field"
+        >
+          OL
+        </Button>
+      </Box>
+      <Box id="reading-fault" role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: fault ? 1 : 0 }}>
+        {fault}
+      </Box>
+      <Typography id="reading-help" sx={{ color: "text.secondary", fontSize: "0.8125rem", mt: 1 }}>
+        ↑ ↓ another pair · “{exampleNames(shortNames)} 12.4” any pair · “
+        {exampleNames(shortNames).split(" ")[0]} shell OL” to the shell · Esc back to the pair asked for
+      </Typography>
+    </Box>
+  );
+}
+
+function exampleNames(names: ReadonlyMap<string, string>): string {
+  return [...names.values()].slice(0, 2).join(" ");
+}
+
+function targetOf(leads: readonly string[], shell: boolean): Target | null {
+  const [a, b] = leads;
+  if (shell) return a ? { kind: "frame", lead: a } : null;
+  return a && b ? { kind: "pair", between: [a, b] } : null;
+}
+
+function TargetLine({
+  target,
+  isChosen,
+  because,
+}: {
+  target: Target | null;
+  isChosen: boolean;
+  because: string | null;
+}) {
+  const { leadOf, short, answer } = useJob();
+  if (!target) {
+    const stop = answer?.status === "fault";
+    return (
+      <>
+        <Typography variant="h2" sx={{ fontSize: "1.375rem" }}>
+          {stop
+            ? "Nothing more to read"
+            : answer?.status === "tied"
+              ? "Ohms have said all they can"
+              : "Nothing more is needed"}
+        </Typography>
+        <Typography sx={{ color: "text.secondary", mt: 1 }}>
+          {stop
+            ? "The finding stands. A reading taken again replaces the old one."
+            : "Any pair may still be read again to check: touch its cell, or type its leads."}
+        </Typography>
+      </>
+    );
+  }
+  const leads = target.kind === "pair" ? target.between : [target.lead];
+  return (
+    <>
+      <Box sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", gap: 3 }}>
+        <Box component="span" sx={{ color: "primary.main", fontWeight: 700 }}>
+          Touch
+        </Box>
+        {leads.map((lead, i) => (
+          <Box key={lead} component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 3 }}>
+            {i > 0 ? "and" : null}
+            <LeadTag lead={leadOf(lead)} name={short(lead)} large />
+          </Box>
+        ))}
+        {target.kind === "frame" ? <Box component="span">and bare metal of the shell</Box> : null}
+      </Box>
+      <Typography sx={{ color: "text.secondary", mt: 1 }}>{isChosen ? "Your pick." : because}</Typography>
+    </>
+  );
+}

@@ -1,0 +1,56 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import type { Told } from "@/core";
+import { useJob } from "../job/JobContext";
+import { Choice } from "../parts/Choice";
+
+/** What the plate or the machine already tells. It shifts what is likely; it never overrules the meter. */
+export function ToldEntry() {
+  const { job, add } = useJob();
+  const { told } = job;
+  const tell = (change: Partial<Told>) => add({ kind: "told", told: { ...told, ...change } });
+  return (
+    <Box component="section" aria-label="Told by plate or machine">
+      <Typography variant="h2">Told by plate or machine</Typography>
+      <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
+        Leave open what you do not know. It shifts what is likely and never overrules the meter.
+      </Typography>
+      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(3, 1fr)" }, gap: 3 }}>
+        <Choice
+          label="Capacitor"
+          value={told.capacitor ?? ""}
+          onChange={(v) => tell({ capacitor: (v || undefined) as Told["capacitor"] })}
+        >
+          <option value="">not known</option>
+          <option value="run">run capacitor</option>
+          <option value="none">none</option>
+          <option value="start">start capacitor</option>
+          <option value="start-and-run">start and run</option>
+        </Choice>
+        <Choice
+          label="Speeds"
+          value={String(told.speeds ?? "")}
+          onChange={(v) => tell({ speeds: v ? Number(v) : undefined })}
+        >
+          <option value="">not known</option>
+          {[1, 2, 3, 4, 5].map((n) => (
+            <option key={n} value={n}>
+              {n}
+            </option>
+          ))}
+        </Choice>
+        <Choice
+          label="Reversible"
+          value={told.reversible === undefined ? "" : told.reversible ? "yes" : "no"}
+          onChange={(v) => tell({ reversible: v === "" ? undefined : v === "yes" })}
+        >
+          <option value="">not known</option>
+          <option value="yes">yes</option>
+          <option value="no">no</option>
+        </Choice>
+      </Box>
+    </Box>
+  );
+}

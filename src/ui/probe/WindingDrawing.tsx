@@ -1,0 +1,143 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { ohmsDigits, type WindingPicture, windingPicture } from "@/core";
+import { useJob } from "../job/JobContext";
+import { MONO } from "../theme/theme";
+
+const UNIT_X = 124;
+const UNIT_Y = 92;
+const MARGIN_X = 46;
+const MARGIN_Y = 40;
+
+/** The winding as a technician would sketch it: coils in a row, the start winding where it joins, ohms on each. */
+export function WindingDrawing() {
+  const { answer, short, job } = useJob();
+  if (!answer || answer.sections.length === 0) return null;
+  const picture = windingPicture(answer.sections, answer.bonded);
+  const width = picture.width * UNIT_X + 2 * MARGIN_X;
+  const height = picture.height * UNIT_Y + 2 * MARGIN_Y + 22;
+  const digits = (ohms: number) => ohmsDigits(ohms, job.meter.resolutionOhms);
+  const told = picture.coils
+    .map(
+      (c) =>
+        `${endName(c.between[0], short)} to ${endName(c.between[1], short)} ${digits(c.ohms)} ohms, ${c.winding} winding`,
+    )
+    .join("; ");
+  return (
+    <Box component="section" aria-label="Winding">
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Winding
+      </Typography>
+      <Box sx={{ overflowX: "auto" }} tabIndex={0} role="group" aria-label="Winding drawing">
+        <svg
+          width={width}
+          height={height}
+          viewBox={`0 0 ${width} ${height}`}
+          role="img"
+          aria-label={`Winding drawing: ${told}`}
+        >
+          {picture.coils.map((coil) => (
+            <Coil
+              key={coil.between.join()}
+              coil={coil}
+              text={`${digits(coil.ohms)} Ω`}
+              spread={`±${digits(coil.uncertaintyOhms)}`}
+            />
+          ))}
+          {picture.junctions.map((junction) => (
+            <Junction key={junction.name} junction={junction} short={short} />
+          ))}
+        </svg>
+      </Box>
+    </Box>
+  );
+}
+
+function endName(name: string, short: (lead: string) => string): string {
+  return name.startsWith("*") ? "a hidden joint" : short(name);
+}
+
+function place(point: { x: number; y: number }): { x: number; y: number } {
+  return { x: MARGIN_X + point.x * UNIT_X, y: MARGIN_Y + point.y * UNIT_Y };
+}
+
+type CoilShape = WindingPicture["coils"][number];
+
+function Coil({ coil, text, spread }: { coil: CoilShape; text: string; spread: string }) {
+  const from = place(coil.from);
+  const to = place(coil.to);
+  const length = Math.hypot(to.x - from.x, to.y - from.y);
+  const angle = (Math.atan2(to.y - from.y, to.x - from.x) * 180) / Math.PI;
+  const upright = Math.abs(angle) > 45;
+  const start = coil.winding === "start";
+  const tone = start ? "var(--mui-palette-primary-main)" : "currentColor";
+  const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
+  const label = upright
+    ? { x: middle.x + 20, y: middle.y - 2, anchor: "start" as const }
+    : { x: middle.x, y: middle.y - 17, anchor: "middle" as const };
+  return (
+    <>
+      <g transform={`translate(${from.x} ${from.y}) rotate(${angle})`}>
+        <path d={coilPath(length)} fill="none" stroke={tone} strokeWidth="2.4" />
+      </g>
+      <text
+        x={label.x}
+        y={label.y}
+        textAnchor={label.anchor}
+        fill={tone}
+        fontFamily={MONO}
+        fontSize="15"
+        fontWeight="700"
+      >
+        {text}
+      </text>
+      <text
+        x={label.x}
+        y={upright ? label.y + 16 : middle.y + 22}
+        textAnchor={label.anchor}
+        fill="var(--mui-palette-text-secondary)"
+        fontFamily={MONO}
+        fontSize="12"
+      >
+        {spread} {coil.winding}
+      </text>
+    </>
+  );
+}
+
+/** A coil of four half turns in the middle of a straight run of the given length, along the x axis. */
+function coilPath(length: number): string {
+  const turn = 14;
+  const lead = (length - 4 * turn) / 2;
+  const turns = Array.from({ length: 4 }, () => `a${turn / 2} ${turn / 2} 0 0 1 ${turn} 0`).join("");
+  return `M0 0h${lead}${turns}h${lead}`;
+}
+
+type JunctionShape = WindingPicture["junctions"][number];
+
+function Junction({ junction, short }: { junction: JunctionShape; short: (lead: string) => string }) {
+  const { x, y } = place(junction.at);
+  if (junction.leads.length === 0) {
+    return (
+      <circle cx={x} cy={y} r="4" fill="none" stroke="currentColor" strokeWidth="2" strokeDasharray="2 2" />
+    );
+  }
+  return (
+    <>
+      <circle cx={x} cy={y} r="5" fill="currentColor" />
+      <text
+        x={x}
+        y={y + 22}
+        textAnchor="middle"
+        fill="currentColor"
+        fontFamily={MONO}
+        fontSize="15"
+        fontWeight="700"
+      >
+        {junction.leads.map(short).join(" = ")}
+      </text>
+    </>
+  );
+}

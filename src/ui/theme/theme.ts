@@ -1,0 +1,73 @@
+import { createTheme } from "@mui/material/styles";
+
+const NEXT = '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif';
+/** Numbers and lead letters: every digit as wide as the next. */
+export const MONO = '"Atkinson Hyperlegible Mono Variable", ui-monospace, monospace';
+
+/** Least size of what is touched with a probe in the other hand, in pixels. */
+export const TOUCH = 48;
+
+/**
+ * Two schemes: Day (paper and ink, for sun) and Attic (dark and dim). Copper marks what to do now, blue-green what is
+ * settled, amber and deep red what to look at again and where to stop; each comes with a shape and a word as well.
+ */
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: "data-scheme" },
+  colorSchemes: {
+    light: {
+      palette: {
+        background: { default: "#faf5ea", paper: "#fffdf7" },
+        text: { primary: "#1a1613", secondary: "#514840" },
+        primary: { main: "#944410", contrastText: "#fffdf7" },
+        success: { main: "#0b5a5c", contrastText: "#fffdf7" },
+        warning: { main: "#7a4a00", contrastText: "#fffdf7" },
+        error: { main: "#8c1414", contrastText: "#fffdf7" },
+        divider: "#b9ac99",
+      },
+    },
+    dark: {
+      palette: {
+        background: { default: "#14110e", paper: "#1c1814" },
+        text: { primary: "#ebe1d1", secondary: "#b7aa98" },
+        primary: { main: "#e59b5e", contrastText: "#14110e" },
+        success: { main: "#74c4bd", contrastText: "#14110e" },
+        warning: { main: "#e2b350", contrastText: "#14110e" },
+        error: { main: "#f2918a", contrastText: "#14110e" },
+        divider: "#574d43",
+      },
+    },
+  },
+  spacing: 4,
+  shape: { borderRadius: 3 },
+  typography: {
+    fontFamily: NEXT,
+    fontSize: 15,
+    h1: { fontSize: "1.5rem", fontWeight: 700, lineHeight: 1.25 },
+    h2: { fontSize: "1.0625rem", fontWeight: 700, lineHeight: 1.3 },
+    h3: { fontSize: "0.9375rem", fontWeight: 700 },
+    button: { textTransform: "none", fontWeight: 650 },
+  },
+  components: {
+    MuiCssBaseline: {
+      styleOverrides: {
+        body: { fontVariantNumeric: "tabular-nums" },
+        ":focus-visible": { outline: "3px solid currentColor", outlineOffset: 2 },
+        "@media (prefers-reduced-motion: reduce)": {
+          "*": { transition: "none !important", animation: "none !important" },
+        },
+      },
+    },
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: {
+      defaultProps: { disableElevation: true, variant: "outlined" },
+      styleOverrides: {
+        root: {
+          minHeight: 40,
+          borderWidth: 1.5,
+          "&:focus-visible": { outline: "3px solid", outlineOffset: 2 },
+        },
+      },
+    },
+    MuiLink: { defaultProps: { underline: "always" } },
+  },
+});
