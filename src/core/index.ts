@@ -14,7 +14,7 @@ export {
 } from "./motor/colour";
 export { familyById } from "./motor/families";
 export { type Lead, type LeadName, leadNames } from "./motor/lead";
-export type { Role } from "./motor/role";
+export { placeAlongWinding, type Role } from "./motor/role";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";
 export type { Meter } from "./ohms/readingError";
 export { type Fault, faultsOf, type Refused } from "./quantity/fault";

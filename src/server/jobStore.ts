@@ -38,17 +38,18 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
     /** Adds facts, and the job itself with its first. Facts already there are passed over: writing twice is once. */
     async addFacts(jobId: string, added: readonly Fact[], demo: string | null = null): Promise<void> {
       await db.transaction(async (tx) => {
-        await tx.insert(jobs).values({ shopId, id: jobId, demo }).onConflictDoNothing();
+        const newest =
+          added
+            .map((f) => f.at)
+            .sort()
+            .at(-1) ?? new Date().toISOString();
+        await tx.insert(jobs).values({ shopId, id: jobId, demo, lastFactAt: newest }).onConflictDoNothing();
         const written = await tx
           .insert(facts)
           .values(added.map((f) => ({ shopId, jobId, id: f.id, at: f.at, by: f.by, body: f.body })))
           .onConflictDoNothing()
           .returning({ at: facts.at });
         if (written.length === 0) return;
-        const newest = added
-          .map((f) => f.at)
-          .sort()
-          .at(-1);
         await tx
           .update(jobs)
           .set({ lastFactAt: sql`greatest(${jobs.lastFactAt}, ${newest}::timestamptz)` })

@@ -34,6 +34,23 @@ export function answers(all: readonly Hypothesis[]): Answer[] {
     .sort((a, b) => b.confidence - a.confidence);
 }
 
+/** For each lead, the probability that it has the role that the best answer gives it; 0 where it gives none. */
+export function roleConfidences(list: readonly Answer[]): number[] {
+  const best = list[0];
+  if (!best) return [];
+  return best.roles.map((role, lead) => {
+    if (!role) return 0;
+    const agreeing = list.filter((answer) => {
+      const other = answer.roles[lead];
+      return other !== null && other !== undefined && roleKey(other) === roleKey(role);
+    });
+    return Math.min(
+      1,
+      agreeing.reduce((sum, answer) => sum + answer.confidence, 0),
+    );
+  });
+}
+
 /**
  * Roles of the placed leads, and of the untouched ones where only one kind of place is left. `ways` is in how many
  * ways the untouched leads could still be shared out: the probability of any one of them is that much less.

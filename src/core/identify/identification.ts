@@ -56,6 +56,9 @@ export const identification = z.object({
   family: z.string().nullable(),
   confidence: z.number().min(0).max(1),
   roles,
+  roleConfidence: z
+    .record(leadId, z.number().min(0).max(1))
+    .meta({ description: "Probability of each lead's own role, whatever the other leads are." }),
   bonded: z.array(z.array(leadId)),
   interchangeable: z.array(z.array(leadId)),
   sections: z.array(

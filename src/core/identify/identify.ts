@@ -1,6 +1,6 @@
 import { type LeadName, leadNames } from "../motor/lead";
 import { faultsOf, type Refused, refused } from "../quantity/fault";
-import { type Answer, answers } from "./answers";
+import { type Answer, answers, roleConfidences } from "./answers";
 import { type Evidence, weighEvidence } from "./evidence";
 import { brokenSection, type Hypotheses, hypotheses } from "./hypotheses";
 import type { Finding, Identification, NextProbe } from "./identification";
@@ -75,6 +75,7 @@ function answered(
   const pairProbe = slips[0] ? againProbe(slips[0], sheet) : (deciding ?? checking);
   const shellDue = status === "settled" ? null : shellTestDue(sheet, evidence, names);
   const roles = roleRecord(best.roles, sheet);
+  const sure = roleConfidences(list).map((p) => p * (slips[0]?.probability ?? 1));
   const bonded = bondedLeads(hypothesis).map((group) => group.map((lead) => sheet.leads[lead]?.id ?? ""));
   return {
     ok: true,
@@ -83,6 +84,9 @@ function answered(
     family: best.family.id,
     confidence: Math.min(1, confidence),
     roles,
+    roleConfidence: Object.fromEntries(
+      sheet.leads.flatMap((lead, i) => (best.roles[i] ? [[lead.id, sure[i] ?? 0]] : [])),
+    ),
     bonded,
     interchangeable: interchangeable(best, bonded, sheet),
     sections: sectionsOf(
@@ -167,6 +171,7 @@ function nothingKnown(findings: readonly Finding[]): Identification {
     family: null,
     confidence: 0,
     roles: {},
+    roleConfidence: {},
     bonded: [],
     interchangeable: [],
     sections: [],

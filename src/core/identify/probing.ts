@@ -3,6 +3,7 @@ import type { Answer } from "./answers";
 import type { Evidence } from "./evidence";
 import type { NextProbe } from "./identification";
 import { type PairValue, pairValues } from "./nextPair";
+import { capitalised } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
 import { checkCount, isOneGroup } from "./structure";
 
@@ -31,7 +32,7 @@ export function shellTestDue(
   const because =
     tested.size === 0
       ? `Before anything else: ${name} to bare metal of the shell must read open.`
-      : `${name} belongs to a group of its own: one lead of it to the shell must read open.`;
+      : `${capitalised(name)} belongs to a group of its own: one lead of it to the shell must read open.`;
   return { kind: "frame", lead: id, because };
 }
 
@@ -94,7 +95,10 @@ function whyDeciding(
   const touched = new Set(evidence.pairs.flatMap((pair) => [pair.a, pair.b]));
   if (touched.size === 0) return "Nothing is read yet; any pair is as good a start.";
   const fresh = [a, b].filter((lead) => !touched.has(lead));
-  if (fresh.length > 0) return `${fresh.map(word).join(" and ")} has not been touched yet.`;
+  if (fresh.length > 0) {
+    const verb = fresh.length > 1 ? "have" : "has";
+    return capitalised(`${fresh.map(word).join(" and ")} ${verb} not been touched yet.`);
+  }
   const [first, second] = list;
   const lead = first?.roles.findIndex((role, i) => {
     const other = second?.roles[i];

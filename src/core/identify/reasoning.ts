@@ -1,5 +1,6 @@
 import { COLOUR_WORD } from "../motor/colour";
 import type { LeadName } from "../motor/lead";
+import { placeAlongWinding } from "../motor/role";
 import { formatOhms } from "../quantity/ohms";
 import type { Answer } from "./answers";
 import type { Evidence } from "./evidence";
@@ -29,6 +30,9 @@ export function reasoning(
     ...roleSentences(answer, word),
   ].map(capitalised);
 }
+
+/** Below this probability the roles are not put into sentences: a guess must not read like a finding. */
+const WORTH_SAYING = 0.5;
 
 type Word = (lead: number) => string;
 type Ohms = (value: number) => string;
@@ -94,13 +98,16 @@ function closingSentence(answer: Answer, evidence: Evidence, word: Word, ohms: O
 }
 
 function roleSentences(answer: Answer, word: Word): string[] {
+  if (answer.confidence < WORTH_SAYING) return ["The readings so far leave several answers open."];
   const speeds = Math.max(0, ...answer.roles.map((role) => (role?.role === "speed" ? (role.rank ?? 0) : 0)));
   const byRole = new Map<string, number[]>();
-  answer.roles.forEach((role, lead) => {
-    if (!role) return;
+  const along = answer.roles
+    .flatMap((role, lead) => (role ? [{ role, lead }] : []))
+    .sort((a, b) => placeAlongWinding(a.role) - placeAlongWinding(b.role));
+  for (const { role, lead } of along) {
     const text = answer.family.roleWords(role, speeds);
     byRole.set(text, [...(byRole.get(text) ?? []), lead]);
-  });
+  }
   return [...byRole].map(([text, leads]) => `${listed(leads.map(word))}: ${text}.`);
 }
 
@@ -111,7 +118,7 @@ export function listed(words: readonly string[]): string {
 }
 
 /** First letter raised where the sentence begins with a word, not with a lead's own mark. */
-function capitalised(sentence: string): string {
+export function capitalised(sentence: string): string {
   const first = sentence.split(/[ :,/–]/)[0] ?? "";
   const isColour = Object.values(COLOUR_WORD).some((colour) => colour === first) || /^[a-z]{4,}$/.test(first);
   return isColour ? sentence.charAt(0).toUpperCase() + sentence.slice(1) : sentence;

@@ -34,3 +34,9 @@ export function roleKey(role: Role): string {
 export function groupSeries(role: Role): RoleName {
   return role.role === "corner" ? "phase" : role.role;
 }
+
+/** Orders roles as they lie along the winding: shared end, speeds from the fastest, other end, start end. */
+export function placeAlongWinding(role: Role): number {
+  const base: Partial<Record<RoleName, number>> = { speed: 10, end: 100, start: 150, "start-end": 200 };
+  return (base[role.role] ?? 0) + (role.rank ?? 0) + 20 * (role.group ?? 0);
+}

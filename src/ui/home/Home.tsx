@@ -38,7 +38,7 @@ export function Home({
       <Box component="main" sx={{ maxWidth: 1080, mx: "auto", px: { xs: 4, md: 6 }, py: { xs: 6, md: 10 } }}>
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 6, alignItems: "center", mb: 10 }}>
           <Box sx={{ flex: "1 1 340px" }}>
-            <Typography variant="h1" sx={{ fontSize: { xs: "1.75rem", md: "2.125rem" }, maxWidth: 560 }}>
+            <Typography variant="h1" sx={{ fontSize: { xs: "1.75rem", md: "2.125rem" }, maxWidth: 640 }}>
               A motor, some leads, an ohmmeter.
             </Typography>
             <Typography sx={{ mt: 2, maxWidth: 560, color: "text.secondary" }}>

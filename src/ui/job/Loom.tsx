@@ -58,10 +58,10 @@ export function Loom() {
               }}
             >
               {wire.role ?? "not known yet"}
-              {wire.role && !wire.settled ? (
+              {wire.role && wire.doubt ? (
                 <Box component="span" sx={{ color: "primary.main" }}>
                   {" "}
-                  — likely
+                  — {wire.doubt}
                 </Box>
               ) : null}
               <Box component="span" sx={{ display: { xs: "inline", md: "none" }, color: "text.secondary" }}>

@@ -1,6 +1,14 @@
 "use client";
 
-import { familyById, type Lead, planLanding, type Role, terminalName } from "@/core";
+import {
+  familyById,
+  type Lead,
+  placeAlongWinding,
+  planLanding,
+  type Role,
+  SETTLED,
+  terminalName,
+} from "@/core";
 import { useJob } from "./JobContext";
 
 /** One wire of the loom. */
@@ -10,10 +18,16 @@ export interface LoomLine {
   /** The role in words; null while nothing is known. */
   readonly role: string | null;
   readonly settled: boolean;
+  /** How sure the role is, in a word to set behind it; "" when it is settled. */
+  readonly doubt: string;
   /** Bonded to the wire above it. */
   readonly joins: boolean;
   readonly terminal: string | null;
 }
+
+/** Least probability of a role to be shown at all, and to be called likely. */
+const PERHAPS = 0.5;
+const LIKELY = 0.85;
 
 /** The loom's wires, in order along the winding as far as that is known. */
 export function useLoom(): LoomLine[] {
@@ -34,22 +48,22 @@ export function useLoom(): LoomLine[] {
     answer?.bonded.some((group) => group.includes(a) && group.includes(b)) ?? false;
   const ordered = [...job.leads].sort((a, b) => placeOf(roles[a.id]) - placeOf(roles[b.id]));
   return ordered.map((lead, i) => {
-    const role = roles[lead.id];
+    const sure = answer?.roleConfidence[lead.id] ?? 0;
+    const role = sure >= PERHAPS ? roles[lead.id] : undefined;
     const above = ordered[i - 1];
     return {
       lead,
       name: short(lead.id),
       role: role && family ? family.roleWords(role, speeds) : null,
-      settled: settled && role !== undefined,
+      settled: sure >= SETTLED,
+      doubt: sure >= SETTLED ? "" : sure >= LIKELY ? "likely" : "perhaps",
       joins: above !== undefined && bondedWith(above.id, lead.id),
       terminal: terminalOf(lead.id),
     };
   });
 }
 
-/** Where a role lies along the winding: shared end, speeds from the fastest, start end; the unknown last. */
+/** The unknown come last, where they stand out. */
 function placeOf(role: Role | undefined): number {
-  if (!role) return 1000;
-  const base: Partial<Record<Role["role"], number>> = { speed: 10, end: 100, "start-end": 200 };
-  return (base[role.role] ?? 0) + (role.rank ?? 0) + 10 * (role.group ?? 0);
+  return role ? placeAlongWinding(role) : 1000;
 }

@@ -50,7 +50,12 @@ export function PairTable({ target, onChoose }: Props) {
                 <Box
                   component="th"
                   scope="row"
-                  sx={{ fontFamily: MONO, pr: 2, whiteSpace: "nowrap", textAlign: "left !important" }}
+                  sx={{
+                    fontFamily: MONO,
+                    pr: "10px !important",
+                    whiteSpace: "nowrap",
+                    textAlign: "left !important",
+                  }}
                 >
                   {short(row.id)}
                 </Box>

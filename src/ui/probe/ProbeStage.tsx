@@ -31,13 +31,13 @@ export function ProbeStage() {
         rowGap: 6,
       }}
     >
-      <Box sx={{ display: "grid", gap: 6, alignContent: "start" }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 6, alignContent: "start" }}>
         <LeadsEntry />
         {enough ? <ReadingEntry target={target} isChosen={stands ?? false} onChoose={setChosen} /> : null}
         {enough ? <PairTable target={target} onChoose={setChosen} /> : null}
         <UndoButtons />
       </Box>
-      <Box sx={{ display: "grid", gap: 6, alignContent: "start" }}>
+      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 6, alignContent: "start" }}>
         {enough ? (
           <>
             <VerdictPanel />

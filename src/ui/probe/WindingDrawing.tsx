@@ -6,10 +6,12 @@ import { ohmsDigits, type WindingPicture, windingPicture } from "@/core";
 import { useJob } from "../job/JobContext";
 import { MONO } from "../theme/theme";
 
-const UNIT_X = 124;
+const UNIT_X = 118;
 const UNIT_Y = 92;
+/** Below this share of its natural size the drawing is panned, not shrunk further. */
+const SMALLEST_SCALE = 0.72;
 const MARGIN_X = 46;
-const MARGIN_Y = 40;
+const MARGIN_Y = 46;
 
 /** The winding as a technician would sketch it: coils in a row, the start winding where it joins, ohms on each. */
 export function WindingDrawing() {
@@ -17,7 +19,7 @@ export function WindingDrawing() {
   if (!answer || answer.sections.length === 0) return null;
   const picture = windingPicture(answer.sections, answer.bonded);
   const width = picture.width * UNIT_X + 2 * MARGIN_X;
-  const height = picture.height * UNIT_Y + 2 * MARGIN_Y + 22;
+  const height = picture.height * UNIT_Y + MARGIN_Y + 34;
   const digits = (ohms: number) => ohmsDigits(ohms, job.meter.resolutionOhms);
   const told = picture.coils
     .map(
@@ -29,11 +31,19 @@ export function WindingDrawing() {
     <Box component="section" aria-label="Winding">
       <Typography variant="h2" sx={{ mb: 1 }}>
         Winding
+        {answer.confidence < 0.5 ? (
+          <Box
+            component="span"
+            sx={{ color: "text.secondary", fontWeight: 400, fontSize: "0.875rem", ml: 2 }}
+          >
+            one of several ways it may be
+          </Box>
+        ) : null}
       </Typography>
       <Box sx={{ overflowX: "auto" }} tabIndex={0} role="group" aria-label="Winding drawing">
         <svg
-          width={width}
-          height={height}
+          width="100%"
+          style={{ maxWidth: width, minWidth: width * SMALLEST_SCALE }}
           viewBox={`0 0 ${width} ${height}`}
           role="img"
           aria-label={`Winding drawing: ${told}`}
@@ -75,8 +85,8 @@ function Coil({ coil, text, spread }: { coil: CoilShape; text: string; spread: s
   const tone = start ? "var(--mui-palette-primary-main)" : "currentColor";
   const middle = { x: (from.x + to.x) / 2, y: (from.y + to.y) / 2 };
   const label = upright
-    ? { x: middle.x + 20, y: middle.y - 2, anchor: "start" as const }
-    : { x: middle.x, y: middle.y - 17, anchor: "middle" as const };
+    ? { x: middle.x + 20, y: middle.y + 10, anchor: "start" as const }
+    : { x: middle.x, y: middle.y - 14, anchor: "middle" as const };
   return (
     <>
       <g transform={`translate(${from.x} ${from.y}) rotate(${angle})`}>
@@ -88,20 +98,20 @@ function Coil({ coil, text, spread }: { coil: CoilShape; text: string; spread: s
         textAnchor={label.anchor}
         fill={tone}
         fontFamily={MONO}
-        fontSize="15"
+        fontSize="16"
         fontWeight="700"
       >
         {text}
       </text>
       <text
         x={label.x}
-        y={upright ? label.y + 16 : middle.y + 22}
+        y={label.y - 18}
         textAnchor={label.anchor}
         fill="var(--mui-palette-text-secondary)"
         fontFamily={MONO}
-        fontSize="12"
+        fontSize="13"
       >
-        {spread} {coil.winding}
+        {coil.winding} {spread}
       </text>
     </>
   );
