@@ -129,7 +129,9 @@ function uuidAt(ms: number, random: Random): string {
 }
 
 function typedOf(shown: OhmsShown): { typed: string; ohms?: number; open?: true } {
-  return "open" in shown ? { typed: "OL", open: true } : { typed: shown.ohms.toFixed(1), ohms: shown.ohms };
+  if ("open" in shown) return { typed: "OL", open: true };
+  const typed = shown.ohms >= 1000 ? `${shown.ohms / 1000}k` : shown.ohms.toFixed(1);
+  return { typed, ohms: shown.ohms };
 }
 
 function factsOf(unit: Unit): { id: string; demo: string; facts: Fact[] } {

@@ -2,12 +2,12 @@
  * npm start: from a bare checkout to the running application with demo data. See README.md.
  * `npm start -- --fresh` begins with an empty database. PORT, HOST and DATABASE_URL are honoured.
  */
-import { createServer } from "node:http";
 import { ensureDatabase, prepareDatabase } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
-import { checkNode, ensureBuild, ensureData, ensurePackages, isBuilt, ROOT } from "./lib/project.mjs";
+import { checkNode, ensureBuild, ensureData, ensurePackages, isBuilt } from "./lib/project.mjs";
 import { fail, Remedy, say } from "./lib/say.mjs";
+import { serve } from "./lib/serve.mjs";
 
 const DATABASE = "odd_lead";
 const FIRST_PORT = 3000;
@@ -41,7 +41,10 @@ async function start() {
   try {
     const url = await database(postgres, fresh);
     prepareDatabase(url);
-    server = await serve(url);
+    const host = process.env.HOST || "127.0.0.1";
+    const port = await chosenPort();
+    server = await serve({ url, host, port });
+    say(`Odd Lead runs at http://${host}:${port}`);
   } catch (error) {
     leave();
     if (postgres.own && others().length === 0) postgres.stop();
@@ -61,28 +64,6 @@ async function database(postgres, fresh) {
     );
   }
   return postgres.adminUrl;
-}
-
-/** Serves the production build from this process, so that ending it ends the web server too. */
-async function serve(url) {
-  Object.assign(process.env, { DATABASE_URL: url, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" });
-  const host = process.env.HOST || "127.0.0.1";
-  const port = await chosenPort();
-  const { default: next } = await import("next");
-  const app = next({ dev: false, dir: ROOT, hostname: host, port });
-  await app.prepare();
-  const handle = app.getRequestHandler();
-  const server = createServer((request, response) => {
-    // Ours alone to set: the address that the rate limit counts by.
-    request.headers["x-odd-lead-remote"] = request.socket.remoteAddress ?? "local";
-    handle(request, response);
-  });
-  await new Promise((resolve, reject) => {
-    server.once("error", reject);
-    server.listen(port, host, resolve);
-  });
-  say(`Odd Lead runs at http://${host}:${port}`);
-  return server;
 }
 
 async function chosenPort() {

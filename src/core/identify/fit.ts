@@ -47,9 +47,12 @@ const LEAST_GAIN_NATS = 0.01;
  * maximum is found to {@link LEAST_GAIN_NATS}. Failure: a matrix that rounding makes indefinite is damped further; after
  * {@link MOST_STEPS} steps the best point found stands.
  */
-export function fitSections(sections: readonly FitSection[], rows: readonly FitRow[]): Fit {
-  let x = startingPoint(sections, rows);
-  let cost = costAt(x, sections, rows);
+export function fitSections(
+  sections: readonly FitSection[],
+  rows: readonly FitRow[],
+  start: RoughFit = roughFit(sections, rows),
+): Fit {
+  let { logOhms: x, costNats: cost } = start;
   let damping = 1e-4;
   for (let step = 0; step < MOST_STEPS; step++) {
     const { hessian, gradient } = slopes(x, sections, rows);
@@ -67,6 +70,19 @@ export function fitSections(sections: readonly FitSection[], rows: readonly FitR
     damping = Math.max(damping / 10, 1e-9);
   }
   return summary(x, sections, rows);
+}
+
+/** Where a fit begins: section ohms in the natural log, and what they cost. */
+export interface RoughFit {
+  readonly logOhms: readonly number[];
+  /** Half the weighted squares plus the prior's penalty, in nats: a full fit costs no more. */
+  readonly costNats: number;
+}
+
+/** A quick first guess at a fit, to tell hopeless hypotheses from those worth fitting. */
+export function roughFit(sections: readonly FitSection[], rows: readonly FitRow[]): RoughFit {
+  const logOhms = startingPoint(sections, rows);
+  return { logOhms, costNats: costAt(logOhms, sections, rows) };
 }
 
 /**

@@ -2,7 +2,7 @@ import { FAMILIES } from "../motor/families";
 import type { About, Family, Variant } from "../motor/family";
 import type { SoftBox } from "../motor/softBox";
 import type { Evidence } from "./evidence";
-import { type Fit, type FitRow, type FitSection, fitSections } from "./fit";
+import { type Fit, type FitRow, type FitSection, fitSections, type RoughFit, roughFit } from "./fit";
 import { isBroken, openSections } from "./openSections";
 import { type Placement, PRUNE_SIGMAS, placements } from "./placements";
 import { APART, type Template, templateOf } from "./template";
@@ -27,30 +27,53 @@ export interface Hypotheses {
 
 /** Placements looked at in one call before the search is cut short. */
 const MOST_PLACEMENTS = 6000;
-/** Builds this much rarer than the commonest of all are left until the commoner ones fail; in nats. */
-const HYPOTHESIS_KEEP_NATS = 25;
+/** A rough fit this much worse than the best, in nats, is not worth finishing: finishing gains a few at most. */
+const HOPELESS_NATS = 14;
+/** Hypotheses this much less likely than the best are dropped, in nats: all of them together are nothing. */
+const NEGLIGIBLE_NATS = 25;
 
 /** Every explanation of the readings that the catalogue offers, ranked by posterior weight. */
 export function hypotheses(evidence: Evidence, about: About): Hypotheses {
-  const builds = candidateBuilds(evidence, about);
-  const cache = new Map<string, Fit>();
-  const all: Hypothesis[] = [];
+  const cache = new Map<string, { rough: RoughFit; fit: Fit | null }>();
+  const drafts: Draft[] = [];
   let room = MOST_PLACEMENTS;
-  for (const { family, variant, logPrior } of builds) {
+  for (const { family, variant, logPrior } of candidateBuilds(evidence, about)) {
     if (room <= 0) break;
     const found = placements(templateOf(variant), evidence, room);
     room -= found.length;
     for (const placement of found) {
       const { sections, rows, fitIndex, key } = problem(placement, evidence);
-      const fit = cache.get(key) ?? fitSections(sections, rows);
-      cache.set(key, fit);
-      const logWeight = logPrior + Math.log(placement.share) + fit.logEvidence;
-      all.push({ family, placement, logWeight, fit, fitIndex });
+      const known = cache.get(key) ?? { rough: roughFit(sections, rows), fit: null };
+      cache.set(key, known);
+      const logShare = logPrior + Math.log(placement.share);
+      drafts.push({ family, placement, fitIndex, sections, rows, known, logShare });
     }
   }
-  all.sort((a, b) => b.logWeight - a.logWeight);
+  const promise = (draft: Draft) => draft.logShare - draft.known.rough.costNats;
+  const bestPromise = drafts.reduce(
+    (best, draft) => Math.max(best, promise(draft)),
+    Number.NEGATIVE_INFINITY,
+  );
+  const all = drafts
+    .filter((draft) => promise(draft) > bestPromise - HOPELESS_NATS)
+    .map(({ family, placement, fitIndex, sections, rows, known, logShare }): Hypothesis => {
+      known.fit ??= fitSections(sections, rows, known.rough);
+      return { family, placement, logWeight: logShare + known.fit.logEvidence, fit: known.fit, fitIndex };
+    })
+    .sort((a, b) => b.logWeight - a.logWeight);
   const best = all[0]?.logWeight ?? 0;
-  return { all: all.filter((h) => h.logWeight > best - HYPOTHESIS_KEEP_NATS), truncated: room <= 0 };
+  return { all: all.filter((h) => h.logWeight > best - NEGLIGIBLE_NATS), truncated: room <= 0 };
+}
+
+/** A placement on its way to a hypothesis, its fit only begun. */
+interface Draft {
+  readonly family: Family;
+  readonly placement: Placement;
+  readonly fitIndex: readonly number[];
+  readonly sections: readonly FitSection[];
+  readonly rows: readonly FitRow[];
+  readonly known: { readonly rough: RoughFit; fit: Fit | null };
+  readonly logShare: number;
 }
 
 interface Build {

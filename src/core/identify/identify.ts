@@ -104,7 +104,7 @@ function answered(
             },
           ],
     ),
-    nextProbe: shell(findings) ? null : (shellDue ?? pairProbe),
+    nextProbe: shell(findings) ? null : slips.length > 0 ? pairProbe : (shellDue ?? pairProbe),
     settleBy: status === "tied" ? settleBy(list) : [],
     findings,
     reasoning: reasoning(best, evidence, sheet, names),

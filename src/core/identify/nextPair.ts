@@ -14,7 +14,7 @@ export interface PairValue {
 }
 
 /** Hypotheses looked at for the next probe: the likeliest, so many that the rest cannot matter. */
-const MOST_HYPOTHESES = 240;
+const MOST_HYPOTHESES = 160;
 /** Pairs within this share of the best are as good as the best: then the one that keeps a clip in place is taken. */
 const AS_GOOD = 0.93;
 
@@ -32,27 +32,43 @@ export function pairValues(list: readonly Answer[], evidence: Evidence, meter: M
   const best = candidates[0]?.hypothesis.logWeight ?? 0;
   const weighted = candidates.map((c) => ({ ...c, weight: Math.exp(c.hypothesis.logWeight - best) }));
   const total = weighted.reduce((sum, c) => sum + c.weight, 0);
+  const expected = weighted.map(({ hypothesis }) => expectations(hypothesis, meter));
   const values: PairValue[] = [];
-  for (const [a, b] of unreadPairs(evidence)) {
+  for (const [a, b] of pairsWorthAsking(evidence)) {
     const byClass = new Map<string, Map<number, number>>();
-    for (const { index, hypothesis, weight } of weighted) {
+    weighted.forEach(({ index, hypothesis, weight }, h) => {
       for (const seat of seats(hypothesis, a, b)) {
-        const bins = byClass.get(`${index}/${seat.label}`) ?? new Map<number, number>();
-        byClass.set(`${index}/${seat.label}`, bins);
-        spread(bins, hypothesis, seat, (weight * seat.share) / total, meter);
+        const label = `${index}/${seat.label}`;
+        const bins = byClass.get(label) ?? new Map<number, number>();
+        byClass.set(label, bins);
+        const share = (weight * seat.share) / total;
+        for (const [bin, part] of expected[h]?.(seat.mask) ?? [])
+          bins.set(bin, (bins.get(bin) ?? 0) + share * part);
       }
-    }
+    });
     values.push({ a, b, nats: mutualInformation([...byClass.values()]) });
   }
   return rank(values, evidence);
 }
 
-/** Every pair no reading stands for, in the order of the sheet. Two untouched leads are as good as any other two. */
-function unreadPairs(evidence: Evidence): [number, number][] {
+/**
+ * Pairs no reading stands for, in the order of the sheet. Leads never touched are alike to the meter, so the first of
+ * them stands for all: nothing is lost by not asking about the others.
+ */
+function pairsWorthAsking(evidence: Evidence): [number, number][] {
   const read = new Set(evidence.pairs.map(({ a, b }) => `${a}-${b}`));
+  const touched = new Set(evidence.pairs.flatMap(({ a, b }) => [a, b]));
+  const untouched = Array.from({ length: evidence.leadCount }, (_, i) => i).filter(
+    (lead) => !touched.has(lead),
+  );
+  const alike = new Set(untouched.slice(2));
   const pairs: [number, number][] = [];
   for (let a = 0; a < evidence.leadCount; a++) {
-    for (let b = a + 1; b < evidence.leadCount; b++) if (!read.has(`${a}-${b}`)) pairs.push([a, b]);
+    for (let b = a + 1; b < evidence.leadCount; b++) {
+      if (alike.has(a) || alike.has(b) || read.has(`${a}-${b}`)) continue;
+      const onlySecond = (lead: number, other: number) => lead === untouched[1] && other !== untouched[0];
+      if (!onlySecond(a, b) && !onlySecond(b, a)) pairs.push([a, b]);
+    }
   }
   return pairs;
 }
@@ -93,40 +109,39 @@ function seats({ placement }: Hypothesis, a: number, b: number): Seat[] {
 
 const OPEN_BIN = -1;
 
-/** Adds a hypothesis' expected reading to the bins, its uncertainty spread over them. */
-function spread(
-  bins: Map<number, number>,
-  hypothesis: Hypothesis,
-  seat: Seat,
-  weight: number,
-  meter: Meter,
-): void {
-  const add = (bin: number, w: number) => bins.set(bin, (bins.get(bin) ?? 0) + w);
-  if (seat.mask === APART) {
-    add(OPEN_BIN, weight);
-    return;
-  }
-  const { ohms, sigmaOhms } = predict(hypothesis, seat.mask);
+type Bins = readonly (readonly [bin: number, share: number])[];
+
+const OPEN: Bins = [[OPEN_BIN, 1]];
+
+/** What a hypothesis expects along any path, as shares of bins; each path worked out once. */
+function expectations(hypothesis: Hypothesis, meter: Meter): (mask: number) => Bins {
+  const known = new Map<number, Bins>([[APART, OPEN]]);
+  return (mask) => {
+    const bins = known.get(mask) ?? expectedBins(hypothesis, mask, meter);
+    known.set(mask, bins);
+    return bins;
+  };
+}
+
+/** The expected reading along a path, what is not known of the sections spread over the bins. */
+function expectedBins(hypothesis: Hypothesis, mask: number, meter: Meter): Bins {
+  const { ohms, sigmaOhms } = predict(hypothesis, mask);
   const relative = ohms > 0 ? Math.min(sigmaOhms / ohms, 1.5) : 0;
-  const reach = 2 * relative;
-  const points = clamp(
-    Math.ceil((errorScale(ohms * Math.exp(reach), meter) - errorScale(ohms * Math.exp(-reach), meter)) / 2),
-    1,
-    24,
-  );
-  const shares = Array.from({ length: points }, (_, k) =>
-    points === 1 ? 0 : (k / (points - 1)) * 4 - 2,
-  ).map((z) => ({
-    z,
-    share: Math.exp(-0.5 * z * z),
-  }));
-  const sum = shares.reduce((s, p) => s + p.share, 0);
-  for (const { z, share } of shares) {
+  const low = errorScale(ohms * Math.exp(-2 * relative), meter);
+  const high = errorScale(ohms * Math.exp(2 * relative), meter);
+  const points = clamp(Math.ceil((high - low) / 2), 1, 16);
+  const zs = Array.from({ length: points }, (_, k) => (points === 1 ? 0 : (k / (points - 1)) * 4 - 2));
+  const shares = zs.map((z) => Math.exp(-0.5 * z * z));
+  const sum = shares.reduce((total, share) => total + share, 0);
+  return zs.flatMap((z, k) => {
     const place = errorScale(ohms * Math.exp(z * relative), meter) / 2;
-    const low = Math.floor(place);
-    add(low, ((low + 1 - place) * weight * share) / sum);
-    add(low + 1, ((place - low) * weight * share) / sum);
-  }
+    const bin = Math.floor(place);
+    const share = (shares[k] ?? 0) / sum;
+    return [
+      [bin, (bin + 1 - place) * share],
+      [bin + 1, (place - bin) * share],
+    ] as const;
+  });
 }
 
 /** Ohms on the scale where the meter's standard deviation is one: ∫ dR/σ(R), σ = (percent·R + counts·digit)/2. */

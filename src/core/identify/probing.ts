@@ -19,10 +19,16 @@ export function shellTestDue(
   const tested = new Set(sheet.frame.map((test) => test.lead));
   const group = joinedGroups(evidence);
   const groupTested = (g: number) => sheet.leads.some((lead, i) => group[i] === g && tested.has(lead.id));
+  const knownApart = (g: number) =>
+    evidence.pairs.some(({ a, b, ohms }) => {
+      if (ohms !== null) return false;
+      const [one, other] = [group[a] ?? a, group[b] ?? b];
+      return (one === g && groupTested(other)) || (other === g && groupTested(one));
+    });
   const due = (lead: number) => {
     const g = group[lead] ?? lead;
     const joined = group.filter((other) => other === g).length > 1;
-    return !groupTested(g) && (tested.size === 0 || joined);
+    return tested.size === 0 || (!groupTested(g) && joined && knownApart(g));
   };
   const order = evidence.last ? [...evidence.last, ...sheet.leads.keys()] : [...sheet.leads.keys()];
   const lead = order.find(due);

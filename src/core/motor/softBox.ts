@@ -16,14 +16,20 @@ export interface SoftBox {
   readonly floorNats: number;
 }
 
-/** No log-value is rarer than this density, in nats below one per unit. */
-const FLOOR_NATS = 7.5;
+/** Unless told otherwise no log-value is rarer than this density, in nats below one per unit. */
+const USUAL_FLOOR_NATS = 7.5;
 
-/** A soft box from `low` to `high` with shoulders in natural-log units. */
-export function softBox(low: number, high: number, below: number, above = below): SoftBox {
+/** A soft box from `low` to `high` with shoulders in natural-log units and a floor in nats below one per unit. */
+export function softBox(
+  low: number,
+  high: number,
+  below: number,
+  above = below,
+  floor = USUAL_FLOOR_NATS,
+): SoftBox {
   const [logLow, logHigh] = [Math.log(low), Math.log(high)];
   const logWidth = logHigh - logLow + (below + above) * Math.sqrt(Math.PI / 2);
-  const floorNats = Math.max(1, FLOOR_NATS - Math.log(logWidth));
+  const floorNats = Math.max(1, floor - Math.log(logWidth));
   return { low, high, below, above, logLow, logHigh, logWidth, floorNats };
 }
 

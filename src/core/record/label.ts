@@ -36,7 +36,7 @@ export function layoutLabel(content: LabelContent): LabelLayout {
   const columns = rows.length > 7 ? 2 : 1;
   const perColumn = Math.max(1, Math.ceil(rows.length / columns));
   const pitch = Math.min(5, (LAST_ROW - FIRST_ROW) / perColumn);
-  const size = Math.min(3.2, pitch * 0.78) * (columns === 2 ? 0.86 : 1);
+  const size = Math.min(3.1, pitch * 0.78) * (columns === 2 ? 0.82 : 1);
   const columnWidth = (LABEL_MM.width - 2 * MARGIN) / columns;
   const texts: LabelText[] = [
     { x: MARGIN, y: 8, sizeMm: 4.6, bold: true, text: clip(content.unit || "Motor", 38) },
@@ -55,17 +55,18 @@ export function layoutLabel(content: LabelContent): LabelLayout {
       text: clip([content.supply, content.capacitor].filter(Boolean).join(" · "), 58),
     },
   ];
+  const [roleX, toX] = columns === 1 ? [19, 52] : [13, 26];
   rows.forEach((row, i) => {
     const x = MARGIN + Math.floor(i / perColumn) * columnWidth;
     const y = FIRST_ROW + 2.2 + (i % perColumn) * pitch;
-    const tail = columns === 1 ? 62 : 26;
-    texts.push({ x, y, sizeMm: size, bold: true, text: clip(row.wire, 12) });
+    texts.push({ x, y, sizeMm: size, bold: true, text: clip(row.wire, columns === 1 ? 9 : 7) });
+    texts.push({ x: x + roleX, y, sizeMm: size, bold: false, text: clip(row.role, columns === 1 ? 22 : 9) });
     texts.push({
-      x: x + (columns === 1 ? 17 : 13),
+      x: x + toX,
       y,
       sizeMm: size,
       bold: false,
-      text: clip(`${row.role} → ${row.to}`, tail),
+      text: clip(`→ ${row.to}`, columns === 1 ? 24 : 13),
     });
   });
   texts.push({
@@ -73,7 +74,7 @@ export function layoutLabel(content: LabelContent): LabelLayout {
     y: 57.4,
     sizeMm: 2.3,
     bold: false,
-    text: "Unused leads are live when running. The plate, the maker’s drawing and local code come first.",
+    text: "Unused leads are live when running. Plate, maker’s drawing and local code come first.",
   });
   return { texts, rules: [18.8, 54.2] };
 }

@@ -16,9 +16,14 @@ export function JobFrame({ stage, children }: { stage: Stage; children: ReactNod
   return (
     <>
       <TopBar>
-        <JobTitle />
+        <Box sx={{ flex: 1, minWidth: 0, display: { xs: "none", sm: "flex" } }}>
+          <JobTitle />
+        </Box>
         <SaveState />
       </TopBar>
+      <Box className="no-print" sx={{ display: { xs: "flex", sm: "none" }, px: 3, py: 1 }}>
+        <JobTitle />
+      </Box>
       <SaveNotice />
       <StageRail current={stage} />
       <Loom />

@@ -33,7 +33,7 @@ export function Loom() {
             sx={{
               display: "grid",
               gridTemplateColumns: {
-                xs: "64px minmax(24px,1fr) minmax(0,auto)",
+                xs: "66px 62px minmax(0,1fr)",
                 md: "88px minmax(120px,1fr) 330px 250px",
               },
               alignItems: "center",

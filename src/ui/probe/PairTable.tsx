@@ -30,18 +30,18 @@ export function PairTable({ target, onChoose }: Props) {
           <thead>
             <tr>
               <th aria-label="Lead" />
+              <Box
+                component="th"
+                scope="col"
+                sx={{ fontWeight: 500, color: "text.secondary", minWidth: 62, pb: 1 }}
+              >
+                shell
+              </Box>
               {columns.map((lead) => (
                 <Box component="th" scope="col" key={lead.id} sx={{ fontFamily: MONO, minWidth: 62, pb: 1 }}>
                   {short(lead.id)}
                 </Box>
               ))}
-              <Box
-                component="th"
-                scope="col"
-                sx={{ fontWeight: 500, color: "text.secondary", minWidth: 62, pb: 1, pl: 3 }}
-              >
-                shell
-              </Box>
             </tr>
           </thead>
           <tbody>
@@ -59,6 +59,7 @@ export function PairTable({ target, onChoose }: Props) {
                 >
                   {short(row.id)}
                 </Box>
+                <ShellCell lead={row.id} target={target} onChoose={onChoose} />
                 {columns.map((column, c) =>
                   c < r && rows.includes(row) ? (
                     <PairCell
@@ -71,7 +72,6 @@ export function PairTable({ target, onChoose }: Props) {
                     <td key={column.id} />
                   ),
                 )}
-                <ShellCell lead={row.id} target={target} onChoose={onChoose} />
               </tr>
             ))}
           </tbody>
@@ -96,7 +96,7 @@ function PairCell({ between, target, onChoose }: { between: readonly [string, st
       readings={readings}
       expected={expected === null ? null : ohmsDigits(expected, job.meter.resolutionOhms)}
       lit={sameTarget(cell, target)}
-      warn={suspect ?? false}
+      mark={suspect ? "again" : null}
       onClick={() => onChoose(cell)}
     />
   );
@@ -113,7 +113,7 @@ function ShellCell({ lead, target, onChoose }: { lead: string } & Props) {
       readings={readings}
       expected={null}
       lit={sameTarget(cell, target)}
-      warn={stands !== undefined && !("open" in stands.shown)}
+      mark={stands && !("open" in stands.shown) ? "stop" : null}
       onClick={() => onChoose(cell)}
       apart
     />
@@ -125,23 +125,24 @@ interface CellProps {
   readonly readings: readonly (KeptPairReading | KeptShellReading)[];
   readonly expected: string | null;
   readonly lit: boolean;
-  readonly warn: boolean;
+  readonly mark: "again" | "stop" | null;
   readonly apart?: boolean;
   readonly onClick: () => void;
 }
 
-function Cell({ label, readings, expected, lit, warn, apart = false, onClick }: CellProps) {
+function Cell({ label, readings, expected, lit, mark, apart = false, onClick }: CellProps) {
   const stands = readings.find((r) => r.standing);
   const struck = readings.filter((r) => !r.standing);
+  const tone = mark === "stop" ? "error.main" : mark ? "warning.main" : "divider";
   const said = [
     label,
     stands ? `reads ${stands.typed}` : "not read",
     expected ? `expected ${expected} ohms` : "",
     struck.length > 0 ? `corrected from ${struck.map((r) => r.typed).join(", ")}` : "",
-    warn ? "look again" : "",
+    mark === "stop" ? "stop" : mark ? "look again" : "",
   ];
   return (
-    <Box component="td" sx={{ pl: apart ? "12px !important" : 0 }}>
+    <Box component="td" sx={{ pr: apart ? "12px !important" : 0 }}>
       <Box
         component="button"
         type="button"
@@ -155,9 +156,9 @@ function Cell({ label, readings, expected, lit, warn, apart = false, onClick }: 
           px: 1,
           m: 0,
           border: lit ? "2.5px solid" : "1px solid",
-          borderColor: lit ? "primary.main" : warn ? "warning.main" : "divider",
+          borderColor: lit ? "primary.main" : tone,
           bgcolor: stands ? "background.paper" : "transparent",
-          color: warn ? "warning.main" : "text.primary",
+          color: mark ? tone : "text.primary",
           font: "inherit",
           fontFamily: MONO,
           cursor: "pointer",
@@ -175,7 +176,7 @@ function Cell({ label, readings, expected, lit, warn, apart = false, onClick }: 
           </Box>
         ))}
         <Box component="span" sx={{ display: "block", fontWeight: 700, fontSize: "1.0625rem" }}>
-          {stands ? (warn ? `${stands.typed} !` : stands.typed) : ""}
+          {stands ? (mark ? `${stands.typed} !` : stands.typed) : ""}
         </Box>
         {expected ? (
           <Box component="span" sx={{ display: "block", fontSize: "0.75rem", color: "text.secondary" }}>

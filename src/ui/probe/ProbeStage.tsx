@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { LEAD_LIMITS } from "@/core";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
@@ -27,17 +27,21 @@ export function ProbeStage() {
       sx={{
         display: "grid",
         gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,11fr) minmax(0,10fr)" },
+        gridTemplateAreas: { xs: '"entry" "verdict" "table"', md: '"entry verdict" "table verdict"' },
+        gridTemplateRows: { md: "auto 1fr" },
         columnGap: 10,
         rowGap: 6,
       }}
     >
-      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 6, alignContent: "start" }}>
+      <Column area="entry">
         <LeadsEntry />
         {enough ? <ReadingEntry target={target} isChosen={stands ?? false} onChoose={setChosen} /> : null}
+      </Column>
+      <Column area="table">
         {enough ? <PairTable target={target} onChoose={setChosen} /> : null}
         <UndoButtons />
-      </Box>
-      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 6, alignContent: "start" }}>
+      </Column>
+      <Column area="verdict">
         {enough ? (
           <>
             <VerdictPanel />
@@ -56,7 +60,23 @@ export function ProbeStage() {
             </Typography>
           </Box>
         )}
-      </Box>
+      </Column>
+    </Box>
+  );
+}
+
+function Column({ area, children }: { area: string; children: ReactNode }) {
+  return (
+    <Box
+      sx={{
+        gridArea: area,
+        display: "grid",
+        gridTemplateColumns: "minmax(0,1fr)",
+        gap: 6,
+        alignContent: "start",
+      }}
+    >
+      {children}
     </Box>
   );
 }

@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
 import { type FormEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
-import { parseOhms } from "@/core";
+import { type Identification, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
 import { LeadTag } from "../parts/LeadTag";
 import { MONO, TOUCH } from "../theme/theme";
@@ -18,6 +18,15 @@ interface Props {
   readonly isChosen: boolean;
   readonly onChoose: (target: Target | null) => void;
 }
+
+/** Colour of the rule over the entry when nothing is asked for. */
+const CALM: Readonly<Record<Identification["status"], string>> = {
+  settled: "success.main",
+  "needs-probe": "divider",
+  tied: "warning.main",
+  conflict: "warning.main",
+  fault: "error.main",
+};
 
 /** The two leads to touch now, and the value that goes in: type, Enter, next. */
 export function ReadingEntry({ target, isChosen, onChoose }: Props) {
@@ -90,7 +99,11 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
     <Box
       component="section"
       aria-label="Reading"
-      sx={{ borderTop: "3px solid", borderColor: target ? "primary.main" : "success.main", pt: 3 }}
+      sx={{
+        borderTop: "3px solid",
+        borderColor: target ? "primary.main" : answer ? CALM[answer.status] : "divider",
+        pt: 3,
+      }}
     >
       <Box aria-live="polite" sx={{ minHeight: 84 }}>
         <TargetLine target={target} isChosen={isChosen} because={answer?.nextProbe?.because ?? null} />

@@ -7,6 +7,7 @@ export function LabelDrawing({ content, width }: { content: LabelContent; width:
   return (
     <svg
       className="label"
+      display="block"
       width={width}
       viewBox={`0 0 ${LABEL_MM.width} ${LABEL_MM.height}`}
       role="img"

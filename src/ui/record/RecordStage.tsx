@@ -116,12 +116,17 @@ function labelContent({ job, answer, short }: OpenJob): LabelContent {
           const role = roles[step.wire.lead];
           return {
             wire: short(step.wire.lead),
-            role: role && family ? family.roleWords(role, speeds) : "",
+            role: role && family ? briefly(family.roleWords(role, speeds)) : "",
             to,
           };
         })
       : job.leads.map((lead) => ({ wire: short(lead.id), role: "not settled", to: "—" })),
   };
+}
+
+/** A role in as few words as a label has room for: what stands before the first comma or bracket. */
+function briefly(words: string): string {
+  return words.split(/[,(:]/)[0]?.trim() ?? words;
 }
 
 function LabelFields() {

@@ -14,8 +14,11 @@ export const START_TO_MAIN = softBox(1.1, 3, 0.03, 0.2);
 /** Start to main where a switch takes the start winding out: thinner still. */
 export const SWITCHED_START_TO_MAIN = softBox(1.1, 6, 0.03, 0.2);
 
-/** One speed section in series beyond the main, to the main. */
-export const SPEED_TO_MAIN = softBox(0.04, 0.6, 0.35, 0.25);
+/**
+ * One speed section in series beyond the main, to the main. The floor is deep: a section of a hundredth of the main
+ * would change no speed, so a reading near zero is a duplicate lead.
+ */
+export const SPEED_TO_MAIN = softBox(0.04, 0.6, 0.35, 0.25, 10);
 
 /** Two windings wound alike: within the spread of hand and machine. */
 export const ALIKE = softBox(0.97, 1.03, 0.012, 0.012);

@@ -1,0 +1,342 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { ohmmeter } from "../bench/ohmmeter";
+import { seededRandom, shuffled } from "../bench/random";
+import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
+import type { Variant } from "../motor/family";
+import type { Identification } from "./identification";
+import { identify } from "./identify";
+import type { ReadingSheetInput } from "./sheet";
+
+type Reading = NonNullable<ReadingSheetInput["readings"]>[number];
+
+const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
+
+/** A table written as rows of "a b ohms"; OL for open. */
+function table(rows: string, more: Partial<ReadingSheetInput> = {}): ReadingSheetInput {
+  const readings = rows
+    .trim()
+    .split("\n")
+    .map((row): Reading => {
+      const [a = "", b = "", value = ""] = row.trim().split(/\s+/);
+      return value === "OL" ? { between: [a, b], open: true } : { between: [a, b], ohms: Number(value) };
+    });
+  const ids = [...new Set(readings.flatMap((r) => r.between))].sort();
+  return { format: "odd-lead/reading-sheet@1", leads: ids.map((id) => ({ id })), readings, ...more };
+}
+
+function answer(sheet: unknown): Identification {
+  const result = identify(sheet);
+  if (!result.ok) throw new Error(JSON.stringify(result.faults));
+  return result;
+}
+
+function rolesOf(id: Identification): Record<string, string> {
+  return Object.fromEntries(
+    Object.entries(id.roles).map(([lead, role]) => [
+      lead,
+      role.rank ? `${role.role} ${role.rank}` : role.role,
+    ]),
+  );
+}
+
+describe("what a technician reasons from a table", () => {
+  it("three leads: the highest pair is the two ends, the lead left over is the joint, the higher half is start", () => {
+    const id = answer(table("a b 8.2\nb c 19.9\na c 28.0"));
+    expect(id.status).toBe("settled");
+    expect(id.family).toBe("two-winding");
+    expect(rolesOf(id)).toEqual({ a: "run-end", b: "speed 1", c: "start-end" });
+  });
+
+  it("zero ohms between two leads: they are one conductor inside", () => {
+    const id = answer(table("a b 12.0\na c 0.1\na d 34.1\nb c 12.1\nb d 22.0\nc d 34.0"));
+    expect(id.bonded).toEqual([["a", "c"]]);
+    expect(id.interchangeable).toContainEqual(["a", "c"]);
+    expect(rolesOf(id)).toMatchObject({ a: "run-end", c: "run-end", b: "speed 1", d: "start-end" });
+    expect(id.reasoning[0]).toContain("one lead inside");
+  });
+
+  it("from the shared lead the lowest ohms is the fastest speed, the highest the slowest", () => {
+    const id = answer(
+      table(
+        "c h 10.0\nc m 13.0\nc l 17.0\nc s 47.0\nh m 3.0\nh l 7.0\nh s 37.0\nm l 4.0\nm s 34.0\nl s 30.0",
+      ),
+    );
+    expect(id.status).toBe("settled");
+    expect(rolesOf(id)).toEqual({ c: "run-end", h: "speed 1", m: "speed 2", l: "speed 3", s: "start-end" });
+  });
+
+  it("two windings within a few per cent of each other from one joint are a reversible motor", () => {
+    const id = answer(table("a b 41.0\nb c 41.2\na c 82.1"));
+    expect(id.family).toBe("two-winding-reversible");
+    expect(rolesOf(id)).toEqual({ a: "end", b: "common", c: "end" });
+  });
+
+  it("two leads are one winding, its ends alike", () => {
+    const id = answer(table("a b 65.0"));
+    expect(id.status).toBe("settled");
+    expect(id.interchangeable).toEqual([["a", "b"]]);
+  });
+
+  it("a chain without capacitor is one winding with taps, once that is told", () => {
+    const rows = "c h 40.0\nc m 49.0\nc l 60.0\nh m 9.0\nh l 20.0\nm l 11.0";
+    const id = answer(table(rows, { about: { capacitor: "none" } }));
+    expect(id.family).toBe("one-winding");
+    expect(rolesOf(id)).toMatchObject({ c: "line-common", h: "speed 1", m: "speed 2", l: "speed 3" });
+  });
+
+  it("takes the probes' zero and the cable off every reading", () => {
+    const id = answer(
+      table("a b 9.6\nb c 21.3\na c 29.4", {
+        meter: { ...METER, probeOhms: 0.4 },
+        cable: { ohmsEachWay: 0.5 },
+      }),
+    );
+    expect(id.sections.map((s) => s.ohms).map((ohms) => Math.round(ohms * 5) / 5)).toEqual([8.2, 19.8]);
+  });
+});
+
+describe("safety and contradiction", () => {
+  const good = "a b 8.2\nb c 19.9\na c 28.0";
+
+  it.each([
+    [180, "grounded-winding"],
+    [0, "grounded-winding"],
+    [850_000, "low-insulation"],
+  ])("a shell reading of %d ohms says stop", (ohms, code) => {
+    const id = answer(table(good, { frame: [{ lead: "a", ohms }] }));
+    expect(id.status).toBe("fault");
+    expect(id.findings.map((f) => f.code)).toContain(code);
+    expect(id.nextProbe).toBeNull();
+  });
+
+  it("a later open shell test replaces an earlier bad one", () => {
+    const id = answer(
+      table(good, {
+        frame: [
+          { lead: "a", ohms: 200 },
+          { lead: "a", open: true },
+        ],
+      }),
+    );
+    expect(id.status).toBe("settled");
+  });
+
+  it("a table whose sums do not close names the pair to read again and what it should read", () => {
+    const id = answer(
+      table(
+        "c h 10.0\nc m 13.0\nc l 17.0\nc s 47.0\nh m 3.0\nh l 7.0\nh s 73.0\nm l 4.0\nm s 34.0\nl s 30.0",
+      ),
+    );
+    expect(id.status).toBe("conflict");
+    const [finding] = id.findings;
+    expect(finding).toMatchObject({ code: "readings-disagree", leads: ["h", "s"] });
+    expect(finding?.says).toContain("37.0 Ω");
+    expect(id.nextProbe).toMatchObject({ kind: "pair", between: ["h", "s"] });
+  });
+
+  it("reading the bad pair again settles it: the latest stands", () => {
+    const bad = table("a b 12.0\na c 0.1\na d 34.1\nb c 12.1\nb d 52.0\nc d 34.0");
+    expect(answer(bad).status).toBe("conflict");
+    const again = {
+      ...bad,
+      readings: [...(bad.readings ?? []), { between: ["b", "d"] as [string, string], ohms: 22 }],
+    };
+    const id = answer(again);
+    expect(id.status).toBe("settled");
+    expect(id.findings.map((f) => f.code)).toContain("reading-unsteady");
+  });
+
+  it("a lead open to all the others is a broken winding or a hot protector: let it cool", () => {
+    const rows = "a b 8.0\na c 11.0\nb c 3.0\na d OL\nb d OL\nc d OL";
+    const id = answer(table(rows, { about: { capacitor: "run", speeds: 2 } }));
+    expect(id.status).toBe("fault");
+    expect(id.findings[0]?.says).toMatch(/cool/i);
+    expect(id.findings[0]?.leads).toEqual(["d"]);
+  });
+
+  it("is never sure of a table that is half read", () => {
+    const id = answer({ ...table("a b 8.2"), leads: ["a", "b", "c", "d"].map((id) => ({ id })) });
+    expect(id.status).toBe("needs-probe");
+    expect(id.confidence).toBeLessThan(0.5);
+    expect(id.nextProbe).not.toBeNull();
+  });
+});
+
+describe("a sheet that does not hold together is refused, every fault named by its path", () => {
+  const base = { format: "odd-lead/reading-sheet@1", leads: [{ id: "a" }, { id: "b" }] };
+  const paths = (sheet: unknown) => {
+    const result = identify(sheet);
+    return result.ok ? [] : result.faults.map((fault) => fault.path.join("."));
+  };
+
+  it.each([
+    ["an unknown lead", { ...base, readings: [{ between: ["a", "z"], ohms: 1 }] }, ["readings.0.between.1"]],
+    [
+      "a lead against itself",
+      { ...base, readings: [{ between: ["a", "a"], ohms: 1 }] },
+      ["readings.0.between"],
+    ],
+    ["a negative value", { ...base, readings: [{ between: ["a", "b"], ohms: -1 }] }, ["readings.0.ohms"]],
+    [
+      "a value that is not finite",
+      { ...base, readings: [{ between: ["a", "b"], ohms: Number.NaN }] },
+      ["readings.0.ohms"],
+    ],
+    [
+      "open and ohms at once",
+      { ...base, readings: [{ between: ["a", "b"], ohms: 1, open: true }] },
+      ["readings.0"],
+    ],
+    ["neither open nor ohms", { ...base, readings: [{ between: ["a", "b"] }] }, ["readings.0"]],
+    ["one lead", { ...base, leads: [{ id: "a" }] }, ["leads"]],
+    [
+      "thirteen leads",
+      { ...base, leads: Array.from({ length: 13 }, (_, i) => ({ id: `l${i}` })) },
+      ["leads"],
+    ],
+    ["two leads of one id", { ...base, leads: [{ id: "a" }, { id: "a" }] }, ["leads.1.id"]],
+    ["a shell test of an unknown lead", { ...base, frame: [{ lead: "q", open: true }] }, ["frame.0.lead"]],
+    ["another format", { ...base, format: "something" }, ["format"]],
+    ["no sheet at all", null, [""]],
+  ])("%s", (_, sheet, expected) => {
+    expect(paths(sheet)).toEqual(expected);
+  });
+
+  it("several faults come back together", () => {
+    const sheet = {
+      ...base,
+      readings: [
+        { between: ["a", "z"], ohms: 1 },
+        { between: ["b", "b"], ohms: 2 },
+      ],
+    };
+    expect(paths(sheet)).toEqual(["readings.0.between.1", "readings.1.between"]);
+  });
+});
+
+describe("random motors of the bench", () => {
+  const oneDuplicate = (build: Variant) => build.nodes[0]?.leads === 2;
+  const plain = (build: Variant) => build.nodes.every((node) => node.leads === 1);
+  const shown = (build: Variant) => build.nodes.every((node) => node.role !== null);
+  const jointAt = (build: Variant) => build.sections.at(-1)?.from ?? -1;
+
+  const kinds: [string, string, number, (build: Variant) => boolean][] = [
+    ["one winding", "one-winding", 2, () => true],
+    ["single speed", "two-winding", 3, (b) => plain(b) && shown(b)],
+    ["single speed with a duplicate lead", "two-winding", 4, (b) => oneDuplicate(b) && shown(b)],
+    [
+      "three speeds, start at the slow end",
+      "two-winding",
+      5,
+      (b) => plain(b) && shown(b) && jointAt(b) === 3,
+    ],
+    [
+      "three speeds and a duplicate, start at the fast tap",
+      "two-winding",
+      6,
+      (b) => oneDuplicate(b) && shown(b) && jointAt(b) === 1,
+    ],
+    [
+      "three speeds and a duplicate, start between",
+      "two-winding",
+      6,
+      (b) => oneDuplicate(b) && shown(b) && jointAt(b) === 2,
+    ],
+    ["four speeds and a duplicate", "two-winding", 7, (b) => oneDuplicate(b) && shown(b)],
+    ["reversible", "two-winding-reversible", 3, () => true],
+  ];
+
+  function everyPair(motor: VirtualMotor, seed: number): Reading[] {
+    const meter = ohmmeter(motor.network, METER, seededRandom(seed + 1));
+    return motor.leads.flatMap((a, i) =>
+      motor.leads.slice(i + 1).map((b): Reading => ({ between: [a.id, b.id], ...meter(a.id, b.id) })),
+    );
+  }
+
+  const truth = (motor: VirtualMotor) =>
+    Object.fromEntries(motor.leads.map((l) => [l.id, motor.roles.get(l.id)]));
+  const isRight = (id: Identification, motor: VirtualMotor) =>
+    id.family === motor.family && JSON.stringify(sorted(id.roles)) === JSON.stringify(sorted(truth(motor)));
+
+  function sorted(roles: Record<string, unknown>): [string, unknown][] {
+    return Object.entries(roles).sort(([a], [b]) => (a < b ? -1 : 1));
+  }
+
+  describe.each(kinds)("%s", (_, family, leads, keep) => {
+    it("full table: right nearly always, and never settled on a wrong answer", () => {
+      let right = 0;
+      const rounds = 40;
+      for (let seed = 1; seed <= rounds; seed++) {
+        const motor = randomMotor(seededRandom(seed), family, leads, keep);
+        const sheet = {
+          format: "odd-lead/reading-sheet@1",
+          leads: motor.leads,
+          readings: everyPair(motor, seed),
+        };
+        const id = answer(sheet);
+        if (isRight(id, motor)) right += 1;
+        else expect(id.status, `seed ${seed}`).not.toBe("settled");
+      }
+      expect(right / rounds).toBeGreaterThanOrEqual(0.95);
+    });
+
+    it("the order of leads and readings changes nothing", () => {
+      fc.assert(
+        fc.property(fc.integer({ min: 1, max: 5000 }), (seed) => {
+          const motor = randomMotor(seededRandom(seed), family, leads, keep);
+          const readings = everyPair(motor, seed);
+          const mix = seededRandom(seed + 7);
+          const one = answer({ format: "odd-lead/reading-sheet@1", leads: motor.leads, readings });
+          const other = answer({
+            format: "odd-lead/reading-sheet@1",
+            leads: shuffled(mix, motor.leads),
+            readings: shuffled(mix, readings).map(({ between: [a, b], ...value }) => ({
+              between: [b, a],
+              ...value,
+            })),
+          });
+          expect(other.confidence).toBeCloseTo(one.confidence, 2);
+          if (one.confidence > 0.6) expect(sorted(other.roles)).toEqual(sorted(one.roles));
+        }),
+        { numRuns: 10, seed: 42 },
+      );
+    });
+
+    it("one pair left out: never settled on a wrong answer", () => {
+      for (let seed = 1; seed <= 10 && leads > 2; seed++) {
+        const motor = randomMotor(seededRandom(seed * 3), family, leads, keep);
+        const all = everyPair(motor, seed);
+        all.forEach((_, gone) => {
+          const readings = all.filter((_, i) => i !== gone);
+          const id = answer({ format: "odd-lead/reading-sheet@1", leads: motor.leads, readings });
+          if (id.status === "settled")
+            expect(isRight(id, motor), `seed ${seed * 3} without ${gone}`).toBe(true);
+        });
+      }
+    });
+
+    it("led from an empty sheet it comes to rest without the whole table, never sure and wrong", () => {
+      for (let seed = 1; seed <= 6; seed++) {
+        const motor = randomMotor(seededRandom(seed * 11), family, leads, keep);
+        const meter = ohmmeter(motor.network, METER, seededRandom(seed));
+        const sheet = {
+          format: "odd-lead/reading-sheet@1",
+          leads: motor.leads,
+          readings: [] as Reading[],
+          frame: [] as { lead: string; open: true }[],
+        };
+        let id = answer(sheet);
+        for (let step = 0; id.status === "needs-probe" && step < 80; step++) {
+          const probe = id.nextProbe;
+          if (probe?.kind === "frame") sheet.frame.push({ lead: probe.lead, open: true });
+          else if (probe) sheet.readings.push({ between: probe.between, ...meter(...probe.between) });
+          id = answer(sheet);
+        }
+        expect(["settled", "tied"]).toContain(id.status);
+        expect(sheet.frame).toHaveLength(1);
+        if (id.status === "settled") expect(isRight(id, motor), `seed ${seed * 11}`).toBe(true);
+      }
+    });
+  });
+});

@@ -1,0 +1,83 @@
+import { describe, expect, it } from "vitest";
+import { FAMILIES, familyById } from "../motor/families";
+import type { Variant } from "../motor/family";
+import type { Evidence, PairEvidence } from "./evidence";
+import { placements } from "./placements";
+import { APART, templateOf } from "./template";
+
+const ALL = 1e6;
+
+function evidence(leadCount: number, pairs: readonly [number, number, number | null][]): Evidence {
+  return {
+    leadCount,
+    last: null,
+    pairs: pairs.map(([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, discarded: [] })),
+  };
+}
+
+/** Every way to hand the leads out, the slow way, for comparison. */
+function everyOrder(variant: Variant): number[][] {
+  const slots = variant.nodes.flatMap((node, n) => Array<number>(node.leads).fill(n));
+  const orders: number[][] = [];
+  const go = (order: number[], rest: readonly number[]) => {
+    if (rest.length === 0) orders.push(order);
+    rest.forEach((slot, i) => {
+      go(
+        [...order, slot],
+        rest.filter((_, k) => k !== i),
+      );
+    });
+  };
+  go([], slots);
+  return orders;
+}
+
+describe("placing leads on a template", () => {
+  it("shares out the whole of the ways when nothing is read but opens between strangers", () => {
+    for (const family of FAMILIES) {
+      for (let leads = 2; leads <= 7; leads++) {
+        for (const variant of family.variants(leads, {})) {
+          const found = placements(templateOf(variant), evidence(leads, [[0, 1, 5]]), ALL);
+          const apart = placements(templateOf(variant), evidence(leads, [[0, 1, null]]), ALL);
+          const shares = [...found, ...apart].reduce((sum, p) => sum + p.share, 0);
+          // A duplicate pair cannot read 5 Ω: those ways are missing, and nothing else is.
+          const bonded = variant.nodes.reduce(
+            (sum, n) => sum + (n.leads * (n.leads - 1)) / (leads * (leads - 1)),
+            0,
+          );
+          expect(shares, `${family.id} ${leads}`).toBeCloseTo(1 - bonded, 9);
+        }
+      }
+    }
+  });
+
+  it("keeps every order that fits exactly, and each symmetric set once", () => {
+    const variants = familyById("two-winding")?.variants(5, {}) ?? [];
+    for (const variant of variants.slice(0, 12)) {
+      const template = templateOf(variant);
+      const ohms = variant.sections.map((_, s) => 3 + 4 * s);
+      const sum = (mask: number) => ohms.reduce((total, value, s) => total + ((mask >> s) & 1) * value, 0);
+      const truth = everyOrder(variant)[7] as number[];
+      const read = (a: number, b: number): [number, number, number] => {
+        return [a, b, sum(template.path[truth[a] as number]?.[truth[b] as number] ?? 0)];
+      };
+      const pairs = [read(0, 1), read(0, 2), read(1, 3), read(2, 4), read(0, 4)];
+      const found = placements(template, evidence(5, pairs), ALL);
+      expect(found.some((p) => p.nodeOf.every((node, lead) => node === truth[lead]))).toBe(true);
+      for (const placement of found) {
+        for (const [a, b] of pairs) {
+          expect(template.path[placement.nodeOf[a] as number]?.[placement.nodeOf[b] as number]).not.toBe(
+            APART,
+          );
+        }
+      }
+    }
+  });
+
+  it("counts leads never touched without telling their orders apart", () => {
+    const [variant] = familyById("one-winding")?.variants(4, {}) ?? [];
+    const found = placements(templateOf(variant as Variant), evidence(4, [[0, 1, 5]]), ALL);
+    expect(found).toHaveLength(12);
+    expect(found.every((p) => p.nodeOf[2] === null && p.nodeOf[3] === null)).toBe(true);
+  });
+});

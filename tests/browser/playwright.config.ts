@@ -1,0 +1,16 @@
+import { defineConfig } from "@playwright/test";
+import { CHROMIUM_ARGUMENTS } from "./chromium";
+
+export default defineConfig({
+  testDir: ".",
+  outputDir: "../../test-results",
+  fullyParallel: true,
+  workers: 2,
+  timeout: 60_000,
+  reporter: [["list"], ["json"]],
+  use: {
+    baseURL: process.env.ODD_LEAD_BASE_URL,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: process.env.ODD_LEAD_CHROMIUM, args: CHROMIUM_ARGUMENTS },
+  },
+});
