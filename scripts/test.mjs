@@ -5,7 +5,7 @@
 import { spawn } from "node:child_process";
 import { existsSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
-import { ensureChromium } from "./lib/chromium.mjs";
+import { CHROMIUM_ARGUMENTS, ensureChromium } from "./lib/chromium.mjs";
 import { ensureDatabase, prepareDatabase } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
@@ -86,6 +86,7 @@ async function browser(postgres, env) {
         ...env,
         ODD_LEAD_BASE_URL: base,
         ODD_LEAD_CHROMIUM: chromium,
+        ODD_LEAD_CHROMIUM_ARGUMENTS: CHROMIUM_ARGUMENTS.join(" "),
         ODD_LEAD_TEST_DATABASE_URL: url,
         PLAYWRIGHT_JSON_OUTPUT_NAME: report,
       },

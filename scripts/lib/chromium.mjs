@@ -4,6 +4,17 @@ import { Remedy, say } from "./say.mjs";
 
 const PROGRAM = "/usr/bin/chromium";
 
+/** Chromium without its own errands: it may run as root in a closed place, and asks nobody for anything. */
+export const CHROMIUM_ARGUMENTS = [
+  "--no-sandbox",
+  "--disable-gpu",
+  "--disable-quic",
+  "--no-first-run",
+  "--disable-background-networking",
+  "--disable-component-update",
+  "--disable-sync",
+];
+
 /** Debian's Chromium, installed where it is missing. */
 export function ensureChromium() {
   if (existsSync(PROGRAM)) return PROGRAM;

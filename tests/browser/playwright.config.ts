@@ -1,5 +1,4 @@
 import { defineConfig } from "@playwright/test";
-import { CHROMIUM_ARGUMENTS } from "./chromium";
 
 export default defineConfig({
   testDir: ".",
@@ -11,6 +10,9 @@ export default defineConfig({
   use: {
     baseURL: process.env.ODD_LEAD_BASE_URL,
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: process.env.ODD_LEAD_CHROMIUM, args: CHROMIUM_ARGUMENTS },
+    launchOptions: {
+      executablePath: process.env.ODD_LEAD_CHROMIUM,
+      args: process.env.ODD_LEAD_CHROMIUM_ARGUMENTS?.split(" "),
+    },
   },
 });

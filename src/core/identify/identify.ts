@@ -37,12 +37,15 @@ function identifySheet(sheet: ReadingSheet): Identification {
   if (evidence.pairs.length === 0) return untouched(sheet, evidence, names, findings);
 
   const asRead = hypotheses(evidence, sheet.about);
-  const slips = findSlips(evidence, sheet.about, asRead);
+  const search = findSlips(evidence, sheet.about, asRead);
+  const slips = search.probability > 0.5 ? search.slips : [];
   const standing: Hypotheses = slips[0]?.without ?? asRead;
   const list = answers(standing.all);
-  findings.push(...slipFindings(slips, sheet, names));
   if (list.length === 0) return unexplained(sheet, evidence, names, findings);
-  return answered(sheet, evidence, names, findings, list, standing, slips);
+  if (slips.length > 0) findings.push(...slipFindings(slips, sheet, names));
+  else if (search.probability > 1 - SETTLED) findings.push(unusualFinding(evidence, sheet, names));
+  const trust = slips[0]?.probability ?? 1 - search.probability;
+  return answered(sheet, evidence, names, findings, list, standing, slips, trust);
 }
 
 function answered(
@@ -53,12 +56,13 @@ function answered(
   list: readonly Answer[],
   standing: Hypotheses,
   slips: readonly Slip[],
+  trust: number,
 ): Identification {
   const best = list[0] as Answer;
   const hypothesis = best.members[0];
   if (!hypothesis) throw new RangeError("an answer without members");
   const findings = [...earlier, ...openFindings(list, sheet, names)];
-  const confidence = best.confidence * (slips[0]?.probability ?? 1);
+  const confidence = best.confidence * trust;
   const decided = confidence >= SETTLED && !standing.truncated;
   const deciding = decided ? null : decidingPair(list, evidence, sheet, names);
   const checking = decided ? checkingPair(best, evidence, sheet) : null;
@@ -75,7 +79,7 @@ function answered(
   const pairProbe = slips[0] ? againProbe(slips[0], sheet) : (deciding ?? checking);
   const shellDue = status === "settled" ? null : shellTestDue(sheet, evidence, names);
   const roles = roleRecord(best.roles, sheet);
-  const sure = roleConfidences(list).map((p) => p * (slips[0]?.probability ?? 1));
+  const sure = roleConfidences(list).map((p) => p * trust);
   const bonded = bondedLeads(hypothesis).map((group) => group.map((lead) => sheet.leads[lead]?.id ?? ""));
   return {
     ok: true,
@@ -244,6 +248,24 @@ function slipFindings(
         says: `The sums do not close: ${word(pair.a)} to ${word(pair.b)} was entered as ${saysOhms(pair.ohms, resolution)}, the others imply ${saysOhms(implied, resolution)}${chance}. Read this pair again.`,
       };
     });
+}
+
+/** The sums do not close in a row; only a build that is rare explains them. */
+function unusualFinding(
+  evidence: Evidence,
+  sheet: ReadingSheet,
+  names: ReadonlyMap<string, LeadName>,
+): Finding {
+  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  const longest = read.reduce((best, pair) => ((pair.ohms ?? 0) > (best.ohms ?? 0) ? pair : best));
+  const ids = [longest.a, longest.b].map((lead) => sheet.leads[lead]?.id ?? "");
+  const words = listed(ids.map((id) => names.get(id)?.long ?? id));
+  return {
+    code: "readings-disagree",
+    severity: "doubt",
+    leads: ids,
+    says: `The sums do not close along the winding. Either it has a joint that no lead comes out of, which is rare, or a reading is wrong: read ${words} again first, then the others.`,
+  };
 }
 
 function repeatFindings(

@@ -17,15 +17,27 @@ const SUSPICIOUS_SIGMAS = 3.5;
 /** A reading that the fit misses by less than this is not the slip: a slip pulls its own residual most of all. */
 const BENT_SIGMAS = 1.2;
 
+/** How the readings stand if one of them may be wrong. */
+export interface SlipSearch {
+  /** Probability that one of the readings is a slip; 0 where nothing raised suspicion. */
+  readonly probability: number;
+  /** The suspects, likeliest first. */
+  readonly slips: readonly Slip[];
+}
+
+const NO_SUSPICION: SlipSearch = { probability: 0, slips: [] };
+
 /**
- * Looks for one wrong reading: each pair is left out in turn, and the whole is compared with taking all readings as
- * true. Empty when that needs no slip. Likeliest first.
+ * Looks for one wrong reading: each pair is left out in turn, and the whole is weighed against taking all readings as
+ * true. It is asked only where the best explanation bends a reading or needs an unusual build.
  */
-export function findSlips(evidence: Evidence, about: About, asRead: Hypotheses): Slip[] {
+export function findSlips(evidence: Evidence, about: About, asRead: Hypotheses): SlipSearch {
   const best = asRead.all[0];
+  const unusual = best?.placement.template.variant.unusual ?? false;
   const strained = !best || best.fit.residualSigmas.some((z) => Math.abs(z) > SUSPICIOUS_SIGMAS);
-  if (!strained || evidence.pairs.length < 2) return [];
-  const trials = suspects(evidence, best).map((pair) => {
+  if ((!strained && !unusual) || evidence.pairs.length < 2) return NO_SUSPICION;
+  const suspected = unusual ? evidence.pairs : suspects(evidence, best);
+  const trials = suspected.map((pair) => {
     const rest = hypotheses(without(evidence, pair), about);
     return {
       pair,
@@ -33,13 +45,14 @@ export function findSlips(evidence: Evidence, about: About, asRead: Hypotheses):
       log: logSum(rest.all.map((h) => h.logWeight)) + Math.log(SLIP_SHARE) + logSlipDensity(pair),
     };
   });
+  const asSlip = logSum(trials.map((t) => t.log));
+  if (!Number.isFinite(asSlip)) return NO_SUSPICION;
   const asTrue = logSum(asRead.all.map((h) => h.logWeight));
-  const total = logSum(trials.map((t) => t.log));
-  if (!(total > asTrue)) return [];
-  return trials
-    .map(({ pair, rest, log }) => ({ pair, probability: Math.exp(log - total), without: rest }))
+  const slips = trials
+    .map(({ pair, rest, log }) => ({ pair, probability: Math.exp(log - asSlip), without: rest }))
     .filter((slip) => slip.probability > 0.001)
     .sort((a, b) => b.probability - a.probability);
+  return { probability: 1 / (1 + Math.exp(asTrue - asSlip)), slips };
 }
 
 /** The readings that least squares has to bend; all of them where nothing fits at all. */

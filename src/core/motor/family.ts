@@ -42,6 +42,8 @@ export interface Variant {
    * length and are listed node by node in corresponding order.
    */
   readonly symmetries: readonly (readonly (readonly number[])[])[];
+  /** Set where the build is so rare that a wrong reading is the likelier story: it is believed only with care. */
+  readonly unusual?: boolean;
   /** How common this build is among the family's builds of this lead count; relative. */
   readonly weight: number;
 }

@@ -38,45 +38,35 @@ export function layoutLabel(content: LabelContent): LabelLayout {
   const pitch = Math.min(5, (LAST_ROW - FIRST_ROW) / perColumn);
   const size = Math.min(3.1, pitch * 0.78) * (columns === 2 ? 0.82 : 1);
   const columnWidth = (LABEL_MM.width - 2 * MARGIN) / columns;
+  const whole = LABEL_MM.width - 2 * MARGIN;
+  const supply = [content.supply, content.capacitor].filter(Boolean).join(" · ");
   const texts: LabelText[] = [
-    { x: MARGIN, y: 8, sizeMm: 4.6, bold: true, text: clip(content.unit || "Motor", 38) },
-    {
-      x: MARGIN,
-      y: 13,
-      sizeMm: 3,
-      bold: false,
-      text: clip([content.date, content.who].filter(Boolean).join(" · "), 58),
-    },
-    {
-      x: MARGIN,
-      y: 17,
-      sizeMm: 3,
-      bold: true,
-      text: clip([content.supply, content.capacitor].filter(Boolean).join(" · "), 58),
-    },
+    line(MARGIN, 8, 4.6, true, content.unit || "Motor", whole),
+    line(MARGIN, 13, 3, false, [content.date, content.who].filter(Boolean).join(" · "), whole),
+    line(MARGIN, 17, 3, true, supply, whole),
   ];
-  const [roleX, toX] = columns === 1 ? [19, 52] : [13, 26];
+  const [roleX, toX] = columns === 1 ? [19, 52] : [13, 25];
   rows.forEach((row, i) => {
     const x = MARGIN + Math.floor(i / perColumn) * columnWidth;
     const y = FIRST_ROW + 2.2 + (i % perColumn) * pitch;
-    texts.push({ x, y, sizeMm: size, bold: true, text: clip(row.wire, columns === 1 ? 9 : 7) });
-    texts.push({ x: x + roleX, y, sizeMm: size, bold: false, text: clip(row.role, columns === 1 ? 22 : 9) });
-    texts.push({
-      x: x + toX,
-      y,
-      sizeMm: size,
-      bold: false,
-      text: clip(`→ ${row.to}`, columns === 1 ? 24 : 13),
-    });
+    texts.push(line(x, y, size, true, row.wire, roleX - 1));
+    texts.push(line(x + roleX, y, size, false, row.role, toX - roleX - 1));
+    texts.push(line(x + toX, y, size, false, `→ ${row.to}`, columnWidth - toX - 1));
   });
-  texts.push({
-    x: MARGIN,
-    y: 57.4,
-    sizeMm: 2.3,
-    bold: false,
-    text: "Unused leads are live when running. Plate, maker’s drawing and local code come first.",
-  });
+  texts.push(line(MARGIN, 57.4, 2.2, false, CAUTION, whole));
   return { texts, rules: [18.8, 54.2] };
+}
+
+const CAUTION = "Unused leads are live when running. Plate, maker’s drawing and local code come first.";
+
+/** Mean width of a letter of the label's face, as a share of its size; bold is a little wider. */
+const LETTER_WIDTH = 0.52;
+const BOLD_LETTER_WIDTH = 0.56;
+
+/** A line of type that keeps to its room: what does not fit ends in an ellipsis. */
+function line(x: number, y: number, sizeMm: number, bold: boolean, text: string, roomMm: number): LabelText {
+  const most = Math.floor(roomMm / (sizeMm * (bold ? BOLD_LETTER_WIDTH : LETTER_WIDTH)));
+  return { x, y, sizeMm, bold, text: clip(text, most) };
 }
 
 function clip(text: string, most: number): string {

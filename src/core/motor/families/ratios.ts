@@ -21,7 +21,7 @@ export const SWITCHED_START_TO_MAIN = softBox(1.1, 6, 0.03, 0.2);
 export const SPEED_TO_MAIN = softBox(0.04, 0.6, 0.35, 0.25, 10);
 
 /** Two windings wound alike: within the spread of hand and machine. */
-export const ALIKE = softBox(0.97, 1.03, 0.012, 0.012);
+export const ALIKE = softBox(0.96, 1.04, 0.02);
 
 /** Ohms of a winding of a small motor whose every winding may be fine wire. */
 export const SMALL_MOTOR_OHMS = softBox(0.4, 2000, 0.5);

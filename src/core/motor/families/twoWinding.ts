@@ -58,13 +58,16 @@ function builds(leadCount: number): Build[] {
   return all;
 }
 
+/** Share of motors whose joint is brought out at no lead. */
+const HIDDEN_JOINT = 0.02;
+
 /** The start winding joins at the slowest end in most motors, at the fastest tap or between in some. */
 function joints(speeds: number): { joint: Joint; weight: number }[] {
   const list: { joint: Joint; weight: number }[] = [];
   for (let tap = 1; tap <= speeds; tap++) {
     const weight = speeds === 1 ? 1 : tap === speeds ? 0.6 : tap === 1 ? 0.25 : 0.15 / (speeds - 2);
-    list.push({ joint: { tap, hidden: false }, weight: weight * 0.96 });
-    list.push({ joint: { tap, hidden: true }, weight: 0.04 / speeds });
+    list.push({ joint: { tap, hidden: false }, weight: weight * (1 - HIDDEN_JOINT) });
+    list.push({ joint: { tap, hidden: true }, weight: HIDDEN_JOINT / speeds });
   }
   return list;
 }
@@ -136,5 +139,11 @@ function variant(build: Build, about: About): Variant {
     ratioTo: 0,
     box: START_TO_MAIN,
   });
-  return { nodes, sections, symmetries: [], weight: build.weight * speedWeight(speeds, about) };
+  return {
+    nodes,
+    sections,
+    symmetries: [],
+    unusual: joint.hidden,
+    weight: build.weight * speedWeight(speeds, about),
+  };
 }

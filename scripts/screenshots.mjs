@@ -1,0 +1,96 @@
+/** npm run screenshots: one current picture of each main view, from the demo data, into docs/screenshots. */
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { ensureChromium } from "./lib/chromium.mjs";
+import { ensureDatabase, prepareDatabase } from "./lib/databases.mjs";
+import { enter, others } from "./lib/instances.mjs";
+import { ensurePostgres, freePort } from "./lib/postgres.mjs";
+import { checkNode, ensureBuild, ensureData, ensurePackages, ROOT } from "./lib/project.mjs";
+import { fail, say } from "./lib/say.mjs";
+import { serve } from "./lib/serve.mjs";
+
+const DATABASE = "odd_lead_pictures";
+const FOLDER = join(ROOT, "docs", "screenshots");
+const DESK = { width: 1280, height: 800 };
+const PHONE = { width: 390, height: 844 };
+
+/** Name, size, scheme, and how to get there. */
+const VIEWS = [
+  ["home", DESK, "light", home],
+  ["probe", DESK, "light", job(/fan coil/, "probe")],
+  ["probing", DESK, "light", halfway],
+  ["probe-attic", DESK, "dark", job(/fan coil/, "probe")],
+  ["stop", DESK, "light", job(/draught/, "probe")],
+  ["land", DESK, "light", job(/condenser/, "land")],
+  ["record", DESK, "light", job(/condenser/, "record")],
+  ["home-phone", PHONE, "light", home],
+  ["probing-phone", PHONE, "light", halfway],
+  ["probe-phone-attic", PHONE, "dark", job(/dryer/, "probe")],
+  ["land-phone", PHONE, "light", job(/condenser/, "land")],
+];
+
+async function home(page) {
+  await page.getByRole("button", { name: "Start with a motor" }).waitFor();
+}
+
+function job(title, stage) {
+  return async (page) => {
+    await page.getByRole("link", { name: title }).click();
+    await page.waitForURL(/\/probe$/);
+    if (stage !== "probe") await page.getByRole("link", { name: new RegExp(stage, "i") }).click();
+    await page.getByRole("region", { name: /Loom/ }).waitFor();
+  };
+}
+
+/** A motor half read: the pair to touch next, doubt shown as doubt. */
+async function halfway(page) {
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  await page.getByLabel("Lead colours, in a row").fill("WH BK RD BN BN/WH");
+  await page.keyboard.press("Enter");
+  const field = page.getByLabel("Reading in ohms, or OL for open");
+  for (const line of ["WH shell OL", "WH BK 23.5", "WH RD 4.2", "WH BN 26.4"]) {
+    await field.fill(line);
+    await field.press("Enter");
+  }
+  await page.evaluate(() => document.activeElement?.blur());
+}
+
+async function pictures() {
+  checkNode();
+  ensureData();
+  await ensurePackages();
+  await ensureBuild();
+  const { chromium } = await import("@playwright/test");
+  const { CHROMIUM_ARGUMENTS } = await import("./lib/chromium.mjs");
+  const postgres = await ensurePostgres();
+  const leave = enter("screenshots");
+  mkdirSync(FOLDER, { recursive: true });
+  await ensureDatabase(postgres.adminUrl, DATABASE, { drop: true });
+  prepareDatabase(postgres.url(DATABASE));
+  const port = await freePort(4200);
+  const server = await serve({ url: postgres.url(DATABASE), host: "127.0.0.1", port });
+  const browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_ARGUMENTS });
+  for (const [name, viewport, scheme, go] of VIEWS) {
+    const context = await browser.newContext({
+      viewport,
+      baseURL: `http://127.0.0.1:${port}`,
+      reducedMotion: "reduce",
+    });
+    const page = await context.newPage();
+    await page.addInitScript((mode) => localStorage.setItem("mui-mode", mode), scheme);
+    await page.goto("/");
+    await go(page);
+    await page.waitForLoadState("networkidle");
+    await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+    say(`docs/screenshots/${name}.png`);
+    await context.close();
+  }
+  await browser.close();
+  server.close();
+  server.closeAllConnections();
+  leave();
+  if (postgres.own && others().length === 0) postgres.stop();
+  process.exit(0);
+}
+
+pictures().catch(fail);

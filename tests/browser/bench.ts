@@ -1,0 +1,34 @@
+import { expect, type Page } from "@playwright/test";
+import type { OhmsShown } from "../../src/core";
+
+/** What a technician's hands do at the probe: read which leads are lit, touch them, type what the meter shows. */
+
+/** Starts a motor from the first page and enters its leads in one line. */
+export async function startMotor(page: Page, leads: string): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  await page.getByLabel("Lead colours, in a row").fill(leads);
+  await page.keyboard.press("Enter");
+  await expect(page.getByLabel("Reading in ohms, or OL for open")).toBeVisible();
+}
+
+/** Types one line at the probe and sends it. */
+export async function enter(page: Page, line: string): Promise<void> {
+  const field = page.getByLabel("Reading in ohms, or OL for open");
+  await field.fill(line);
+  await field.press("Enter");
+  await expect(field).toHaveValue("");
+}
+
+/** Accepts every pair the page asks for and types what the meter shows, until it asks no more. Gives the count. */
+export async function followProbes(page: Page, meter: (a: string, b: string) => OhmsShown): Promise<number> {
+  for (let readings = 0; readings < 60; readings++) {
+    const section = page.getByRole("region", { name: "Reading", exact: true });
+    const asked = await section.locator("[aria-live]").innerText();
+    if (!asked.startsWith("Touch")) return readings;
+    const names = [...asked.matchAll(/\b([A-Z]{2}(?:\/[A-Z]{2})?)\b/g)].map((m) => m[1] ?? "");
+    const shown = /shell/.test(asked) ? ({ open: true } as const) : meter(names[0] ?? "", names[1] ?? "");
+    await enter(page, "open" in shown ? "OL" : shown.ohms.toFixed(1));
+  }
+  throw new Error("the page never stopped asking");
+}

@@ -1,0 +1,121 @@
+import { expect, test } from "@playwright/test";
+import type { Network } from "../../src/core/bench";
+import { ohmmeter, seededRandom } from "../../src/core/bench";
+import { enter, followProbes, startMotor } from "./bench";
+
+const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
+
+/** A blower with three speeds, its shared lead brought out twice. */
+const THREE_SPEEDS: Network = {
+  junctions: 5,
+  sections: [
+    { from: 0, to: 1, ohms: 14.2, winding: "main" },
+    { from: 1, to: 2, ohms: 3.4, winding: "speed" },
+    { from: 2, to: 3, ohms: 4.1, winding: "speed" },
+    { from: 3, to: 4, ohms: 33.5, winding: "start" },
+  ],
+  leadAt: new Map([
+    ["YE", 0],
+    ["BN/WH", 0],
+    ["BK", 1],
+    ["BU", 2],
+    ["RD", 3],
+    ["BN", 4],
+  ]),
+};
+
+test("a motor with a duplicate lead and three speeds goes from nothing to a printed label by keyboard", async ({
+  page,
+}) => {
+  const meter = ohmmeter(THREE_SPEEDS, METER, seededRandom(5));
+  await startMotor(page, "BK BU RD YE BN BN/WH");
+  const readings = await followProbes(page, meter);
+  expect(readings).toBeLessThanOrEqual(1 + 6 + 3);
+  const verdict = page.getByRole("region", { name: "Verdict" });
+  await expect(verdict).toContainText("Settled");
+  const loom = page.getByRole("region", { name: /Loom/ });
+  await expect(loom.getByRole("listitem").filter({ hasText: "BK" })).toContainText("speed 1, the fastest");
+  await expect(loom.getByRole("listitem").filter({ hasText: "BU" })).toContainText("speed 2");
+  await expect(loom.getByRole("listitem").filter({ hasText: "RD" })).toContainText("speed 3, the slowest");
+  await expect(loom.getByRole("listitem").filter({ hasText: "YE" })).toContainText("run end");
+  await expect(loom.getByRole("listitem").filter({ hasText: "BN/WH" })).toContainText("run end");
+
+  await page.getByRole("link", { name: /Land/ }).click();
+  const list = page.getByRole("region", { name: "Landing list" });
+  await expect(list.getByRole("listitem").filter({ hasText: "start end" }).first()).toContainText(
+    "capacitor",
+  );
+  await page.getByLabel("Supply").selectOption({ label: "115 V with neutral" });
+  await page.getByLabel("Speed on the switched line").selectOption("3");
+  await expect(list.getByRole("listitem").filter({ hasText: "RD" })).toContainText("L, switched hot");
+  await expect(list.getByRole("listitem").filter({ hasText: "BK" })).toContainText("capped on its own");
+
+  await page.getByRole("link", { name: /Record/ }).click();
+  await page.getByLabel("Equipment and unit").fill("Chandlery air handler");
+  await page.getByLabel("Who").fill("Dov Hask");
+  await page.getByLabel("Who").press("Enter");
+  const label = page.getByRole("img", { name: /Label for Chandlery air handler/ });
+  await expect(label).toContainText("Wired 115 V");
+  await expect(label).toContainText("→ L, switched hot");
+  const pdf = await page.pdf({ preferCSSPageSize: true });
+  const box = /\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/.exec(pdf.toString("latin1"));
+  const millimetres = box?.slice(1).map((points) => Math.round((Number(points) * 25.4) / 72));
+  expect(millimetres).toEqual([100, 60]);
+  expect(pdf.toString("latin1").match(/\/Type\s*\/Page\b/g)).toHaveLength(1);
+});
+
+test("a wrong entry is corrected by a new reading; the old one stays, struck through", async ({ page }) => {
+  await startMotor(page, "WH BK RD");
+  await enter(page, "WH BK 10.0");
+  await enter(page, "BK RD 21.0");
+  await enter(page, "WH RD 3.1");
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Look again");
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Read this pair again");
+  await enter(page, "WH RD 31.0");
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Settled");
+  await expect(page.locator("s", { hasText: "3.1" })).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Look again");
+  await page.getByRole("button", { name: "Redo" }).click();
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Settled");
+});
+
+test("a shell reading that is not open says stop, and nothing is landed", async ({ page }) => {
+  await startMotor(page, "WH BK RD");
+  await enter(page, "WH shell 240");
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText("do not run this motor");
+  await page.getByRole("link", { name: /Land/ }).click();
+  await expect(page.getByRole("region", { name: "Landing list" })).toContainText("Land nothing");
+  await page.getByRole("link", { name: /Record/ }).click();
+  await expect(page.getByRole("img", { name: /Label/ })).toContainText("DO NOT RUN");
+});
+
+test("what cannot be read is said, and what was typed stays", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  const leads = page.getByLabel("Lead colours, in a row");
+  await leads.fill("WH zz BK");
+  await leads.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "zz" })).toContainText("is no colour we know");
+  await expect(leads).toHaveValue("WH zz BK");
+  await leads.fill("WH BK");
+  await leads.press("Enter");
+  const field = page.getByLabel("Reading in ohms, or OL for open");
+  await field.fill("12.4.1");
+  await field.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "12.4.1" })).toContainText("is not a reading");
+  await expect(field).toHaveValue("12.4.1");
+});
+
+test("leads are picked by letters, stripes too", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  await page.getByRole("button", { name: "violet", exact: true }).click();
+  await page.getByRole("button", { name: "With a stripe" }).click();
+  await page.getByRole("button", { name: "brown", exact: true }).click();
+  await page.getByRole("button", { name: "brown with white stripe" }).click();
+  const loom = page.getByRole("region", { name: /Loom/ });
+  await expect(loom.getByRole("listitem")).toHaveText([/VT/, /BN\/WH/]);
+  await page.getByRole("button", { name: "Take VT off the sheet" }).click();
+  await expect(loom.getByRole("listitem")).toHaveText([/BN\/WH/]);
+});

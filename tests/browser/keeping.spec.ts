@@ -1,0 +1,103 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { createServer } from "node:net";
+import { expect, test } from "@playwright/test";
+import { enter, startMotor } from "./bench";
+
+test("a reload, a second browser and a killed tab lose nothing", async ({ page, browser }) => {
+  await startMotor(page, "WH BK RD");
+  await enter(page, "WH BK 8.4");
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("button", { name: "WH to BK, reads 8.4" })).toBeVisible();
+
+  const other = await browser.newContext();
+  const elsewhere = await other.newPage();
+  await elsewhere.goto(page.url());
+  await expect(elsewhere.getByRole("button", { name: "WH to BK, reads 8.4" })).toBeVisible();
+  await enter(page, "BK RD 17.5");
+  await expect(elsewhere.getByRole("button", { name: /BK to RD, reads 17.5/ })).toBeVisible({
+    timeout: 15_000,
+  });
+
+  await enter(page, "WH RD 25.8");
+  const address = page.url();
+  await page.close({ runBeforeUnload: false });
+  const again = await page.context().newPage();
+  await again.goto(address);
+  await expect(again.getByRole("button", { name: /WH to RD, reads 25.8/ })).toBeVisible();
+  await other.close();
+});
+
+test.describe("with the server away", () => {
+  let server: ChildProcess | null = null;
+  let port = 0;
+
+  async function serve(): Promise<void> {
+    server = spawn("node", ["scripts/serve.mjs"], {
+      env: { ...process.env, DATABASE_URL: process.env.ODD_LEAD_TEST_DATABASE_URL, PORT: String(port) },
+      stdio: "ignore",
+    });
+    await expect
+      .poll(
+        () =>
+          fetch(`http://127.0.0.1:${port}/api/health`).then(
+            (r) => r.status,
+            () => 0,
+          ),
+        { timeout: 30_000 },
+      )
+      .toBe(200);
+  }
+
+  test.beforeEach(async () => {
+    port = await new Promise<number>((resolve) => {
+      const probe = createServer().listen(0, "127.0.0.1", () => {
+        const address = probe.address();
+        probe.close(() => resolve(typeof address === "object" && address ? address.port : 0));
+      });
+    });
+    await serve();
+  });
+
+  test.afterEach(() => {
+    server?.kill("SIGKILL");
+  });
+
+  test("the page says so, keeps what is typed, and sends it when the server is back", async ({ browser }) => {
+    const context = await browser.newContext({ baseURL: `http://127.0.0.1:${port}` });
+    const page = await context.newPage();
+    await startMotor(page, "WH BK RD");
+    await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+    server?.kill("SIGKILL");
+    await enter(page, "WH BK 8.4");
+    await enter(page, "BK RD 17.5");
+    await expect(page.getByRole("alert").filter({ hasText: "does not answer" })).toBeVisible();
+    await expect(page.getByRole("status").filter({ hasText: "2 kept here" })).toBeVisible();
+    await expect(page.getByRole("button", { name: "WH to BK, reads 8.4" })).toBeVisible();
+    await serve();
+    await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible({ timeout: 20_000 });
+    const other = await (await browser.newContext()).newPage();
+    await other.goto(page.url());
+    await expect(other.getByRole("button", { name: /BK to RD, reads 17.5/ })).toBeVisible();
+    await context.close();
+  });
+
+  test("a tab killed meanwhile sends what it kept when the job is opened again", async ({ browser }) => {
+    const context = await browser.newContext({ baseURL: `http://127.0.0.1:${port}` });
+    const page = await context.newPage();
+    await startMotor(page, "WH BK RD");
+    await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+    const address = page.url();
+    server?.kill("SIGKILL");
+    await enter(page, "WH RD 25.8");
+    await page.close();
+    await serve();
+    const again = await context.newPage();
+    await again.goto(address);
+    await expect(again.getByRole("button", { name: /WH to RD, reads 25.8/ })).toBeVisible();
+    await expect(again.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+    const facts = await again.request.get(`/api/v1/jobs/${address.split("/")[4]}/facts`);
+    expect(await facts.text()).toContain("25.8");
+    await context.close();
+  });
+});

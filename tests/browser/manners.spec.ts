@@ -1,0 +1,103 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, type Page, test } from "@playwright/test";
+
+const DEMO = /fan coil/;
+
+/** The main views of a job, from the demo data. */
+async function openDemo(page: Page, stage: "probe" | "land" | "record"): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("link", { name: DEMO }).click();
+  await page.waitForURL(/\/probe$/);
+  if (stage !== "probe") await page.goto(page.url().replace(/probe$/, stage));
+  await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
+}
+
+test("no page asks anything of anyone but the server itself, nor breaks its own policy", async ({
+  page,
+  baseURL,
+}) => {
+  const strangers: string[] = [];
+  const complaints: string[] = [];
+  page.on("request", (request) => {
+    const url = new URL(request.url());
+    if (url.origin !== baseURL && !["data:", "blob:"].includes(url.protocol)) strangers.push(request.url());
+  });
+  page.on("console", (message) => {
+    if (message.type() === "error") complaints.push(message.text());
+  });
+  page.on("pageerror", (error) => complaints.push(error.message));
+  for (const stage of ["probe", "land", "record"] as const) {
+    await openDemo(page, stage);
+    await page.waitForLoadState("networkidle");
+  }
+  await page.getByRole("button", { name: /Day scheme/ }).click();
+  expect(strangers).toEqual([]);
+  expect(complaints).toEqual([]);
+});
+
+test("the content-security-policy is strict and its nonce fresh", async ({ request }) => {
+  const policies = await Promise.all(
+    [1, 2].map(async () => (await request.get("/")).headers()["content-security-policy"] ?? ""),
+  );
+  for (const policy of policies) {
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(policy).not.toMatch(/script-src[^;]*unsafe/);
+  }
+  expect(policies[0]).not.toBe(policies[1]);
+});
+
+test("the first page brings at most 250 kB of compressed JavaScript", async ({ page }) => {
+  const client = await page.context().newCDPSession(page);
+  await client.send("Network.enable");
+  const scripts = new Set<string>();
+  let bytes = 0;
+  client.on("Network.responseReceived", ({ requestId, type }) => {
+    if (type === "Script") scripts.add(requestId);
+  });
+  client.on("Network.loadingFinished", ({ requestId, encodedDataLength }) => {
+    if (scripts.has(requestId)) bytes += encodedDataLength;
+  });
+  await page.goto("/", { waitUntil: "networkidle" });
+  expect(bytes).toBeGreaterThan(10_000);
+  expect(bytes).toBeLessThan(250_000);
+});
+
+for (const [size, viewport] of [
+  ["1280 × 800", { width: 1280, height: 800 }],
+  ["390 × 844", { width: 390, height: 844 }],
+] as const) {
+  for (const scheme of ["Day", "Attic"] as const) {
+    test(`axe finds nothing, and nothing runs off the page, at ${size} in ${scheme}`, async ({ page }) => {
+      await page.setViewportSize(viewport);
+      await page.goto("/");
+      if (scheme === "Attic") await page.getByRole("button", { name: /Day scheme/ }).click();
+      const check = async () => {
+        const { violations } = await new AxeBuilder({ page })
+          .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
+          .analyze();
+        expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(" ")}`)).toEqual([]);
+        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+        expect(overflow).toBeLessThanOrEqual(0);
+      };
+      await check();
+      for (const stage of ["probe", "land", "record"] as const) {
+        await openDemo(page, stage);
+        await check();
+      }
+    });
+  }
+}
+
+test("the chosen scheme stays after a reload", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: /Day scheme/ }).click();
+  await page.reload();
+  await expect(page.getByRole("button", { name: /Attic scheme/ })).toBeVisible();
+});
+
+test("a page that is not there says so", async ({ page }) => {
+  const response = await page.goto("/jobs/nonsense/probe");
+  expect(response?.status()).toBe(404);
+  await expect(page.getByText("There is no such page.")).toBeVisible();
+});

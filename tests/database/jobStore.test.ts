@@ -1,0 +1,129 @@
+import { randomUUID } from "node:crypto";
+import { sql } from "drizzle-orm";
+import { v7 as uuid } from "uuid";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Fact, FactBody } from "@/core";
+import { deriveJob } from "@/core";
+import { FIRST_SHOP, jobStore } from "@/server/jobStore";
+import { migrateDatabase } from "@/server/migrate";
+import { seedDemo } from "@/server/seedDemo";
+import { makeTestDatabase, type TestDatabase } from "./testDatabase";
+
+let test: TestDatabase;
+
+beforeAll(async () => {
+  test = await makeTestDatabase();
+});
+
+afterAll(async () => {
+  await test.drop();
+});
+
+function made(body: FactBody, at = new Date().toISOString()): Fact {
+  return { id: uuid(), at, by: "Ilo Brandt", body };
+}
+
+const reading = (ohms: number): FactBody => ({
+  kind: "pair-reading",
+  between: ["a", "b"],
+  typed: String(ohms),
+  ohms,
+});
+
+describe("facts in PostgreSQL", () => {
+  it("come back as they were written, typed digits and all", async () => {
+    const store = jobStore(test.db);
+    const job = uuid();
+    const written = [
+      made({ kind: "title", title: "Smokery fan ‘draught’ Ω" }),
+      made({ ...reading(4.7), typed: "4.70" } as FactBody),
+    ];
+    await store.addFacts(job, written);
+    expect((await store.factsOf(job)).facts).toEqual(written);
+  });
+
+  it("written twice are there once: uploads are idempotent by id", async () => {
+    const store = jobStore(test.db);
+    const job = uuid();
+    const fact = made(reading(12));
+    await store.addFacts(job, [fact]);
+    await store.addFacts(job, [fact, made(reading(13))]);
+    await store.addFacts(job, [fact]);
+    expect((await store.factsOf(job)).facts).toHaveLength(2);
+  });
+
+  it("written by ten at once all arrive, each once", async () => {
+    const store = jobStore(test.db);
+    const job = uuid();
+    const all = Array.from({ length: 10 }, (_, i) => made(reading(i + 1)));
+    await Promise.all(all.flatMap((fact) => [store.addFacts(job, [fact]), store.addFacts(job, all)]));
+    expect((await store.factsOf(job)).facts).toHaveLength(10);
+  });
+
+  it("can be followed by their order of arrival", async () => {
+    const store = jobStore(test.db);
+    const job = uuid();
+    await store.addFacts(job, [made(reading(1)), made(reading(2))]);
+    const first = await store.factsOf(job);
+    const late = made(reading(3), "2026-01-01T00:00:00.000Z");
+    await store.addFacts(job, [late]);
+    const next = await store.factsOf(job, first.arrival);
+    expect(next.facts.map((f) => f.id)).toEqual([late.id]);
+    expect((await store.factsOf(job, next.arrival)).facts).toEqual([]);
+  });
+
+  it("are never changed or deleted, not even by hand", async () => {
+    const store = jobStore(test.db);
+    const job = uuid();
+    await store.addFacts(job, [made(reading(5))]);
+    await expect(test.db.execute(sql`update facts set by = 'x' where job_id = ${job}`)).rejects.toThrow();
+    await expect(test.db.execute(sql`delete from facts where job_id = ${job}`)).rejects.toThrow();
+    expect((await store.factsOf(job)).facts).toHaveLength(1);
+  });
+
+  it("of another shop are not to be seen, even under the same ids", async () => {
+    const job = uuid();
+    const fact = made(reading(7));
+    await jobStore(test.db, FIRST_SHOP).addFacts(job, [fact]);
+    const stranger = jobStore(test.db, randomUUID());
+    expect((await stranger.factsOf(job)).facts).toEqual([]);
+    expect(await stranger.latest("own", 50)).toEqual([]);
+    await stranger.addFacts(job, [{ ...fact, by: "somebody else" }]);
+    expect((await jobStore(test.db).factsOf(job)).facts[0]?.by).toBe("Ilo Brandt");
+  });
+
+  it("a job with no facts is empty, not an error", async () => {
+    expect(await jobStore(test.db).factsOf(uuid())).toEqual({ facts: [], arrival: 0 });
+  });
+});
+
+describe("jobs in a list", () => {
+  it("stand with the latest fact first", async () => {
+    const store = jobStore(test.db);
+    const [old, young] = [uuid(), uuid()];
+    await store.addFacts(young, [made(reading(1), "2026-05-01T08:00:00.000Z")]);
+    await store.addFacts(old, [made(reading(1), "2026-04-01T08:00:00.000Z")]);
+    const ids = (await store.latest("own", 100)).map((job) => job.id);
+    expect(ids.indexOf(young)).toBeLessThan(ids.indexOf(old));
+    await store.addFacts(old, [made(reading(2), "2026-06-01T08:00:00.000Z")]);
+    const again = (await store.latest("own", 100)).map((job) => job.id);
+    expect(again.indexOf(old)).toBeLessThan(again.indexOf(young));
+  });
+
+  it("the demo jobs are put in once, apart from the shop's own, and each holds together", async () => {
+    await seedDemo(test.db);
+    await seedDemo(test.db);
+    const demo = await jobStore(test.db).latest("demo", 50);
+    expect(demo.map((job) => job.demo)).toEqual(["1", "2", "4", "7"]);
+    for (const job of demo) expect(deriveJob(job.facts).leads.length).toBeGreaterThan(2);
+    const own = await jobStore(test.db).latest("own", 100);
+    expect(own.filter((job) => job.demo !== null)).toEqual([]);
+  });
+});
+
+describe("migrations", () => {
+  it("run again, and by several at once, without harm", async () => {
+    await Promise.all([migrateDatabase(test.db), migrateDatabase(test.db), migrateDatabase(test.db)]);
+    expect(await jobStore(test.db).factsOf(uuid())).toEqual({ facts: [], arrival: 0 });
+  });
+});
