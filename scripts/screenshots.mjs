@@ -80,7 +80,8 @@ async function pictures() {
     await page.addInitScript((mode) => localStorage.setItem("mui-mode", mode), scheme);
     await page.goto("/");
     await go(page);
-    await page.waitForLoadState("networkidle");
+    await page.evaluate(() => document.fonts.ready);
+    await page.waitForTimeout(400);
     await page.screenshot({ path: join(FOLDER, `${name}.png`) });
     say(`docs/screenshots/${name}.png`);
     await context.close();

@@ -36,7 +36,7 @@ export function layoutLabel(content: LabelContent): LabelLayout {
   const columns = rows.length > 7 ? 2 : 1;
   const perColumn = Math.max(1, Math.ceil(rows.length / columns));
   const pitch = Math.min(5, (LAST_ROW - FIRST_ROW) / perColumn);
-  const size = Math.min(3.1, pitch * 0.78) * (columns === 2 ? 0.82 : 1);
+  const size = Math.min(2.9, pitch * 0.78) * (columns === 2 ? 0.82 : 1);
   const columnWidth = (LABEL_MM.width - 2 * MARGIN) / columns;
   const whole = LABEL_MM.width - 2 * MARGIN;
   const supply = [content.supply, content.capacitor].filter(Boolean).join(" · ");
@@ -45,7 +45,7 @@ export function layoutLabel(content: LabelContent): LabelLayout {
     line(MARGIN, 13, 3, false, [content.date, content.who].filter(Boolean).join(" · "), whole),
     line(MARGIN, 17, 3, true, supply, whole),
   ];
-  const [roleX, toX] = columns === 1 ? [19, 52] : [13, 25];
+  const [roleX, toX] = columns === 1 ? [17, 48] : [12, 23];
   rows.forEach((row, i) => {
     const x = MARGIN + Math.floor(i / perColumn) * columnWidth;
     const y = FIRST_ROW + 2.2 + (i % perColumn) * pitch;
@@ -60,8 +60,8 @@ export function layoutLabel(content: LabelContent): LabelLayout {
 const CAUTION = "Unused leads are live when running. Plate, maker’s drawing and local code come first.";
 
 /** Mean width of a letter of the label's face, as a share of its size; bold is a little wider. */
-const LETTER_WIDTH = 0.52;
-const BOLD_LETTER_WIDTH = 0.56;
+const LETTER_WIDTH = 0.47;
+const BOLD_LETTER_WIDTH = 0.52;
 
 /** A line of type that keeps to its room: what does not fit ends in an ellipsis. */
 function line(x: number, y: number, sizeMm: number, bold: boolean, text: string, roomMm: number): LabelText {

@@ -48,7 +48,10 @@ export function Loom() {
             >
               {wire.name}
             </Box>
-            <LoomWire lead={wire.lead} settled={wire.settled} joins={wire.joins} />
+            <Box component="span" sx={{ display: "flex", alignItems: "center" }}>
+              {wire.joins ? <Tie /> : null}
+              <LoomWire lead={wire.lead} settled={wire.settled} />
+            </Box>
             <Box
               component="span"
               sx={{
@@ -81,11 +84,27 @@ export function Loom() {
   );
 }
 
+/** A bonded wire is tied to the one above it. */
+function Tie() {
+  return (
+    <Box
+      component="span"
+      sx={{
+        position: "absolute",
+        left: { xs: 82, md: 150 },
+        top: "-50%",
+        height: "100%",
+        width: 3,
+        bgcolor: "text.primary",
+      }}
+    />
+  );
+}
+
 /**
- * The wire itself. Settled wires run straight through; an odd one, still unknown, waves and stops short. A bonded
- * wire is tied to the one above it.
+ * The wire itself. Settled wires run straight through; an odd one, still unknown, waves and stops short.
  */
-function LoomWire({ lead, settled, joins }: { lead: Lead; settled: boolean; joins: boolean }) {
+function LoomWire({ lead, settled }: { lead: Lead; settled: boolean }) {
   const path = settled ? "M0 13H400" : "M0 13H150C190 13 190 4 220 4S250 22 280 22S310 13 330 13";
   return (
     <svg
@@ -96,15 +115,6 @@ function LoomWire({ lead, settled, joins }: { lead: Lead; settled: boolean; join
       aria-hidden="true"
       overflow="visible"
     >
-      {joins ? (
-        <path
-          d="M40 -13V13"
-          stroke="currentColor"
-          strokeWidth="3"
-          vectorEffect="non-scaling-stroke"
-          fill="none"
-        />
-      ) : null}
       <path
         d={path}
         fill="none"
