@@ -2,7 +2,7 @@
  * npm start: from a bare checkout to the running application with demo data. See README.md.
  * `npm start -- --fresh` begins with an empty database. PORT, HOST and DATABASE_URL are honoured.
  */
-import { ensureDatabase, prepareDatabase } from "./lib/databases.mjs";
+import { ensureDatabase, prepareDatabase, query } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
 import { checkNode, ensureBuild, ensureData, ensurePackages, isBuilt } from "./lib/project.mjs";
@@ -63,6 +63,7 @@ async function database(postgres, fresh) {
       "--fresh would empty the database that DATABASE_URL names, which may not be ours alone; empty it by hand.",
     );
   }
+  await query(postgres.adminUrl, "select 1");
   return postgres.adminUrl;
 }
 
