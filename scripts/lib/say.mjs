@@ -8,6 +8,14 @@ export class Remedy extends Error {}
 
 /** Ends the command with the sentence of a Remedy, or with the whole of a fault of ours. */
 export function fail(error) {
-  process.stderr.write(error instanceof Remedy ? `${error.message}\n` : `${error?.stack ?? error}\n`);
+  process.stderr.write(`${sentence(error)}\n`);
   process.exit(1);
+}
+
+function sentence(error) {
+  if (error instanceof Remedy) return error.message;
+  if (error?.code === "EACCES" || error?.code === "EPERM") {
+    return `${error.path} belongs to another user; run as that user, or make a clone of your own, and try again.`;
+  }
+  return error?.stack ?? String(error);
 }
