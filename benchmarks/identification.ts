@@ -32,7 +32,9 @@ export function identification(): void {
       readings += follow([...motor.leads], meter, led);
     }
     const mean = (readings / ROUNDS).toFixed(1);
-    console.log(`  ${family}, ${leads} leads: full ${spread(full)}; led ${spread(led)}, ${mean} pair readings`);
+    console.log(
+      `  ${family}, ${leads} leads: full ${spread(full)}; led ${spread(led)}, ${mean} pair readings`,
+    );
   }
 }
 

@@ -24,7 +24,7 @@ export async function enter(page: Page, line: string): Promise<void> {
 export async function followProbes(page: Page, meter: (a: string, b: string) => OhmsShown): Promise<number> {
   for (let readings = 0; readings < 60; readings++) {
     const section = page.getByRole("region", { name: "Reading", exact: true });
-    const asked = await section.locator("[aria-live]").innerText();
+    const asked = (await section.locator("[aria-live]").allInnerTexts()).join(" ");
     if (!asked.startsWith("Touch")) return readings;
     const names = [...asked.matchAll(/\b([A-Z]{2}(?:\/[A-Z]{2})?)\b/g)].map((m) => m[1] ?? "");
     const shown = /shell/.test(asked) ? ({ open: true } as const) : meter(names[0] ?? "", names[1] ?? "");

@@ -2,7 +2,7 @@ import { familyById } from "../motor/families";
 import type { Variant } from "../motor/family";
 import type { Lead } from "../motor/lead";
 import type { Network } from "../motor/network";
-import type { Role } from "../motor/role";
+import { type Role, renumberGroups } from "../motor/role";
 import { logUniform, type Random, shuffled } from "./random";
 
 /** A motor of the virtual bench: its network, its leads in the order they hang out, and what each truly is. */
@@ -42,8 +42,7 @@ export function randomMotor(
   );
   const ids = slots.map((_, i) => String.fromCharCode(97 + i));
   const roles = new Map<string, Role>();
-  slots.forEach((junction, i) => {
-    const role = variant.nodes[junction]?.role;
+  renumberGroups(slots.map((junction) => variant.nodes[junction]?.role ?? null)).forEach((role, i) => {
     if (role) roles.set(ids[i] ?? "", role);
   });
   return {

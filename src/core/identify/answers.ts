@@ -1,4 +1,4 @@
-import { groupSeries, type Role, roleKey } from "../motor/role";
+import { type Role, renumberGroups, roleKey } from "../motor/role";
 import { type Hypothesis, logSum } from "./hypotheses";
 
 /** Hypotheses that give every lead the same role: one answer, however the sections inside lie. */
@@ -67,19 +67,6 @@ function completeRoles({ placement }: Hypothesis): { roles: (Role | null)[]; way
   let ways = factorial(open.length);
   for (const count of kinds.values()) ways /= factorial(count);
   return { roles: renumberGroups(roles), ways };
-}
-
-/** Groups carry numbers only to tell them apart: numbered in the order of the sheet's leads, equal answers are equal. */
-function renumberGroups(roles: readonly (Role | null)[]): (Role | null)[] {
-  const numbers = new Map<string, Map<number, number>>();
-  return roles.map((role) => {
-    if (role?.group === undefined) return role;
-    const series = numbers.get(groupSeries(role)) ?? new Map<number, number>();
-    numbers.set(groupSeries(role), series);
-    const group = series.get(role.group) ?? series.size + 1;
-    series.set(role.group, group);
-    return { ...role, group };
-  });
 }
 
 function factorial(n: number): number {

@@ -73,3 +73,16 @@ function isOpen(ohms: number | null): boolean {
 export function without(evidence: Evidence, pair: PairEvidence): Evidence {
   return { ...evidence, pairs: evidence.pairs.filter((other) => other !== pair) };
 }
+
+/** The group of each lead as far as ohms were read through it: leads with the same number hang together. */
+export function joinedGroups(evidence: Evidence): number[] {
+  const group = Array.from({ length: evidence.leadCount }, (_, i) => i);
+  for (const { a, b, ohms } of evidence.pairs) {
+    if (ohms === null) continue;
+    const [from, to] = [group[a], group[b]];
+    group.forEach((g, i) => {
+      if (g === from) group[i] = to ?? g;
+    });
+  }
+  return group;
+}

@@ -76,6 +76,13 @@ interface Draft {
   readonly logShare: number;
 }
 
+/** Builds this much rarer than their family's commonest, by lead count, are not looked at. */
+const RAREST_SHARE = 1e-4;
+/** Nor are broken ones of builds this much rarer: rare and broken at once is no explanation. */
+const RAREST_BROKEN_SHARE = 0.03;
+/** Motors with more leads are of separate groups, where an open pair shows as a lead without partner. */
+const MOST_LEADS_BROKEN = 9;
+
 interface Build {
   readonly family: Family;
   readonly variant: Variant;
@@ -94,8 +101,15 @@ function candidateBuilds(evidence: Evidence, about: About): Build[] {
     );
     const total = all.reduce((sum, variant) => sum + variant.weight, 0);
     const prior = family.commonness * family.likelihoodOfAbout(about);
-    for (const variant of anyOpen ? sound.flatMap((v) => [v, ...brokenOf(v)]) : sound) {
+    const heaviest = all.reduce((most, variant) => Math.max(most, variant.weight), 0);
+    for (const variant of sound) {
+      if (variant.weight < heaviest * RAREST_SHARE) continue;
       builds.push({ family, variant, logPrior: Math.log((prior * variant.weight) / total) });
+      if (!anyOpen || evidence.leadCount > MOST_LEADS_BROKEN) continue;
+      if (variant.unusual || variant.weight < heaviest * RAREST_BROKEN_SHARE) continue;
+      for (const broken of brokenOf(variant)) {
+        builds.push({ family, variant: broken, logPrior: Math.log((prior * broken.weight) / total) });
+      }
     }
   }
   return builds.sort((a, b) => b.logPrior - a.logPrior);

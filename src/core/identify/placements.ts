@@ -1,4 +1,4 @@
-import type { Evidence, PairEvidence } from "./evidence";
+import { type Evidence, joinedGroups, type PairEvidence } from "./evidence";
 import { APART, type Template } from "./template";
 
 /** Leads set on the junctions of a template. */
@@ -26,12 +26,15 @@ export const PRUNE_SIGMAS = 7;
  */
 export function placements(template: Template, evidence: Evidence, limit: number): Placement[] {
   const { nodes } = template.variant;
-  const { order, between, slackOhms } = readingOrder(evidence);
+  const { order, between, slackOhms, largestGroup, anyOpen } = readingOrder(evidence);
+  if (largestGroup > template.largestGroup || (anyOpen && template.largestGroup === template.leads))
+    return [];
   const nodeOf: (number | null)[] = Array(evidence.leadCount).fill(null);
   const free = nodes.map((node) => node.leads);
   let freeLeads = evidence.leadCount;
-  const seenMask: number[] = [];
-  const seenPair: number[] = [];
+  const seenMask: number[] = Array(between.length).fill(0);
+  const seenPair: number[] = Array(between.length).fill(0);
+  let seen = 0;
   const found: Placement[] = [];
 
   const place = (depth: number, share: number): void => {
@@ -45,7 +48,7 @@ export function placements(template: Template, evidence: Evidence, limit: number
       const room = free[node] ?? 0;
       if (room === 0 || template.before[node]?.some((block) => untouched(block))) continue;
       const alike = roomAlike(node);
-      const mark = seenMask.length;
+      const mark = seen;
       nodeOf[step.lead] = node;
       if (step.pairs.every(fits)) {
         free[node] = room - 1;
@@ -55,8 +58,7 @@ export function placements(template: Template, evidence: Evidence, limit: number
         free[node] = room;
       }
       nodeOf[step.lead] = null;
-      seenMask.length = mark;
-      seenPair.length = mark;
+      seen = mark;
     }
   };
 
@@ -84,15 +86,16 @@ export function placements(template: Template, evidence: Evidence, limit: number
     if (mask === APART) return false;
     if (mask === 0) return ohms <= PRUNE_SIGMAS * sigmaOhms;
     if (!nests(mask, pair, ohms)) return false;
-    seenMask.push(mask);
-    seenPair.push(pair);
+    seenMask[seen] = mask;
+    seenPair[seen] = pair;
+    seen += 1;
     return true;
   };
 
   /** Whether the reading along a path sits with those along parts of it, wholes around it, and neighbours. */
   const nests = (mask: number, pair: number, ohms: number): boolean => {
     const slack = slackOhms[pair] as Float64Array;
-    for (let k = 0; k < seenMask.length; k++) {
+    for (let k = 0; k < seen; k++) {
       const otherMask = seenMask[k] as number;
       const common = mask & otherMask;
       const isPart = common === mask;
@@ -103,7 +106,7 @@ export function placements(template: Template, evidence: Evidence, limit: number
       const limit = slack[other] as number;
       if ((isPart && difference > limit) || (isWhole && -difference > limit)) return false;
       const third = seenMask.indexOf(mask ^ otherMask);
-      if (third < 0) continue;
+      if (third < 0 || third >= seen) continue;
       const expected = common === 0 ? ohms + (between[other]?.ohms ?? 0) : Math.abs(difference);
       const { ohms: read, sigmaOhms } = between[seenPair[third] as number] as PairEvidence;
       if (Math.abs(expected - (read ?? 0)) > limit + PRUNE_SIGMAS * sigmaOhms) return false;
@@ -121,6 +124,9 @@ interface ReadingOrder {
   readonly between: readonly PairEvidence[];
   /** How far two readings of one quantity may differ before a rule counts as broken, ohms. */
   readonly slackOhms: readonly Float64Array[];
+  /** Leads of the largest group that ohms were read through, and whether any pair was open. */
+  readonly largestGroup: number;
+  readonly anyOpen: boolean;
 }
 
 const knownOrders = new WeakMap<Evidence, ReadingOrder>();
@@ -132,7 +138,10 @@ function readingOrder(evidence: Evidence): ReadingOrder {
   const slackOhms = between.map((p) =>
     Float64Array.from(between, (q) => PRUNE_SIGMAS * Math.hypot(p.sigmaOhms, q.sigmaOhms)),
   );
-  const made = { order: probeOrder(evidence), between, slackOhms };
+  const group = joinedGroups(evidence);
+  const largestGroup = Math.max(...group.map((g) => group.filter((other) => other === g).length));
+  const anyOpen = between.some((pair) => pair.ohms === null);
+  const made = { order: probeOrder(evidence), between, slackOhms, largestGroup, anyOpen };
   knownOrders.set(evidence, made);
   return made;
 }

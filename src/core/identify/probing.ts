@@ -1,6 +1,6 @@
 import type { LeadName } from "../motor/lead";
 import type { Answer } from "./answers";
-import type { Evidence } from "./evidence";
+import { type Evidence, joinedGroups } from "./evidence";
 import type { NextProbe } from "./identification";
 import { type PairValue, pairValues } from "./nextPair";
 import { capitalised } from "./reasoning";
@@ -40,18 +40,6 @@ export function shellTestDue(
       ? `Before anything else: ${name} to bare metal of the shell must read open.`
       : `${capitalised(name)} belongs to a group of its own: one lead of it to the shell must read open.`;
   return { kind: "frame", lead: id, because };
-}
-
-function joinedGroups(evidence: Evidence): number[] {
-  const group = Array.from({ length: evidence.leadCount }, (_, i) => i);
-  for (const { a, b, ohms } of evidence.pairs) {
-    if (ohms === null) continue;
-    const [from, to] = [group[a], group[b]];
-    group.forEach((g, i) => {
-      if (g === from) group[i] = to ?? g;
-    });
-  }
-  return group;
 }
 
 /** The pair to read next among answers that are not decided, or null where no reading would tell them apart. */

@@ -9,6 +9,9 @@ export interface Template {
    * In a forest the path is unique, so the expected reading is the sum of the masked sections.
    */
   readonly path: readonly (readonly number[])[];
+  /** Leads of the largest connected group, and of all. */
+  readonly largestGroup: number;
+  readonly leads: number;
   /** For each node, the blocks that must be in use before it may be: see {@link Variant.symmetries}. */
   readonly before: readonly (readonly (readonly number[])[])[];
   /** For each node, its mirror images in the other blocks of its symmetry sets. */
@@ -54,7 +57,11 @@ function build(variant: Variant): Template {
       });
     });
   }
-  return { variant, path, before, mirrors };
+  const sizes = group.map((g) =>
+    variant.nodes.reduce((sum, node, n) => sum + (group[n] === g ? node.leads : 0), 0),
+  );
+  const leads = variant.nodes.reduce((sum, node) => sum + node.leads, 0);
+  return { variant, path, largestGroup: Math.max(...sizes), leads, before, mirrors };
 }
 
 function masksFrom(start: number, variant: Variant, group: readonly number[]): number[] {

@@ -31,7 +31,7 @@ export function roleKey(role: Role): string {
 }
 
 /** Roles whose groups are numbered together: a delta's corner carries the number of its phase leads. */
-export function groupSeries(role: Role): RoleName {
+function groupSeries(role: Role): RoleName {
   return role.role === "corner" ? "phase" : role.role;
 }
 
@@ -39,4 +39,17 @@ export function groupSeries(role: Role): RoleName {
 export function placeAlongWinding(role: Role): number {
   const base: Partial<Record<RoleName, number>> = { speed: 10, end: 100, start: 150, "start-end": 200 };
   return (base[role.role] ?? 0) + (role.rank ?? 0) + 20 * (role.group ?? 0);
+}
+
+/** Groups carry numbers only to tell them apart: numbered in the order of the sheet's leads, equal answers are equal. */
+export function renumberGroups(roles: readonly (Role | null)[]): (Role | null)[] {
+  const numbers = new Map<string, Map<number, number>>();
+  return roles.map((role) => {
+    if (role?.group === undefined) return role;
+    const series = numbers.get(groupSeries(role)) ?? new Map<number, number>();
+    numbers.set(groupSeries(role), series);
+    const group = series.get(role.group) ?? series.size + 1;
+    series.set(role.group, group);
+    return { ...role, group };
+  });
 }

@@ -1,0 +1,11 @@
+import type { About } from "../family";
+
+/** What is told, for any three-phase motor: a plate that says single-phase rules nothing out, but nearly. */
+export function threePhaseAsTold(about: About): number {
+  if (about.phase === 3) return 60;
+  if (about.phase === 1) return 0.002;
+  return about.capacitor !== undefined && about.capacitor !== "none" ? 0.01 : 1;
+}
+
+/** The one change that reverses any three-phase motor. */
+export const SWAP_TWO_LINES = "swapping any two lines";
