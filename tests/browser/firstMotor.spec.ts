@@ -67,13 +67,13 @@ test("a motor with a duplicate lead and three speeds goes from nothing to a prin
 test("a wrong entry is corrected by a new reading; the old one stays, struck through", async ({ page }) => {
   await startMotor(page, "WH BK RD");
   await enter(page, "WH BK 10.0");
-  await enter(page, "BK RD 21.0");
-  await enter(page, "WH RD 3.1");
+  await enter(page, "BK RD 14.0");
+  await enter(page, "WH RD 2.4");
   await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Look again");
   await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Read this pair again");
-  await enter(page, "WH RD 31.0");
+  await enter(page, "WH RD 24.0");
   await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Settled");
-  await expect(page.locator("s", { hasText: "3.1" })).toBeVisible();
+  await expect(page.locator("s", { hasText: "2.4" })).toBeVisible();
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Look again");
   await page.getByRole("button", { name: "Redo" }).click();

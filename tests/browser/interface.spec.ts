@@ -5,8 +5,8 @@ const sheet = {
   leads: [{ id: "a", colour: "white" }, { id: "b" }, { id: "c" }],
   readings: [
     { between: ["a", "b"], ohms: 8.2 },
-    { between: ["b", "c"], ohms: 19.9 },
-    { between: ["a", "c"], ohms: 28 },
+    { between: ["b", "c"], ohms: 13.9 },
+    { between: ["a", "c"], ohms: 22 },
   ],
 };
 

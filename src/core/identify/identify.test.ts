@@ -42,10 +42,38 @@ function rolesOf(id: Identification): Record<string, string> {
 
 describe("what a technician reasons from a table", () => {
   it("three leads: the highest pair is the two ends, the lead left over is the joint, the higher half is start", () => {
-    const id = answer(table("a b 8.2\nb c 19.9\na c 28.0"));
+    const id = answer(table("a b 8.2\nb c 13.9\na c 22.0"));
     expect(id.status).toBe("settled");
     expect(id.family).toBe("two-winding");
     expect(rolesOf(id)).toEqual({ a: "run-end", b: "speed 1", c: "start-end" });
+  });
+
+  it("a start winding twice the main could be a two-speed motor without one: tied until the capacitor is told", () => {
+    const rows = "a b 8.2\nb c 19.9\na c 28.0";
+    const alone = answer(table(rows));
+    expect(alone.status).toBe("tied");
+    expect(alone.settleBy.join(" ")).toContain("capacitor");
+    expect(alone.alternatives.map((a) => a.family)).toContain("one-winding");
+    const told = answer(table(rows, { about: { capacitor: "run" } }));
+    expect(told.status).toBe("settled");
+    expect(rolesOf(told)).toEqual({ a: "run-end", b: "speed 1", c: "start-end" });
+  });
+
+  it("four leads in two pairs, open between them, are main and start winding apart: the higher is the start", () => {
+    const id = answer(table("a b 3.1\na c OL\na d OL\nb c OL\nb d OL\nc d 8.6"));
+    expect(id.family).toBe("split-windings");
+    expect(rolesOf(id)).toEqual({ a: "main", b: "main", c: "start", d: "start" });
+  });
+
+  it("three equal readings between three leads are a three-phase motor, wye or delta alike", () => {
+    const id = answer(table("a b 14.2\nb c 14.3\na c 14.2"));
+    expect(id.family).toBe("three-phase-3");
+  });
+
+  it("six leads in three equal pairs are three-phase; two equal and one higher, dual voltage", () => {
+    const pairs = (last: number) => `a b 6.2\nc d 6.2\ne f ${last}\na c OL\na e OL\nc e OL`;
+    expect(answer(table(pairs(6.3))).family).toBe("three-phase-6");
+    expect(answer(table(pairs(19))).family).toBe("dual-voltage-single-phase");
   });
 
   it("zero ohms between two leads: they are one conductor inside", () => {
@@ -89,6 +117,7 @@ describe("what a technician reasons from a table", () => {
   it("takes the probes' zero and the cable off every reading", () => {
     const id = answer(
       table("a b 9.6\nb c 21.3\na c 29.4", {
+        about: { capacitor: "run" },
         meter: { ...METER, probeOhms: 0.4 },
         cable: { ohmsEachWay: 0.5 },
       }),
@@ -98,7 +127,7 @@ describe("what a technician reasons from a table", () => {
 });
 
 describe("safety and contradiction", () => {
-  const good = "a b 8.2\nb c 19.9\na c 28.0";
+  const good = "a b 8.2\nb c 13.9\na c 22.0";
 
   it.each([
     [180, "grounded-winding"],

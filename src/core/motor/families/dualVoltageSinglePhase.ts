@@ -4,7 +4,7 @@ import { assemble, type Group, pair } from "./groups";
 import { ALIKE, MAIN_OHMS } from "./ratios";
 
 /** Start winding to one main half: thinner wire, wound for the voltage of one half. */
-const START_TO_HALF = softBox(1.15, 8, 0.06, 0.3);
+const START_TO_HALF = softBox(1.2, 8, 0.05, 0.3);
 
 const half = (group: number) =>
   pair({ role: "half", group }, "half", group === 1 ? MAIN_OHMS : ALIKE, "half");

@@ -12,7 +12,7 @@ const SECTION_TO_SECTION = softBox(0.4, 2.5, 0.3);
 export const oneWinding: Family = {
   id: "one-winding",
   title: "one winding, no start winding brought out",
-  commonness: 0.005,
+  commonness: 0.02,
   variants: (leadCount, about) => (leadCount <= 6 ? [chain(leadCount - 1, about.speeds)] : []),
   likelihoodOfAbout: (about) =>
     (about.phase === 3 ? UNLIKELY_AS_TOLD : 1) *

@@ -4,7 +4,7 @@ import { assemble, type Group, pair } from "./groups";
 import { MAIN_OHMS, SWITCHED_START_TO_MAIN } from "./ratios";
 
 /** The slow main to the fast one: more poles, more turns of thinner wire. */
-const LOW_TO_HIGH = softBox(1.1, 4, 0.06, 0.3);
+const LOW_TO_HIGH = softBox(1.25, 4, 0.06, 0.3);
 
 const start = pair({ role: "start" }, "start", SWITCHED_START_TO_MAIN);
 

@@ -5,7 +5,7 @@ import { ALIKE, SMALL_MOTOR_OHMS } from "./ratios";
 export const twoWindingReversible: Family = {
   id: "two-winding-reversible",
   title: "two like windings from one joint, reversible",
-  commonness: 0.8,
+  commonness: 1,
   variants: (leadCount) =>
     leadCount === 3
       ? [
