@@ -1,5 +1,5 @@
-import { CholeskyDecomposition, Matrix } from "ml-matrix";
 import { boxPenaltyNats, boxSlope, type SoftBox } from "../motor/softBox";
+import { choleskyFactor, choleskyLogDeterminant, choleskySolve } from "./cholesky";
 
 /** One reading of a fit: the sections its path runs through and what the meter gave. */
 export interface FitRow {
@@ -110,7 +110,8 @@ function startingPoint(sections: readonly FitSection[], rows: readonly FitRow[])
       for (const j of row.sections) addTo(normal[i], j, weight);
     }
   }
-  const pulled = solveSymmetric(normal, right) ?? prior;
+  const factor = choleskyFactor(normal);
+  const pulled = factor ? choleskySolve(factor, right) : prior;
   return prior.map((ohms, s) => Math.log(Math.max(pulled[s] ?? ohms, 0.02 * ohms)));
 }
 
@@ -165,19 +166,13 @@ function addTo(row: number[] | undefined, index: number, value: number): void {
   if (row) row[index] = (row[index] ?? 0) + value;
 }
 
-/** The solution of a symmetric positive definite system, or null where rounding leaves it indefinite. */
-function solveSymmetric(matrix: number[][], right: readonly number[]): number[] | null {
-  const cholesky = new CholeskyDecomposition(new Matrix(matrix));
-  return cholesky.isPositiveDefinite() ? cholesky.solve(Matrix.columnVector([...right])).to1DArray() : null;
-}
-
 function dampedStep(hessian: number[][], gradient: readonly number[], damping: number): number[] {
   for (let grow = damping; grow < 1e12; grow *= 100) {
     const damped = hessian.map((row, i) =>
       row.map((value, j) => (i === j ? value * (1 + grow) + 1e-12 : value)),
     );
-    const step = solveSymmetric(damped, gradient);
-    if (step) return step;
+    const factor = choleskyFactor(damped);
+    if (factor) return choleskySolve(factor, gradient);
   }
   return gradient.map(() => 0);
 }
@@ -198,12 +193,15 @@ function summary(x: readonly number[], sections: readonly FitSection[], rows: re
   });
   if (k === 0) return { logEvidence, ohms, logCovariance: [], residualSigmas };
   const { hessian } = slopes(x, sections, rows);
-  const cholesky = new CholeskyDecomposition(new Matrix(hessian));
-  const lower = cholesky.lowerTriangularMatrix;
-  let logDeterminant = 0;
-  for (let i = 0; i < k; i++) logDeterminant += 2 * Math.log(lower.get(i, i));
-  logEvidence += 0.5 * (k * Math.log(2 * Math.PI) - logDeterminant);
-  const logCovariance = cholesky.solve(Matrix.eye(k)).to2DArray();
+  const factor = choleskyFactor(hessian);
+  if (!factor) throw new RangeError("a Hessian with priors on its diagonal is not positive definite");
+  logEvidence += 0.5 * (k * Math.log(2 * Math.PI) - choleskyLogDeterminant(factor));
+  const logCovariance = x.map((_, column) =>
+    choleskySolve(
+      factor,
+      x.map((_, i) => (i === column ? 1 : 0)),
+    ),
+  );
   return { logEvidence, ohms, logCovariance, residualSigmas };
 }
 

@@ -32,12 +32,33 @@ const HOPELESS_NATS = 14;
 /** Hypotheses this much less likely than the best are dropped, in nats: all of them together are nothing. */
 const NEGLIGIBLE_NATS = 25;
 
-/** Every explanation of the readings that the catalogue offers, ranked by posterior weight. */
+/**
+ * Every explanation of the readings that the catalogue offers, ranked by posterior weight. While there are too few
+ * readings to settle anything, the commonest builds alone stand for all, unless none of them fits.
+ */
 export function hypotheses(evidence: Evidence, about: About): Hypotheses {
+  const builds = candidateBuilds(evidence, about);
+  if (evidence.pairs.length >= evidence.leadCount - 1) return weigh(builds, evidence);
+  const common = weigh(commonest(builds), evidence);
+  return common.all.length > 0 ? { ...common, truncated: true } : weigh(builds, evidence);
+}
+
+/** The builds, likeliest first, that together hold most of the prior probability. */
+function commonest(builds: readonly Build[]): Build[] {
+  const total = logSum(builds.map((build) => build.logPrior));
+  let mass = 0;
+  return builds.filter((build) => {
+    const wanted = mass < COMMON_MASS;
+    mass += Math.exp(build.logPrior - total);
+    return wanted;
+  });
+}
+
+function weigh(builds: readonly Build[], evidence: Evidence): Hypotheses {
   const cache = new Map<string, { rough: RoughFit; fit: Fit | null }>();
   const drafts: Draft[] = [];
   let room = MOST_PLACEMENTS;
-  for (const { family, variant, logPrior } of candidateBuilds(evidence, about)) {
+  for (const { family, variant, logPrior } of builds) {
     if (room <= 0) break;
     const found = placements(templateOf(variant), evidence, room);
     room -= found.length;
@@ -75,6 +96,9 @@ interface Draft {
   readonly known: { readonly rough: RoughFit; fit: Fit | null };
   readonly logShare: number;
 }
+
+/** Prior probability of the builds that are looked at while readings are few. */
+const COMMON_MASS = 0.96;
 
 /** Builds this much rarer than their family's commonest, by lead count, are not looked at. */
 const RAREST_SHARE = 1e-4;

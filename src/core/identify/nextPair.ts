@@ -14,7 +14,7 @@ export interface PairValue {
 }
 
 /** Hypotheses looked at for the next probe: the likeliest, so many that the rest cannot matter. */
-const MOST_HYPOTHESES = 160;
+const MOST_HYPOTHESES = 100;
 /** Pairs within this share of the best are as good as the best: then the one that keeps a clip in place is taken. */
 const AS_GOOD = 0.93;
 
@@ -129,7 +129,7 @@ function expectedBins(hypothesis: Hypothesis, mask: number, meter: Meter): Bins 
   const relative = ohms > 0 ? Math.min(sigmaOhms / ohms, 1.5) : 0;
   const low = errorScale(ohms * Math.exp(-2 * relative), meter);
   const high = errorScale(ohms * Math.exp(2 * relative), meter);
-  const points = clamp(Math.ceil((high - low) / 2), 1, 16);
+  const points = clamp(Math.ceil((high - low) / 2), 1, 12);
   const zs = Array.from({ length: points }, (_, k) => (points === 1 ? 0 : (k / (points - 1)) * 4 - 2));
   const shares = zs.map((z) => Math.exp(-0.5 * z * z));
   const sum = shares.reduce((total, share) => total + share, 0);
