@@ -1,23 +1,13 @@
 import type { Family } from "../family";
-import { assemble, pair } from "./groups";
-import { ALIKE, MAIN_OHMS } from "./ratios";
-import { SWAP_TWO_LINES, threePhaseAsTold } from "./threePhase";
+import { assemble } from "./groups";
+import { equalPairs, SWAP_TWO_LINES, threePhaseAsTold } from "./threePhase";
 
 /** Three equal pairs, joined outside. */
 export const threePhase6: Family = {
   id: "three-phase-6",
   title: "three-phase, three separate windings",
   commonness: 0.4,
-  variants: (leadCount) =>
-    leadCount === 6
-      ? [
-          assemble(
-            [1, 2, 3].map((group) =>
-              pair({ role: "phase", group }, "phase", group === 1 ? MAIN_OHMS : ALIKE, "phase"),
-            ),
-          ),
-        ]
-      : [],
+  variants: (leadCount) => (leadCount === 6 ? [assemble(equalPairs(3))] : []),
   likelihoodOfAbout: threePhaseAsTold,
   roleWords: (role) => `winding ${role.group}`,
   reverseBy: SWAP_TWO_LINES,

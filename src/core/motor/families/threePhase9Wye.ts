@@ -1,7 +1,7 @@
 import type { Family } from "../family";
-import { assemble, type Group, pair } from "./groups";
-import { ALIKE, MAIN_OHMS } from "./ratios";
-import { SWAP_TWO_LINES, threePhaseAsTold } from "./threePhase";
+import { assemble, type Group } from "./groups";
+import { ALIKE } from "./ratios";
+import { equalPairs, SWAP_TWO_LINES, threePhaseAsTold } from "./threePhase";
 
 /** The three inner halves, joined to a star point that is not brought out. */
 const star: Group = {
@@ -15,17 +15,7 @@ export const threePhase9Wye: Family = {
   id: "three-phase-9-wye",
   title: "three-phase, nine leads, wye",
   commonness: 0.6,
-  variants: (leadCount) =>
-    leadCount === 9
-      ? [
-          assemble([
-            ...[1, 2, 3].map((group) =>
-              pair({ role: "phase", group }, "phase", group === 1 ? MAIN_OHMS : ALIKE, "phase"),
-            ),
-            star,
-          ]),
-        ]
-      : [],
+  variants: (leadCount) => (leadCount === 9 ? [assemble([...equalPairs(3), star])] : []),
   likelihoodOfAbout: threePhaseAsTold,
   roleWords: (role) =>
     role.role === "star" ? "lead of the star (T7, T8 or T9)" : `outer winding ${role.group}`,

@@ -1,0 +1,53 @@
+import { describe, expect, it } from "vitest";
+import { joinedGroups, weighEvidence, without } from "./evidence";
+import { type ReadingSheetInput, readingSheet } from "./sheet";
+import { METER, table } from "./testSheets";
+
+const weigh = (sheet: ReadingSheetInput) => weighEvidence(readingSheet.parse(sheet));
+
+describe("weighing what the meter said", () => {
+  it("takes the probes' zero and both ways of the cable off", () => {
+    const [pair] = weigh(
+      table("a b 10.0", { meter: { ...METER, probeOhms: 0.3 }, cable: { ohmsEachWay: 0.6 } }),
+    ).pairs;
+    expect(pair?.ohms).toBeCloseTo(8.5, 9);
+  });
+
+  it("takes half the stated accuracy for a standard deviation", () => {
+    const [pair] = weigh(table("a b 100")).pairs;
+    expect(pair?.sigmaOhms).toBeCloseTo((1 + 0.2) / 2, 9);
+  });
+
+  it("averages repeats that agree", () => {
+    const [pair] = weigh(table("a b 10.0\nb a 10.2")).pairs;
+    expect(pair?.ohms).toBeCloseTo(10.1, 9);
+    expect(pair?.discarded).toEqual([]);
+  });
+
+  it("lets the latest stand where repeats do not agree, and keeps what was discarded", () => {
+    const [pair] = weigh(table("a b 10.0\na b OL\na b 31.0")).pairs;
+    expect(pair?.ohms).toBeCloseTo(31, 9);
+    expect(pair?.discarded).toEqual([10, null]);
+  });
+
+  it("takes what no winding reads for open: a finger or leakage", () => {
+    expect(weigh(table("a b 820000")).pairs[0]?.ohms).toBeNull();
+    expect(weigh(table("a b OL")).pairs[0]?.ohms).toBeNull();
+  });
+
+  it("remembers the two leads touched last", () => {
+    expect(weigh(table("a b 1\nc a 2")).last).toEqual([2, 0]);
+    expect(weigh({ ...table("a b 1"), readings: [] }).last).toBeNull();
+  });
+
+  it("groups leads that ohms were read through, and drops a pair when asked", () => {
+    const evidence = weigh(table("a b 5\nc d 7\na c OL\nb e 3"));
+    const group = joinedGroups(evidence);
+    expect(group[0]).toBe(group[1]);
+    expect(group[0]).toBe(group[4]);
+    expect(group[2]).toBe(group[3]);
+    expect(group[0]).not.toBe(group[2]);
+    const [first] = evidence.pairs;
+    expect(first && without(evidence, first).pairs).toHaveLength(3);
+  });
+});

@@ -1,0 +1,113 @@
+import { describe, expect, it } from "vitest";
+import { answer, table } from "./testSheets";
+
+const leads = (...ids: string[]) => ({ leads: ids.map((id) => ({ id })) });
+const open = (lead: string) => ({ lead, open: true as const });
+
+describe("what to touch next", () => {
+  it("begins with the shell, before anything else", () => {
+    const id = answer({ ...table("a b 1"), readings: [], ...leads("a", "b", "c") });
+    expect(id.nextProbe).toMatchObject({ kind: "frame", lead: "a" });
+    expect(id.family).toBeNull();
+    expect(id.status).toBe("needs-probe");
+  });
+
+  it("asks no second shell test within one connected group", () => {
+    const id = answer(table("a b 8\nb c 3", { ...leads("a", "b", "c", "d"), frame: [open("a")] }));
+    expect(id.nextProbe?.kind).toBe("pair");
+  });
+
+  it("asks one lead of every separate group to the shell", () => {
+    const id = answer(
+      table("a b 5\na c OL\nc d 15", { ...leads("a", "b", "c", "d", "e", "f"), frame: [open("a")] }),
+    );
+    expect(id.nextProbe).toMatchObject({ kind: "frame" });
+    expect(["c", "d"]).toContain(id.nextProbe?.kind === "frame" && id.nextProbe.lead);
+  });
+
+  it("keeps one clip where it is while leads are still untouched", () => {
+    const id = answer(table("a b 8", { ...leads("a", "b", "c", "d"), frame: [open("a")] }));
+    const pair = id.nextProbe?.kind === "pair" ? id.nextProbe.between : [];
+    expect(pair.some((lead) => ["a", "b"].includes(lead))).toBe(true);
+    expect(id.nextProbe?.because).toMatch(/not been touched/);
+  });
+
+  it("walks on from a lead without partner when the last pair was open", () => {
+    const told = { about: { phase: 3 as const } };
+    const id = answer(
+      table("a b OL\na c OL", { ...leads("a", "b", "c", "d", "e", "f"), frame: [open("a")], ...told }),
+    );
+    expect(id.nextProbe?.kind === "pair" && id.nextProbe.between).toContain("a");
+  });
+
+  it("asks for a reading that checks the sums before it calls a motor of one group settled", () => {
+    const bare = answer(table("a b 8.2\na c 22.0", { frame: [open("a")], about: { capacitor: "run" } }));
+    expect(bare.status).toBe("needs-probe");
+    const checked = answer(
+      table("a b 8.2\na c 22.0\nb c 13.9", { frame: [open("a")], about: { capacitor: "run" } }),
+    );
+    expect(checked.status).toBe("settled");
+    expect(checked.nextProbe).toBeNull();
+  });
+
+  it("never asks for a pair that is read, whatever the table", () => {
+    const rows = ["a b 8", "a c 11", "b c 3", "a d 31"];
+    for (let count = 1; count <= rows.length; count++) {
+      const id = answer(
+        table(rows.slice(0, count).join("\n"), { ...leads("a", "b", "c", "d"), frame: [open("a")] }),
+      );
+      if (id.nextProbe?.kind !== "pair") continue;
+      const asked = [...id.nextProbe.between].sort().join(" ");
+      expect(rows.slice(0, count).some((row) => row.startsWith(asked))).toBe(false);
+    }
+  });
+
+  it("asks nothing more of a grounded motor", () => {
+    const id = answer(table("a b 8", { ...leads("a", "b", "c"), frame: [{ lead: "a", ohms: 120 }] }));
+    expect(id.nextProbe).toBeNull();
+  });
+});
+
+describe("a tie", () => {
+  it("lists every answer that is left, and the observation that settles it", () => {
+    const id = answer(
+      table("a b 20.0\nb c 20.9\na c 40.9", { about: { capacitor: "run", reversible: false } }),
+    );
+    if (id.status === "tied") {
+      expect(id.alternatives.length).toBeGreaterThan(0);
+      expect(id.settleBy.length).toBeGreaterThan(0);
+    }
+    const sum = id.confidence + id.alternatives.reduce((s, a) => s + a.confidence, 0);
+    expect(sum).toBeGreaterThan(0.95);
+    expect(sum).toBeLessThanOrEqual(1.0001);
+  });
+
+  it("gives each lead the probability of its own role", () => {
+    const id = answer(table("a b 8.2\nb c 19.9\na c 28.0"));
+    for (const lead of ["a", "b", "c"]) {
+      expect(id.roleConfidence[lead]).toBeGreaterThanOrEqual(id.confidence - 1e-9);
+      expect(id.roleConfidence[lead]).toBeLessThanOrEqual(1);
+    }
+  });
+});
+
+describe("the reasoning", () => {
+  it("names leads by colour, and says what closes", () => {
+    const sheet = table("a b 8.2\nb c 13.9\na c 22.0", {
+      leads: [
+        { id: "a", colour: "white" },
+        { id: "b", colour: "black" },
+        { id: "c", colour: "brown", stripe: "white" },
+      ],
+    });
+    const text = answer(sheet).reasoning.join(" ");
+    expect(text).toContain("White to brown/white is the longest, 22.0 Ω.");
+    expect(text).toContain("Black lies between them: 8.2 Ω + 13.9 Ω");
+    expect(text).toContain("Brown/white: start end");
+  });
+
+  it("does not put a guess into a sentence", () => {
+    const id = answer(table("a b 8.2", leads("a", "b", "c", "d", "e")));
+    expect(id.reasoning.join(" ")).not.toContain("run end");
+  });
+});
