@@ -119,3 +119,17 @@ test("leads are picked by letters, stripes too", async ({ page }) => {
   await page.getByRole("button", { name: "Take VT off the sheet" }).click();
   await expect(loom.getByRole("listitem")).toHaveText([/BN\/WH/]);
 });
+
+test("a tie is shown as one, with what settles it; telling the capacitor settles it at once", async ({
+  page,
+}) => {
+  await startMotor(page, "WH BK RD");
+  await enter(page, "WH BK 8.2");
+  await enter(page, "BK RD 19.9");
+  await enter(page, "WH RD 28.0");
+  const verdict = page.getByRole("region", { name: "Verdict" });
+  await expect(verdict).toContainText("Tied");
+  await expect(verdict).toContainText("What settles it");
+  await page.getByLabel("Capacitor").selectOption({ label: "run capacitor" });
+  await expect(verdict).toContainText("Settled");
+});

@@ -50,6 +50,24 @@ export function ToldEntry() {
           <option value="yes">yes</option>
           <option value="no">no</option>
         </Choice>
+        <Choice
+          label="Supply"
+          value={String(told.phase ?? "")}
+          onChange={(v) => tell({ phase: v === "" ? undefined : v === "3" ? 3 : 1 })}
+        >
+          <option value="">not known</option>
+          <option value="1">single-phase</option>
+          <option value="3">three-phase</option>
+        </Choice>
+        <Choice
+          label="Two voltages on the plate"
+          value={told.dualVoltage === undefined ? "" : told.dualVoltage ? "yes" : "no"}
+          onChange={(v) => tell({ dualVoltage: v === "" ? undefined : v === "yes" })}
+        >
+          <option value="">not known</option>
+          <option value="yes">yes</option>
+          <option value="no">no</option>
+        </Choice>
       </Box>
     </Box>
   );
