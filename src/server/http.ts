@@ -63,7 +63,7 @@ export async function answer(request: Request, route: () => Promise<NextResponse
     response.headers.set("cache-control", "no-store");
     return response;
   } catch (error) {
-    log.error({ requestId, url: new URL(request.url).pathname, error }, "request failed");
+    log.error({ requestId, url: new URL(request.url).pathname, err: error }, "request failed");
     const away = problem(503, "The server cannot reach its database just now. Nothing you entered is lost.");
     away.headers.set("x-request-id", requestId);
     return away;

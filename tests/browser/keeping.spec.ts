@@ -100,4 +100,30 @@ test.describe("with the server away", () => {
     expect(await facts.text()).toContain("25.8");
     await context.close();
   });
+
+  test("a new job that never reached the server is sent from the first page, and listed", async ({
+    browser,
+  }) => {
+    const context = await browser.newContext({ baseURL: `http://127.0.0.1:${port}` });
+    const page = await context.newPage();
+    await page.goto("/");
+    await page.getByRole("button", { name: "Start with a motor" }).click();
+    await expect(page.getByLabel("Lead colours, in a row")).toBeVisible();
+    await page.waitForLoadState("load");
+    server?.kill("SIGKILL");
+    await page.getByLabel("Name of this job").first().fill("Boatyard air mover, kept");
+    await page.getByLabel("Name of this job").first().press("Enter");
+    await page.getByLabel("Lead colours, in a row").fill("TQ PK");
+    await page.keyboard.press("Enter");
+    await expect(page.getByRole("status").filter({ hasText: "3 kept here" })).toBeVisible();
+    await page.close();
+    await serve();
+    const home = await context.newPage();
+    await home.goto("/");
+    await expect(home.getByRole("link", { name: /Boatyard air mover, kept/ })).toBeVisible({
+      timeout: 15_000,
+    });
+    await expect(home.getByText("Kept in this browser")).toBeHidden();
+    await context.close();
+  });
 });

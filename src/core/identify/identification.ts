@@ -28,7 +28,6 @@ export const FINDING_CODES = [
   "capacitor-still-connected",
   "not-enough-leads",
   "beyond-ohms",
-  "range-too-coarse",
   "unknown-build",
 ] as const;
 

@@ -2,7 +2,7 @@ import { additiveTree } from "../ohms/additiveTree";
 import { formatOhms } from "../quantity/ohms";
 import type { Evidence, PairEvidence } from "./evidence";
 import type { Hypothesis } from "./hypotheses";
-import { bits, pathBetween } from "./hypotheses";
+import { pathBetween } from "./hypotheses";
 import type { Identification } from "./identification";
 import { predict } from "./prediction";
 
@@ -126,12 +126,6 @@ export function impliedOhms(hypothesis: Hypothesis, a: number, b: number): numbe
 /** A pair's ohms as a sentence carries them. */
 export function saysOhms(ohms: number | null, resolutionOhms: number): string {
   return ohms === null ? "open" : formatOhms(ohms, resolutionOhms);
-}
-
-/** Sections a path runs through, as indices into the template. */
-export function pathSections(hypothesis: Hypothesis, a: number, b: number): number[] {
-  const mask = pathBetween(hypothesis.placement.template, hypothesis.placement.nodeOf, a, b);
-  return mask < 0 ? [] : bits(mask);
 }
 
 function round(value: number): number {

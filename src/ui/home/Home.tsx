@@ -11,6 +11,7 @@ import { WirePiece } from "../parts/LeadTag";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
+import { Waiting } from "./Waiting";
 
 /** A job as a list shows it. */
 export interface JobLine {
@@ -55,6 +56,7 @@ export function Home({
             Start with a motor
           </Button>
         </Box>
+        <Waiting />
         {away ? (
           <Box role="alert" sx={{ border: "1.5px solid", borderColor: "warning.main", p: 4, mb: 8 }}>
             <Verdict weight="again" word="The database is away." /> Jobs cannot be listed just now. What you

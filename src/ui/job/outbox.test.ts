@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Fact } from "@/core";
-import { confirmFacts, jobsWaiting, putFact, waitingFacts } from "./outbox";
+import { confirmFacts, putFact, waitingFacts } from "./outbox";
+import { jobsWaiting } from "./outboxKeys";
 
 /** Local storage as a browser has it, with a limit. */
 function storage(limit: number): Storage {

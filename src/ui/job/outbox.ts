@@ -1,34 +1,25 @@
 import { type Fact, fact } from "@/core";
+import { OUTBOX_PREFIX } from "./outboxKeys";
 
 /**
  * Facts made in this browser that the server has not confirmed yet, kept in local storage from the moment they are
  * made: a killed tab or a lost signal loses nothing.
  */
 
-const PREFIX = "odd-lead:outbox:";
-
 /** Facts of a job still waiting to be sent. Entries that storage has spoiled are passed over. */
 export function waitingFacts(jobId: string): Fact[] {
-  return read(PREFIX + jobId);
-}
-
-/** Jobs with facts waiting in this browser. */
-export function jobsWaiting(): string[] {
-  return storageKeys()
-    .filter((key) => key.startsWith(PREFIX))
-    .map((key) => key.slice(PREFIX.length))
-    .filter((jobId) => waitingFacts(jobId).length > 0);
+  return read(OUTBOX_PREFIX + jobId);
 }
 
 /** Puts a fact in the outbox of its job. Gives false where the browser refuses to keep it. */
 export function putFact(jobId: string, added: Fact): boolean {
-  return write(PREFIX + jobId, [...waitingFacts(jobId), added]);
+  return write(OUTBOX_PREFIX + jobId, [...waitingFacts(jobId), added]);
 }
 
 /** Takes confirmed facts out. */
 export function confirmFacts(jobId: string, ids: ReadonlySet<string>): void {
   const rest = waitingFacts(jobId).filter((f) => !ids.has(f.id));
-  write(PREFIX + jobId, rest);
+  write(OUTBOX_PREFIX + jobId, rest);
 }
 
 function read(key: string): Fact[] {
@@ -51,13 +42,5 @@ function write(key: string, list: readonly Fact[]): boolean {
     return true;
   } catch {
     return false;
-  }
-}
-
-function storageKeys(): string[] {
-  try {
-    return Object.keys(localStorage);
-  } catch {
-    return [];
   }
 }

@@ -3,8 +3,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { v7 as uuid } from "uuid";
-import { type Fact, type FactBody, MOST_FACTS_A_WRITE } from "@/core";
-import { confirmFacts, putFact, waitingFacts } from "./outbox";
+import type { Fact, FactBody } from "@/core";
+import { putFact, waitingFacts } from "./outbox";
+import { sendFacts } from "./sendFacts";
 
 /** How the job stands with the server. */
 export type Saving =
@@ -36,30 +37,13 @@ export function useFacts(jobId: string, first: { facts: readonly Fact[]; arrival
   const send = useCallback(async () => {
     if (sending.current) return;
     sending.current = true;
-    try {
-      for (let batch = waitingFacts(jobId); batch.length > 0; batch = waitingFacts(jobId)) {
-        const part = batch.slice(0, MOST_FACTS_A_WRITE);
-        const response = await fetch(`/api/v1/jobs/${jobId}/facts`, {
-          method: "POST",
-          headers: { "content-type": "application/json" },
-          body: JSON.stringify({ facts: part }),
-        });
-        if (response.status === 422) {
-          const problem: { faults?: { says: string }[] } = await response.json();
-          setRefusal(problem.faults?.map((fault) => fault.says).join("; ") ?? "the server refused it");
-          return;
-        }
-        if (!response.ok) throw new Error(String(response.status));
-        learn(part);
-        confirmFacts(jobId, new Set(part.map((f) => f.id)));
-        setWaiting(waitingFacts(jobId));
-      }
-      setAway(false);
-    } catch {
-      setAway(true);
-    } finally {
-      sending.current = false;
-    }
+    const sent = await sendFacts(jobId, (confirmed) => {
+      learn(confirmed);
+      setWaiting(waitingFacts(jobId));
+    });
+    sending.current = false;
+    setAway(sent.state === "away");
+    if (sent.state === "refused") setRefusal(sent.says);
   }, [jobId, learn]);
 
   useEffect(() => {

@@ -1,0 +1,51 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import NextLink from "next/link";
+import { useRouter } from "next/navigation";
+import { useEffect, useState } from "react";
+import { jobsWaiting } from "../job/outboxKeys";
+import { Verdict } from "../parts/Verdict";
+
+const RETRY_MS = 4000;
+
+/** Jobs whose entries this browser still keeps: they are sent from here, and can be opened meanwhile. */
+export function Waiting() {
+  const router = useRouter();
+  const [jobs, setJobs] = useState<readonly string[]>([]);
+  useEffect(() => {
+    const send = async () => {
+      const waiting = jobsWaiting();
+      setJobs(waiting);
+      if (waiting.length === 0) return;
+      const { sendFacts } = await import("../job/sendFacts");
+      for (const job of waiting) await sendFacts(job);
+      const left = jobsWaiting();
+      setJobs(left);
+      if (left.length < waiting.length) router.refresh();
+    };
+    void send();
+    const timer = setInterval(send, RETRY_MS);
+    return () => clearInterval(timer);
+  }, [router]);
+  if (jobs.length === 0) return null;
+  return (
+    <Box role="status" sx={{ border: "1.5px solid", borderColor: "warning.main", p: 4, mb: 8 }}>
+      <Verdict weight="again" word="Kept in this browser, not sent yet." />
+      <Box component="ul" sx={{ m: 0, mt: 2, pl: 5 }}>
+        {jobs.map((job, i) => (
+          <li key={job}>
+            <Box
+              component={NextLink}
+              href={`/jobs/${job}/probe`}
+              prefetch={false}
+              sx={{ color: "primary.main" }}
+            >
+              Open job {i + 1}
+            </Box>
+          </li>
+        ))}
+      </Box>
+    </Box>
+  );
+}
