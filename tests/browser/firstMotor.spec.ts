@@ -132,4 +132,8 @@ test("a tie is shown as one, with what settles it; telling the capacitor settles
   await expect(verdict).toContainText("What settles it");
   await page.getByLabel("Capacitor").selectOption({ label: "run capacitor" });
   await expect(verdict).toContainText("Settled");
+  const caution = page.getByText("No lead has been tested to the shell yet");
+  await expect(caution).toBeVisible();
+  await enter(page, "WH shell OL");
+  await expect(caution).toBeHidden();
 });

@@ -1,7 +1,7 @@
 import { type LeadName, leadNames } from "../motor/lead";
 import { faultsOf, type Refused, refused } from "../quantity/fault";
 import { type Answer, answers, roleConfidences } from "./answers";
-import { type Evidence, weighEvidence } from "./evidence";
+import { type Evidence, weighEvidence, without } from "./evidence";
 import { brokenSection, type Hypotheses, hypotheses } from "./hypotheses";
 import type { Finding, Identification, NextProbe } from "./identification";
 import { checkingPair, decidingPair, shellTestDue } from "./probing";
@@ -111,7 +111,7 @@ function answered(
     nextProbe: shell(findings) ? null : slips.length > 0 ? pairProbe : (shellDue ?? pairProbe),
     settleBy: status === "tied" ? settleBy(list) : [],
     findings,
-    reasoning: reasoning(best, evidence, sheet, names),
+    reasoning: reasoning(best, slips[0] ? without(evidence, slips[0].pair) : evidence, sheet, names),
   };
 }
 

@@ -31,6 +31,9 @@ export function reasoning(
   ].map(capitalised);
 }
 
+/** A sum that misses by more than this many standard deviations is not said to close. */
+const CLOSING_SIGMAS = 4;
+
 /** Below this probability the roles are not put into sentences: a guess must not read like a finding. */
 const WORTH_SAYING = 0.5;
 
@@ -81,12 +84,16 @@ function closingSentence(answer: Answer, evidence: Evidence, word: Word, ohms: O
   const { template, nodeOf } = hypothesis.placement;
   const mask = (a: number, b: number) => template.path[nodeOf[a] ?? -1]?.[nodeOf[b] ?? -1] ?? -1;
   const whole = [...evidence.pairs].sort((x, y) => (y.ohms ?? 0) - (x.ohms ?? 0));
-  for (const { a, b, ohms: sum } of whole) {
+  for (const { a, b, ohms: sum, sigmaOhms } of whole) {
     if (sum === null) continue;
     for (let via = 0; via < evidence.leadCount; via++) {
-      const first = pairOf(evidence, a, via)?.ohms;
-      const second = pairOf(evidence, via, b)?.ohms;
-      if (typeof first !== "number" || typeof second !== "number") continue;
+      const one = pairOf(evidence, a, via);
+      const other = pairOf(evidence, via, b);
+      const first = one?.ohms ?? null;
+      const second = other?.ohms ?? null;
+      if (!one || !other || first === null || second === null) continue;
+      const sigma = Math.hypot(sigmaOhms, one.sigmaOhms, other.sigmaOhms);
+      if (Math.abs(first + second - sum) > CLOSING_SIGMAS * sigma) continue;
       if (mask(a, via) <= 0 || mask(via, b) <= 0 || (mask(a, via) | mask(via, b)) !== mask(a, b)) continue;
       const parts = `${ohms(first)} + ${ohms(second)} = ${ohms(first + second)}`;
       return [

@@ -65,6 +65,20 @@ describe("one mistyped reading among all", () => {
     expect(right.status).toBe(answer(sheet(motor)).status);
   });
 
+  it("has no part in the reasons: no sum is said to close that does not", () => {
+    for (let seed = 1; seed <= 8; seed++) {
+      const motor = fullTable(seed);
+      const readings = motor.readings.map((r, i) =>
+        i === 0 && "ohms" in r ? { ...r, ohms: (r.ohms ?? 0) + 150 } : r,
+      );
+      const text = answer(sheet(motor, readings)).reasoning.join(" ");
+      const [, one, two, whole] =
+        /([\d.]+) Ω \+ ([\d.]+) Ω = [\d.]+ Ω, and .* reads ([\d.]+) Ω/.exec(text) ?? [];
+      expect(text, `seed ${seed}`).not.toContain(`${((readings[0]?.ohms ?? 0) as number).toFixed(1)} Ω`);
+      expect(Math.abs(Number(one) + Number(two) - Number(whole)), `seed ${seed}`).toBeLessThan(5);
+    }
+  });
+
   it("is not seen where there is none", () => {
     for (let seed = 20; seed < 40; seed++) {
       const id = answer(sheet(fullTable(seed)));

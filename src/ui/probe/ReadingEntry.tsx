@@ -117,7 +117,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
             setFault(null);
           }}
           onKeyDown={onKey}
-          placeholder="ohms, or OL"
+          placeholder="ohms / OL"
           autoFocus
           inputProps={{
             "aria-label": "Reading in ohms, or OL for open",
@@ -184,9 +184,10 @@ function TargetLine({
   isChosen: boolean;
   because: string | null;
 }) {
-  const { leadOf, short, answer } = useJob();
+  const { job, leadOf, short, answer } = useJob();
   if (!target) {
     const stop = answer?.status === "fault";
+    const untested = !job.shellReadings.some((reading) => reading.standing);
     return (
       <>
         <Typography variant="h2" sx={{ fontSize: "1.375rem" }}>
@@ -201,6 +202,11 @@ function TargetLine({
             ? "The finding stands. A reading taken again replaces the old one."
             : "Any pair may still be read again to check: touch its cell, or type its leads."}
         </Typography>
+        {untested ? (
+          <Typography sx={{ color: "warning.main", fontWeight: 600, mt: 1 }}>
+            No lead has been tested to the shell yet; it must read open before this motor runs.
+          </Typography>
+        ) : null}
       </>
     );
   }
