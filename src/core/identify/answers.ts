@@ -1,5 +1,7 @@
 import { type Role, renumberGroups, roleKey } from "../motor/role";
+import { factorial, onlySeating } from "./floating";
 import { type Hypothesis, logSum } from "./hypotheses";
+import type { Placement } from "./placements";
 
 /** Hypotheses that give every lead the same role: one answer, however the sections inside lie. */
 export interface Answer {
@@ -51,24 +53,43 @@ export function roleConfidences(list: readonly Answer[]): number[] {
   });
 }
 
+/** Room under this share of a place is none: it comes of builds that the readings all but rule out. */
+const NO_ROOM = 0.01;
+
 /**
- * Roles of the placed leads, and of the untouched ones where only one kind of place is left. `ways` is in how many
- * ways the untouched leads could still be shared out: the probability of any one of them is that much less.
+ * Roles of the placed leads, and of the floating ones where one way only is left to seat them. `ways` is in how many
+ * ways the others could still be shared out: the probability of any one of them is that much less.
  */
-function completeRoles({ placement }: Hypothesis): { roles: (Role | null)[]; ways: number } {
-  const { nodes } = placement.template.variant;
-  const room = nodes.map((node) => node.leads);
-  for (const node of placement.nodeOf) if (node !== null) room[node] = (room[node] ?? 0) - 1;
-  const open = nodes.flatMap((node, n) => (node.role ? Array<Role>(room[n] ?? 0).fill(node.role) : []));
-  const kinds = new Map<string, number>();
-  for (const role of open) kinds.set(roleKey(role), (kinds.get(roleKey(role)) ?? 0) + 1);
-  const rest = kinds.size === 1 ? (open[0] ?? null) : null;
-  const roles = placement.nodeOf.map((node) => (node === null ? rest : (nodes[node]?.role ?? null)));
-  let ways = factorial(open.length);
-  for (const count of kinds.values()) ways /= factorial(count);
-  return { roles: renumberGroups(roles), ways };
+function completeRoles({ placement, leadsOut }: Hypothesis): { roles: (Role | null)[]; ways: number } {
+  const { nodeOf, template, room, floating } = placement;
+  const { nodes } = template.variant;
+  const placed = nodeOf.map((node) => (node === null ? null : (nodes[node]?.role ?? null)));
+  const floaters = nodeOf.flatMap((node, lead) => (node === null ? [lead] : []));
+  if (floaters.length === 0) return { roles: renumberGroups(placed), ways: 1 };
+  const left = floating.free.map((_, g) => rolesLeft(placement, g));
+  const alone = left.map((roles) => new Set(roles.map(roleKey)).size === 1);
+  const kinds = left.map((roles, g) => (alone[g] ? `${roles[0]?.role}/${roles.length}` : ""));
+  const seats = leadsOut === 0 ? onlySeating(floating, floaters, kinds) : null;
+  const filled = placed.map((role, lead) => {
+    const g = seats?.get(lead);
+    return role ?? (g !== undefined && alone[g] ? (left[g]?.[0] ?? null) : null);
+  });
+  if (filled.every((role) => role !== null)) return { roles: renumberGroups(filled), ways: 1 };
+  let ways = factorial(floaters.length);
+  const byRole = new Map<string, number>();
+  nodes.forEach(({ role }, n) => {
+    if (role) byRole.set(roleKey(role), (byRole.get(roleKey(role)) ?? 0) + (room[n] ?? 0));
+  });
+  for (const places of byRole.values()) ways /= factorial(Math.round(places));
+  return { roles: renumberGroups(filled), ways: Math.max(2, ways) };
 }
 
-function factorial(n: number): number {
-  return n <= 1 ? 1 : n * factorial(n - 1);
+/** Roles of the places left in a group, one for each place. */
+function rolesLeft({ template, room }: Placement, group: number): Role[] {
+  return template.variant.nodes.flatMap(({ role }, n) => {
+    const places = room[n] ?? 0;
+    return role && template.group[n] === group && places > NO_ROOM
+      ? Array<Role>(Math.max(1, Math.round(places))).fill(role)
+      : [];
+  });
 }

@@ -86,3 +86,14 @@ export function joinedGroups(evidence: Evidence): number[] {
   }
   return group;
 }
+
+/** For each lead, the leads that it has read open to, as a bit mask. */
+export function openMasks(evidence: Evidence): number[] {
+  const masks: number[] = Array(evidence.leadCount).fill(0);
+  for (const { a, b, ohms } of evidence.pairs) {
+    if (ohms !== null) continue;
+    masks[a] = (masks[a] as number) | (1 << b);
+    masks[b] = (masks[b] as number) | (1 << a);
+  }
+  return masks;
+}

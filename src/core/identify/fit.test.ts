@@ -8,14 +8,14 @@ const WIDE: FitSection = { ratioTo: null, box: softBox(0.1, 1000, 0.5) };
 describe("fitting section ohms to readings", () => {
   it("agrees with plain weighted least squares where readings decide", () => {
     const rows: FitRow[] = [
-      { sections: [0], ohms: 12.1, sigmaOhms: 0.16 },
-      { sections: [1], ohms: 5.3, sigmaOhms: 0.13 },
-      { sections: [0, 1], ohms: 17.2, sigmaOhms: 0.19 },
-      { sections: [1, 2], ohms: 33.4, sigmaOhms: 0.27 },
-      { sections: [0, 1, 2], ohms: 45.7, sigmaOhms: 0.33 },
+      { mask: 0b1, ohms: 12.1, sigmaOhms: 0.16 },
+      { mask: 0b10, ohms: 5.3, sigmaOhms: 0.13 },
+      { mask: 0b11, ohms: 17.2, sigmaOhms: 0.19 },
+      { mask: 0b110, ohms: 33.4, sigmaOhms: 0.27 },
+      { mask: 0b111, ohms: 45.7, sigmaOhms: 0.33 },
     ];
     const plain = solve(
-      new Matrix(rows.map((r) => [0, 1, 2].map((s) => (r.sections.includes(s) ? 1 / r.sigmaOhms : 0)))),
+      new Matrix(rows.map((r) => [0, 1, 2].map((s) => ((r.mask >> s) & 1 ? 1 / r.sigmaOhms : 0)))),
       Matrix.columnVector(rows.map((r) => r.ohms / r.sigmaOhms)),
     ).to1DArray();
     const fit = fitSections([WIDE, WIDE, WIDE], rows);
@@ -28,8 +28,8 @@ describe("fitting section ohms to readings", () => {
     const fit = fitSections(
       [WIDE, WIDE],
       [
-        { sections: [0], ohms: 20, sigmaOhms: 0.1 },
-        { sections: [0, 1], ohms: 15, sigmaOhms: 0.1 },
+        { mask: 0b1, ohms: 20, sigmaOhms: 0.1 },
+        { mask: 0b11, ohms: 15, sigmaOhms: 0.1 },
       ],
     );
     for (const ohms of fit.ohms) expect(ohms).toBeGreaterThan(0);
@@ -39,8 +39,8 @@ describe("fitting section ohms to readings", () => {
   it("has the evidence of a direct integral over one section", () => {
     const box = softBox(1, 100, 0.5);
     const rows: FitRow[] = [
-      { sections: [0], ohms: 20.3, sigmaOhms: 0.4 },
-      { sections: [0], ohms: 19.8, sigmaOhms: 0.4 },
+      { mask: 0b1, ohms: 20.3, sigmaOhms: 0.4 },
+      { mask: 0b1, ohms: 19.8, sigmaOhms: 0.4 },
     ];
     let integral = 0;
     const step = 1e-4;
@@ -55,7 +55,7 @@ describe("fitting section ohms to readings", () => {
   });
 
   it("is not moved by a section that no reading runs through", () => {
-    const rows: FitRow[] = [{ sections: [0], ohms: 20, sigmaOhms: 0.2 }];
+    const rows: FitRow[] = [{ mask: 0b1, ohms: 20, sigmaOhms: 0.2 }];
     const alone = fitSections([WIDE], rows).logEvidence;
     const besides = fitSections([WIDE, { ratioTo: 0, box: softBox(1.1, 3, 0.05) }], rows).logEvidence;
     expect(besides).toBeCloseTo(alone, 1);

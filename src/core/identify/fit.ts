@@ -1,9 +1,9 @@
 import { boxPenaltyNats, boxSlope, type SoftBox } from "../motor/softBox";
-import { choleskyFactor, choleskyLogDeterminant, choleskySolve } from "./cholesky";
+import { choleskyFactor, choleskyLogDeterminant, choleskySolve, forwardInPlace } from "./cholesky";
 
-/** One reading of a fit: the sections its path runs through and what the meter gave. */
+/** One reading of a fit: the sections its path runs through, as a bit mask, and what the meter gave. */
 export interface FitRow {
-  readonly sections: readonly number[];
+  readonly mask: number;
   readonly ohms: number;
   readonly sigmaOhms: number;
 }
@@ -19,9 +19,9 @@ export interface Fit {
   /** Log of the marginal likelihood of the readings (densities per ohm), sections integrated out. */
   readonly logEvidence: number;
   /** Most probable ohms of each section. */
-  readonly ohms: readonly number[];
-  /** Covariance of the sections' natural logs. */
-  readonly logCovariance: readonly (readonly number[])[];
+  readonly ohms: Float64Array;
+  /** Cholesky factor of the Hessian in the sections' natural logs, row by row. */
+  readonly factor: Float64Array;
   /** Residual of each row over its standard deviation. */
   readonly residualSigmas: readonly number[];
 }
@@ -52,15 +52,16 @@ export function fitSections(
   rows: readonly FitRow[],
   start: RoughFit = roughFit(sections, rows),
 ): Fit {
+  const { normal } = start;
   let { logOhms: x, costNats: cost } = start;
   let damping = 1e-4;
   for (let step = 0; step < MOST_STEPS; step++) {
-    const { hessian, gradient } = slopes(x, sections, rows);
+    const { hessian, gradient } = slopes(x, sections, normal);
     const before = cost;
     for (; damping < MOST_DAMPING; damping *= 10) {
       const move = dampedStep(hessian, gradient, damping);
-      const next = x.map((value, s) => value - clamp(move[s] ?? 0, 1.5));
-      const nextCost = costAt(next, sections, rows);
+      const next = x.map((value, s) => value - clamp(move[s] as number, 1.5));
+      const nextCost = costAt(next, sections, normal);
       if (nextCost > cost) continue;
       x = next;
       cost = nextCost;
@@ -69,140 +70,190 @@ export function fitSections(
     if (before - cost < LEAST_GAIN_NATS) break;
     damping = Math.max(damping / 10, 1e-9);
   }
-  return summary(x, sections, rows);
+  return summary(x, sections, rows, normal);
+}
+
+/** Variance of the natural-log sections along a direction: vᵀ·H⁻¹·v. */
+export function directionVariance(fit: Fit, direction: Float64Array): number {
+  const y = direction.slice();
+  forwardInPlace(fit.factor, y, y.length);
+  let sum = 0;
+  for (const value of y) sum += value * value;
+  return sum;
 }
 
 /** Where a fit begins: section ohms in the natural log, and what they cost. */
 export interface RoughFit {
-  readonly logOhms: readonly number[];
+  readonly logOhms: Float64Array;
   /** Half the weighted squares plus the prior's penalty, in nats: a full fit costs no more. */
   readonly costNats: number;
+  readonly normal: Normal;
 }
 
 /** A quick first guess at a fit, to tell hopeless hypotheses from those worth fitting. */
 export function roughFit(sections: readonly FitSection[], rows: readonly FitRow[]): RoughFit {
-  const logOhms = startingPoint(sections, rows);
-  return { logOhms, costNats: costAt(logOhms, sections, rows) };
+  const normal = normalEquations(sections.length, rows);
+  const logOhms = startingPoint(sections, rows, normal);
+  return { logOhms, costNats: costAt(logOhms, sections, normal), normal };
+}
+
+/**
+ * The readings in the form that least squares asks for. Readings are linear in the ohms r of the sections, so their
+ * weighted squares are rᵀ·N·r − 2·bᵀ·r + c, however many readings there are.
+ */
+interface Normal {
+  readonly n: number;
+  readonly N: Float64Array;
+  readonly b: Float64Array;
+  readonly c: number;
+}
+
+function normalEquations(n: number, rows: readonly FitRow[]): Normal {
+  const N = new Float64Array(n * n);
+  const b = new Float64Array(n);
+  let c = 0;
+  for (const { mask, ohms, sigmaOhms } of rows) {
+    const weight = 1 / (sigmaOhms * sigmaOhms);
+    c += weight * ohms * ohms;
+    for (let i = 0; i < n; i++) {
+      if (((mask >> i) & 1) === 0) continue;
+      b[i] = (b[i] as number) + weight * ohms;
+      for (let j = 0; j < n; j++) {
+        if ((mask >> j) & 1) N[i * n + j] = (N[i * n + j] as number) + weight;
+      }
+    }
+  }
+  return { n, N, b, c };
 }
 
 /**
  * Prior centres scaled to the readings, then one linear least-squares pull to them; sections that it would make
  * negative start at a small share of their prior.
  */
-function startingPoint(sections: readonly FitSection[], rows: readonly FitRow[]): number[] {
-  const ratio: number[] = [];
-  sections.forEach((section, s) => {
-    const centre = 0.5 * (section.box.logLow + section.box.logHigh);
-    ratio[s] = section.ratioTo === null ? 0 : (ratio[section.ratioTo] ?? 0) + centre;
-  });
-  const logs = rows.flatMap((row) => {
-    const expected = row.sections.reduce((sum, s) => sum + Math.exp(ratio[s] ?? 0), 0);
-    return expected > 0 ? [Math.log(Math.max(row.ohms, row.sigmaOhms) / expected)] : [];
-  });
-  const scale = logs.length > 0 ? logs.reduce((a, b) => a + b, 0) / logs.length : Math.log(10);
-  const prior = ratio.map((value) => Math.exp(value + scale));
-  const normal = prior.map((_, i) => prior.map((ohms, j) => (i === j ? 0.05 / ohms ** 2 : 0)));
-  const right = prior.map((ohms) => 0.05 / ohms);
-  for (const row of rows) {
-    const weight = 1 / row.sigmaOhms ** 2;
-    for (const i of row.sections) {
-      right[i] = (right[i] ?? 0) + weight * row.ohms;
-      for (const j of row.sections) addTo(normal[i], j, weight);
-    }
+function startingPoint(
+  sections: readonly FitSection[],
+  rows: readonly FitRow[],
+  { n, N, b }: Normal,
+): Float64Array {
+  const ratio = new Float64Array(n);
+  for (let s = 0; s < n; s++) {
+    const { box, ratioTo } = sections[s] as FitSection;
+    if (ratioTo !== null) ratio[s] = (ratio[ratioTo] as number) + 0.5 * (box.logLow + box.logHigh);
   }
-  const factor = choleskyFactor(normal);
+  let scale = 0;
+  let counted = 0;
+  for (const { mask, ohms, sigmaOhms } of rows) {
+    let expected = 0;
+    for (let s = 0; s < n; s++) if ((mask >> s) & 1) expected += Math.exp(ratio[s] as number);
+    if (expected === 0) continue;
+    scale += Math.log(Math.max(ohms, sigmaOhms) / expected);
+    counted += 1;
+  }
+  scale = counted > 0 ? scale / counted : Math.log(10);
+  const prior = ratio.map((value) => Math.exp(value + scale));
+  const pull = Float64Array.from(N);
+  const right = Float64Array.from(b);
+  for (let s = 0; s < n; s++) {
+    const ohms = prior[s] as number;
+    pull[s * n + s] = (pull[s * n + s] as number) + 0.05 / (ohms * ohms);
+    right[s] = (right[s] as number) + 0.05 / ohms;
+  }
+  const factor = choleskyFactor(pull, n);
   const pulled = factor ? choleskySolve(factor, right) : prior;
-  return prior.map((ohms, s) => Math.log(Math.max(pulled[s] ?? ohms, 0.02 * ohms)));
+  return prior.map((ohms, s) => Math.log(Math.max(pulled[s] as number, 0.02 * ohms)));
 }
 
-function costAt(x: readonly number[], sections: readonly FitSection[], rows: readonly FitRow[]): number {
-  let cost = 0;
-  for (const row of rows) {
-    let expected = 0;
-    for (const s of row.sections) expected += Math.exp(x[s] ?? 0);
-    cost += 0.5 * ((row.ohms - expected) / row.sigmaOhms) ** 2;
+function costAt(x: Float64Array, sections: readonly FitSection[], { n, N, b, c }: Normal): number {
+  let squares = c;
+  const r = x.map(Math.exp);
+  for (let i = 0; i < n; i++) {
+    let row = -2 * (b[i] as number);
+    for (let j = 0; j < n; j++) row += (N[i * n + j] as number) * (r[j] as number);
+    squares += row * (r[i] as number);
   }
-  sections.forEach((section, s) => {
+  // Rounding may leave a hair below zero where the readings fit exactly.
+  let cost = 0.5 * Math.max(0, squares);
+  for (let s = 0; s < n; s++) {
+    const section = sections[s] as FitSection;
     cost += boxPenaltyNats(section.box, priorArgument(x, section, s));
-  });
+  }
   return cost;
 }
 
-function priorArgument(x: readonly number[], section: FitSection, s: number): number {
-  return (x[s] ?? 0) - (section.ratioTo === null ? 0 : (x[section.ratioTo] ?? 0));
+function priorArgument(x: Float64Array, section: FitSection, s: number): number {
+  return (x[s] as number) - (section.ratioTo === null ? 0 : (x[section.ratioTo] as number));
 }
 
 /** Gauss–Newton Hessian and gradient of the cost; box interiors count with the curvature of their width. */
-function slopes(x: readonly number[], sections: readonly FitSection[], rows: readonly FitRow[]) {
-  const hessian = x.map(() => x.map(() => 0));
-  const gradient = x.map(() => 0);
-  const ohms = x.map(Math.exp);
-  for (const row of rows) {
-    let expected = 0;
-    for (const s of row.sections) expected += ohms[s] ?? 0;
-    const residual = (expected - row.ohms) / row.sigmaOhms;
-    for (const i of row.sections) {
-      const slopeI = (ohms[i] ?? 0) / row.sigmaOhms;
-      addTo(gradient, i, residual * slopeI);
-      for (const j of row.sections) addTo(hessian[i], j, slopeI * ((ohms[j] ?? 0) / row.sigmaOhms));
+function slopes(x: Float64Array, sections: readonly FitSection[], { n, N, b }: Normal) {
+  const hessian = new Float64Array(n * n);
+  const gradient = new Float64Array(n);
+  const r = x.map(Math.exp);
+  for (let i = 0; i < n; i++) {
+    let row = -(b[i] as number);
+    for (let j = 0; j < n; j++) {
+      const product = (N[i * n + j] as number) * (r[j] as number);
+      row += product;
+      hessian[i * n + j] = product * (r[i] as number);
     }
+    gradient[i] = row * (r[i] as number);
   }
-  sections.forEach((section, s) => {
+  const add = (i: number, j: number, value: number) => {
+    hessian[i * n + j] = (hessian[i * n + j] as number) + value;
+  };
+  for (let s = 0; s < n; s++) {
+    const section = sections[s] as FitSection;
     const { slope, curvature } = boxSlope(section.box, priorArgument(x, section, s));
     const weight = curvature + (2 * Math.PI) / section.box.logWidth ** 2;
-    addTo(gradient, s, slope);
-    addTo(hessian[s], s, weight);
-    if (section.ratioTo === null) return;
-    addTo(gradient, section.ratioTo, -slope);
-    addTo(hessian[section.ratioTo], section.ratioTo, weight);
-    addTo(hessian[s], section.ratioTo, -weight);
-    addTo(hessian[section.ratioTo], s, -weight);
-  });
+    gradient[s] = (gradient[s] as number) + slope;
+    add(s, s, weight);
+    const { ratioTo } = section;
+    if (ratioTo === null) continue;
+    gradient[ratioTo] = (gradient[ratioTo] as number) - slope;
+    add(ratioTo, ratioTo, weight);
+    add(s, ratioTo, -weight);
+    add(ratioTo, s, -weight);
+  }
   return { hessian, gradient };
 }
 
-/** Adds to an entry in place. */
-function addTo(row: number[] | undefined, index: number, value: number): void {
-  if (row) row[index] = (row[index] ?? 0) + value;
-}
-
-function dampedStep(hessian: number[][], gradient: readonly number[], damping: number): number[] {
+function dampedStep(hessian: Float64Array, gradient: Float64Array, damping: number): Float64Array {
+  const n = gradient.length;
   for (let grow = damping; grow < 1e12; grow *= 100) {
-    const damped = hessian.map((row, i) =>
-      row.map((value, j) => (i === j ? value * (1 + grow) + 1e-12 : value)),
-    );
-    const factor = choleskyFactor(damped);
+    const damped = Float64Array.from(hessian);
+    for (let i = 0; i < n; i++) damped[i * n + i] = (damped[i * n + i] as number) * (1 + grow) + 1e-12;
+    const factor = choleskyFactor(damped, n);
     if (factor) return choleskySolve(factor, gradient);
   }
-  return gradient.map(() => 0);
+  return new Float64Array(n);
 }
 
-function summary(x: readonly number[], sections: readonly FitSection[], rows: readonly FitRow[]): Fit {
-  const k = sections.length;
+function summary(
+  x: Float64Array,
+  sections: readonly FitSection[],
+  rows: readonly FitRow[],
+  normal: Normal,
+): Fit {
+  const n = sections.length;
   const ohms = x.map(Math.exp);
   const residualSigmas = rows.map((row) => {
-    const expected = row.sections.reduce((sum, s) => sum + (ohms[s] ?? 0), 0);
+    let expected = 0;
+    for (let s = 0; s < n; s++) if ((row.mask >> s) & 1) expected += ohms[s] as number;
     return (row.ohms - expected) / row.sigmaOhms;
   });
-  let logEvidence = rows.reduce(
-    (sum, row, i) => sum + logErrorDensity(residualSigmas[i] ?? 0, row.sigmaOhms),
-    0,
-  );
+  let logEvidence = 0;
+  rows.forEach((row, i) => {
+    logEvidence += logErrorDensity(residualSigmas[i] as number, row.sigmaOhms);
+  });
   sections.forEach((section, s) => {
     logEvidence -= boxPenaltyNats(section.box, priorArgument(x, section, s)) + Math.log(section.box.logWidth);
   });
-  if (k === 0) return { logEvidence, ohms, logCovariance: [], residualSigmas };
-  const { hessian } = slopes(x, sections, rows);
-  const factor = choleskyFactor(hessian);
+  if (n === 0) return { logEvidence, ohms, factor: new Float64Array(0), residualSigmas };
+  const { hessian } = slopes(x, sections, normal);
+  const factor = choleskyFactor(hessian, n);
   if (!factor) throw new RangeError("a Hessian with priors on its diagonal is not positive definite");
-  logEvidence += 0.5 * (k * Math.log(2 * Math.PI) - choleskyLogDeterminant(factor));
-  const logCovariance = x.map((_, column) =>
-    choleskySolve(
-      factor,
-      x.map((_, i) => (i === column ? 1 : 0)),
-    ),
-  );
-  return { logEvidence, ohms, logCovariance, residualSigmas };
+  logEvidence += 0.5 * (n * Math.log(2 * Math.PI) - choleskyLogDeterminant(factor, n));
+  return { logEvidence, ohms, factor, residualSigmas };
 }
 
 /** Log density per ohm of a reading that misses its expectation by `z` standard deviations. */

@@ -41,11 +41,18 @@ function identifySheet(sheet: ReadingSheet): Identification {
   const slips = search.probability > 0.5 ? search.slips : [];
   const standing: Hypotheses = slips[0]?.without ?? asRead;
   const list = answers(standing.all);
-  if (list.length === 0) return unexplained(sheet, evidence, names, findings);
+  if (list.length === 0 || !explains(standing)) return unexplained(sheet, evidence, names, findings);
   if (slips.length > 0) findings.push(...slipFindings(slips, sheet, names));
   else if (search.probability > 1 - SETTLED) findings.push(unusualFinding(evidence, sheet, names));
   const trust = slips[0]?.probability ?? 1 - search.probability;
   return answered(sheet, evidence, names, findings, list, standing, slips, trust);
+}
+
+/** A reading that the best explanation misses by more than this, in standard deviations, is not explained. */
+const UNEXPLAINED_SIGMAS = 6;
+
+function explains({ all }: Hypotheses): boolean {
+  return all[0]?.fit.residualSigmas.every((z) => Math.abs(z) < UNEXPLAINED_SIGMAS) ?? false;
 }
 
 function answered(
@@ -301,19 +308,12 @@ function openFindings(
   const section = brokenSection(best);
   if (section === null || broken / total < FAULT_SURE) return [];
   const { template, nodeOf } = best.placement;
-  const apart = nodeOf.flatMap((node, lead) =>
-    node !== null &&
-    nodeOf.every((other) => other === null || other === node || (template.path[node]?.[other] ?? -1) < 0)
-      ? [lead]
-      : [],
-  );
+  const apart = nodeOf.flatMap((node, lead) => (node === null ? [lead] : []));
   const ids = apart.map((lead) => sheet.leads[lead]?.id ?? "");
   const words = listed(ids.map((id) => names.get(id)?.long ?? id));
   const cool = "Let the motor cool and read again before condemning it.";
-  const shared = apart.some((lead) => {
-    const node = nodeOf[lead];
-    return node !== null && node !== undefined && template.variant.nodes[node]?.role?.role !== "start-end";
-  });
+  const roles = list[0]?.roles ?? [];
+  const shared = apart.some((lead) => roles[lead]?.role !== "start-end" && roles[lead]?.role !== "start");
   const winding = template.variant.sections[section]?.winding ?? "main";
   return [
     {

@@ -1,6 +1,7 @@
 import type { Meter } from "../ohms/readingError";
 import type { Answer } from "./answers";
-import type { Evidence } from "./evidence";
+import { type Evidence, openMasks } from "./evidence";
+import { type Floating, groupShares, seated } from "./floating";
 import type { Hypothesis } from "./hypotheses";
 import { predict } from "./prediction";
 import { APART } from "./template";
@@ -14,7 +15,7 @@ export interface PairValue {
 }
 
 /** Hypotheses looked at for the next probe: the likeliest, so many that the rest cannot matter. */
-const MOST_HYPOTHESES = 100;
+const MOST_HYPOTHESES = 40;
 /** Pairs within this share of the best are as good as the best: then the one that keeps a clip in place is taken. */
 const AS_GOOD = 0.93;
 
@@ -25,49 +26,51 @@ const AS_GOOD = 0.93;
  * of the sheet, so that the same sheet gives the same probe everywhere.
  */
 export function pairValues(list: readonly Answer[], evidence: Evidence, meter: Meter): PairValue[] {
+  const openTo = openMasks(evidence);
   const candidates = list
     .flatMap((answer, index) => answer.members.map((hypothesis) => ({ index, hypothesis })))
     .sort((x, y) => y.hypothesis.logWeight - x.hypothesis.logWeight)
     .slice(0, MOST_HYPOTHESES);
   const best = candidates[0]?.hypothesis.logWeight ?? 0;
-  const weighted = candidates.map((c) => ({ ...c, weight: Math.exp(c.hypothesis.logWeight - best) }));
-  const total = weighted.reduce((sum, c) => sum + c.weight, 0);
-  const expected = weighted.map(({ hypothesis }) => expectations(hypothesis, meter));
-  const values: PairValue[] = [];
-  for (const [a, b] of pairsWorthAsking(evidence)) {
-    const byClass = new Map<string, Map<number, number>>();
-    weighted.forEach(({ index, hypothesis, weight }, h) => {
-      for (const seat of seats(hypothesis, a, b)) {
-        const label = `${index}/${seat.label}`;
-        const bins = byClass.get(label) ?? new Map<number, number>();
-        byClass.set(label, bins);
-        const share = (weight * seat.share) / total;
-        for (const [bin, part] of expected[h]?.(seat.mask) ?? [])
-          bins.set(bin, (bins.get(bin) ?? 0) + share * part);
+  const raw = candidates.map((c) => Math.exp(c.hypothesis.logWeight - best));
+  const total = raw.reduce((sum, w) => sum + w, 0);
+  const believed = candidates.map(({ index, hypothesis }, h) => ({
+    index,
+    weight: (raw[h] as number) / total,
+    seats: seating(hypothesis),
+    bins: expectations(hypothesis, meter),
+  }));
+  const values = pairsWorthAsking(evidence, openTo).map(([a, b]): PairValue => {
+    const joint = new JointCounts();
+    for (const { index, weight, seats, bins } of believed) {
+      for (const { mask, share, label } of seats(a, b)) {
+        for (const [bin, part] of bins(mask))
+          joint.add(index * MOST_SEATS + label, bin, weight * share * part);
       }
-    });
-    values.push({ a, b, nats: mutualInformation([...byClass.values()]) });
-  }
+    }
+    return { a, b, nats: joint.mutualInformation() };
+  });
   return rank(values, evidence);
 }
 
 /**
- * Pairs no reading stands for, in the order of the sheet. Leads never touched are alike to the meter, so the first of
- * them stands for all: nothing is lost by not asking about the others.
+ * Pairs no reading stands for, in the order of the sheet. Floating leads that have read open to the same leads are
+ * alike to the meter, so the first of them stands for all: nothing is lost by not asking about the others.
  */
-function pairsWorthAsking(evidence: Evidence): [number, number][] {
+function pairsWorthAsking(evidence: Evidence, openTo: readonly number[]): [number, number][] {
   const read = new Set(evidence.pairs.map(({ a, b }) => `${a}-${b}`));
-  const touched = new Set(evidence.pairs.flatMap(({ a, b }) => [a, b]));
-  const untouched = Array.from({ length: evidence.leadCount }, (_, i) => i).filter(
-    (lead) => !touched.has(lead),
-  );
-  const alike = new Set(untouched.slice(2));
+  const placed = new Set(evidence.pairs.flatMap(({ a, b, ohms }) => (ohms === null ? [] : [a, b])));
+  const alike = (lead: number) =>
+    placed.has(lead)
+      ? [lead]
+      : openTo.flatMap((mask, other) => (mask === openTo[lead] && !placed.has(other) ? [other] : []));
   const pairs: [number, number][] = [];
   for (let a = 0; a < evidence.leadCount; a++) {
+    const [first, second] = alike(a);
     for (let b = a + 1; b < evidence.leadCount; b++) {
-      if (alike.has(a) || alike.has(b) || read.has(`${a}-${b}`)) continue;
-      const onlySecond = (lead: number, other: number) => lead === untouched[1] && other !== untouched[0];
-      if (!onlySecond(a, b) && !onlySecond(b, a)) pairs.push([a, b]);
+      if (read.has(`${a}-${b}`)) continue;
+      const firstOfB = alike(b)[0];
+      if (a === first && (b === firstOfB || b === second)) pairs.push([a, b]);
     }
   }
   return pairs;
@@ -76,35 +79,95 @@ function pairsWorthAsking(evidence: Evidence): [number, number][] {
 interface Seat {
   readonly mask: number;
   readonly share: number;
-  readonly label: string;
+  readonly label: number;
 }
 
-/** Where the two leads may sit under a hypothesis: one way when both are placed, all free places otherwise. */
-function seats({ placement }: Hypothesis, a: number, b: number): Seat[] {
-  const { template, nodeOf } = placement;
-  const { nodes } = template.variant;
-  const placedA = nodeOf[a] ?? null;
-  const placedB = nodeOf[b] ?? null;
-  if (placedA !== null && placedB !== null) {
-    return [{ mask: template.path[placedA]?.[placedB] ?? APART, share: 1, label: "" }];
+/** More labels than two leads have seats: nodes of a template are under twenty. */
+const MOST_SEATS = 1024;
+
+/** Where two leads may sit under a hypothesis: one way when both are placed, all free places otherwise. */
+function seating({ placement, leadsOut }: Hypothesis): (a: number, b: number) => readonly Seat[] {
+  const { template, nodeOf, room, floating } = placement;
+  const path = (i: number, j: number) => template.path[i]?.[j] ?? APART;
+  const touched = (lead: number) => ((floating.touched >> lead) & 1 ? lead : null);
+  const inGroup = (g: number) => room.flatMap((r, n) => (template.group[n] === g && r > 0 ? [n] : []));
+  const shares = (at: Floating, lead: number) => groupShares(at, touched(lead));
+
+  const beside = (placed: number, lead: number): Seat[] => {
+    const g = template.group[placed] as number;
+    const near = shares(floating, lead)[g] ?? 0;
+    const nodes = inGroup(g);
+    const places = nodes.reduce((sum, n) => sum + (room[n] as number), 0);
+    const seats = nodes.map((n) => ({
+      mask: path(n, placed),
+      share: (near * (room[n] as number)) / places,
+      label: 1 + n,
+    }));
+    return [...seats, { mask: APART, share: 1 - near, label: 0 }];
+  };
+
+  const both = (a: number, b: number): Seat[] => {
+    const seats: Seat[] = [];
+    let together = 0;
+    shares(floating, a).forEach((share, g) => {
+      const nodes = inGroup(g);
+      const places = nodes.reduce((sum, n) => sum + (room[n] as number), 0);
+      if (share === 0 || places < 2) return;
+      const near = share * (shares(seated(floating, g, touched(a)), b)[g] ?? 0);
+      together += near;
+      for (const i of nodes) {
+        for (const j of nodes) {
+          const left = (room[j] as number) - (i === j ? 1 : 0);
+          const ways = ((room[i] as number) / places) * (Math.max(0, left) / (places - 1));
+          if (ways > 0) seats.push({ mask: path(i, j), share: near * ways, label: 1 + i * 24 + j });
+        }
+      }
+    });
+    return [...seats, { mask: APART, share: 1 - together, label: 0 }];
+  };
+
+  return (a, b) => {
+    const [i, j] = [nodeOf[a] ?? null, nodeOf[b] ?? null];
+    if (i !== null && j !== null) return [{ mask: path(i, j), share: 1, label: 0 }];
+    if (i !== null) return beside(i, b);
+    if (j !== null) return beside(j, a);
+    return leadsOut > 0 ? [] : both(a, b);
+  };
+}
+
+/** Weights of classes and readings together, for the mutual information between them. */
+class JointCounts {
+  private readonly joint = new Map<number, number>();
+  private readonly classes = new Map<number, number>();
+  private readonly readings = new Map<number, number>();
+
+  add(label: number, bin: number, weight: number): void {
+    if (weight <= 0) return;
+    bump(this.joint, label * MOST_BINS + bin + 1, weight);
+    bump(this.classes, label, weight);
+    bump(this.readings, bin, weight);
   }
-  const room = nodes.map((node) => node.leads);
-  for (const node of nodeOf) if (node !== null) room[node] = (room[node] ?? 0) - 1;
-  const free = room.reduce((sum, r) => sum + r, 0);
-  const list: Seat[] = [];
-  const nodesFor = (placed: number | null) => (placed === null ? nodes.map((_, n) => n) : [placed]);
-  for (const i of nodesFor(placedA)) {
-    const shareA = placedA === null ? (room[i] ?? 0) / free : 1;
-    if (shareA === 0) continue;
-    for (const j of nodesFor(placedB)) {
-      const taken = placedA === null && i === j ? 1 : 0;
-      const left = placedA === null ? free - 1 : free;
-      const shareB = placedB === null ? ((room[j] ?? 0) - taken) / left : 1;
-      if (shareB <= 0) continue;
-      list.push({ mask: template.path[i]?.[j] ?? APART, share: shareA * shareB, label: `${i},${j}` });
-    }
+
+  /** I = H(reading) + H(class) − H(both), in nats; never below zero. */
+  mutualInformation(): number {
+    return Math.max(0, entropy(this.readings) + entropy(this.classes) - entropy(this.joint));
   }
-  return list;
+}
+
+const MOST_BINS = 1e6;
+
+function bump(counts: Map<number, number>, key: number, weight: number): void {
+  counts.set(key, (counts.get(key) ?? 0) + weight);
+}
+
+function entropy(counts: ReadonlyMap<number, number>): number {
+  let total = 0;
+  let sum = 0;
+  for (const weight of counts.values()) {
+    total += weight;
+    sum += weight * Math.log(weight);
+  }
+  return total > 0 ? Math.log(total) - sum / total : 0;
 }
 
 const OPEN_BIN = -1;
@@ -129,7 +192,7 @@ function expectedBins(hypothesis: Hypothesis, mask: number, meter: Meter): Bins 
   const relative = ohms > 0 ? Math.min(sigmaOhms / ohms, 1.5) : 0;
   const low = errorScale(ohms * Math.exp(-2 * relative), meter);
   const high = errorScale(ohms * Math.exp(2 * relative), meter);
-  const points = clamp(Math.ceil((high - low) / 2), 1, 12);
+  const points = clamp(Math.ceil((high - low) / 2), 1, 8);
   const zs = Array.from({ length: points }, (_, k) => (points === 1 ? 0 : (k / (points - 1)) * 4 - 2));
   const shares = zs.map((z) => Math.exp(-0.5 * z * z));
   const sum = shares.reduce((total, share) => total + share, 0);
@@ -149,21 +212,6 @@ function errorScale(ohms: number, meter: Meter): number {
   const share = Math.max(meter.percent, 0.01) / 100;
   const floor = Math.max(meter.counts, 0.5) * meter.resolutionOhms;
   return (2 / share) * Math.log1p((share * Math.max(0, ohms)) / floor);
-}
-
-function mutualInformation(classes: readonly Map<number, number>[]): number {
-  const overall = new Map<number, number>();
-  let conditional = 0;
-  for (const bins of classes) {
-    const mass = [...bins.values()].reduce((sum, w) => sum + w, 0);
-    for (const [bin, weight] of bins) {
-      overall.set(bin, (overall.get(bin) ?? 0) + weight);
-      if (weight > 0) conditional -= weight * Math.log(weight / mass);
-    }
-  }
-  let entropy = 0;
-  for (const weight of overall.values()) if (weight > 0) entropy -= weight * Math.log(weight);
-  return Math.max(0, entropy - conditional);
 }
 
 function rank(values: readonly PairValue[], evidence: Evidence): PairValue[] {

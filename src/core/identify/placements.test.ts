@@ -1,9 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { FAMILIES, familyById } from "../motor/families";
-import type { Variant } from "../motor/family";
+import type { Family, Variant } from "../motor/family";
 import type { Evidence, PairEvidence } from "./evidence";
-import { placements } from "./placements";
-import { APART, templateOf } from "./template";
+import { factsOf, placements } from "./placements";
+import { gather, type Skeleton } from "./skeleton";
+import { APART } from "./template";
 
 const ALL = 1e6;
 
@@ -13,6 +14,11 @@ function evidence(leadCount: number, pairs: readonly [number, number, number | n
     last: null,
     pairs: pairs.map(([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, discarded: [] })),
   };
+}
+
+/** One build alone as a skeleton. */
+function alone(family: Family, leads: number, variant: Variant): Skeleton {
+  return gather(family, leads, [variant])[0] as Skeleton;
 }
 
 /** Every way to hand the leads out, the slow way, for comparison. */
@@ -37,8 +43,16 @@ describe("placing leads on a template", () => {
     for (const family of FAMILIES) {
       for (let leads = 2; leads <= 7; leads++) {
         for (const variant of family.variants(leads, {})) {
-          const found = placements(templateOf(variant), evidence(leads, [[0, 1, 5]]), ALL);
-          const apart = placements(templateOf(variant), evidence(leads, [[0, 1, null]]), ALL);
+          const found = placements(
+            alone(family, leads, variant),
+            factsOf(evidence(leads, [[0, 1, 5]])),
+            ALL,
+          ).found;
+          const apart = placements(
+            alone(family, leads, variant),
+            factsOf(evidence(leads, [[0, 1, null]])),
+            ALL,
+          ).found;
           const shares = [...found, ...apart].reduce((sum, p) => sum + p.share, 0);
           // A duplicate pair cannot read 5 Ω: those ways are missing, and nothing else is.
           const bonded = variant.nodes.reduce(
@@ -52,9 +66,11 @@ describe("placing leads on a template", () => {
   });
 
   it("keeps every order that fits exactly, and each symmetric set once", () => {
-    const variants = familyById("two-winding")?.variants(5, {}) ?? [];
+    const family = familyById("two-winding") as Family;
+    const variants = family.variants(5, {});
     for (const variant of variants.slice(0, 12)) {
-      const template = templateOf(variant);
+      const skeleton = alone(family, 5, variant);
+      const { template } = skeleton;
       const ohms = variant.sections.map((_, s) => 3 + 4 * s);
       const sum = (mask: number) => ohms.reduce((total, value, s) => total + ((mask >> s) & 1) * value, 0);
       const truth = everyOrder(variant)[7] as number[];
@@ -62,7 +78,7 @@ describe("placing leads on a template", () => {
         return [a, b, sum(template.path[truth[a] as number]?.[truth[b] as number] ?? 0)];
       };
       const pairs = [read(0, 1), read(0, 2), read(1, 3), read(2, 4), read(0, 4)];
-      const found = placements(template, evidence(5, pairs), ALL);
+      const found = placements(skeleton, factsOf(evidence(5, pairs)), ALL).found;
       expect(found.some((p) => p.nodeOf.every((node, lead) => node === truth[lead]))).toBe(true);
       for (const placement of found) {
         for (const [a, b] of pairs) {
@@ -75,8 +91,12 @@ describe("placing leads on a template", () => {
   });
 
   it("counts leads never touched without telling their orders apart", () => {
-    const [variant] = familyById("one-winding")?.variants(4, {}) ?? [];
-    const found = placements(templateOf(variant as Variant), evidence(4, [[0, 1, 5]]), ALL);
+    const family = familyById("one-winding") as Family;
+    const found = placements(
+      alone(family, 4, family.variants(4, {})[0] as Variant),
+      factsOf(evidence(4, [[0, 1, 5]])),
+      ALL,
+    ).found;
     expect(found).toHaveLength(12);
     expect(found.every((p) => p.nodeOf[2] === null && p.nodeOf[3] === null)).toBe(true);
   });

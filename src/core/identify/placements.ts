@@ -1,73 +1,136 @@
-import { type Evidence, joinedGroups, type PairEvidence } from "./evidence";
-import { APART, type Template } from "./template";
+import { type Evidence, openMasks } from "./evidence";
+import { type Floating, factorial, seatingWays } from "./floating";
+import { type IslandTree, type IslandTrees, islandTrees } from "./islandTrees";
+import type { Skeleton } from "./skeleton";
+import type { Template } from "./template";
 
 /** Leads set on the junctions of a template. */
 export interface Placement {
   readonly template: Template;
-  /** The node of each lead, by place in the sheet; null for a lead that no reading has touched yet. */
+  /** The node of each lead, by place in the sheet; null for a lead that no ohms were read through yet. */
   readonly nodeOf: readonly (number | null)[];
-  /** Share of all ways to set the leads that this placement stands for, symmetric ones counted together. */
+  /** Share of the family's motors and of the ways to set their leads that this placement stands for. */
   readonly share: number;
+  /** Places left on each node, on average over the builds that this placement stands for. */
+  readonly room: readonly number[];
+  /** The leads that float: see {@link Floating}. */
+  readonly floating: Floating;
 }
 
-/** How far a reading may miss a rule of the template before the placement is dropped, in standard deviations. */
-export const PRUNE_SIGMAS = 7;
+/** A reading may miss a rule by so many standard deviations before it counts as broken. */
+export const PRUNE_SIGMAS = 5;
+
+/** What a search found, and whether it stopped at its limit. */
+export interface Placements {
+  readonly found: readonly Placement[];
+  readonly cut: boolean;
+}
 
 /**
- * All placements of the touched leads on a template that the readings do not rule out. Leads never touched stay
- * unplaced: they are alike to the meter, so their orders are not told apart but counted in `share`.
+ * All placements, on a skeleton, of the trees that the readings allow: each vertex of a tree on a node, so that its
+ * edges run along windings of their own. Leads that no ohms were read through float: their seats are counted in
+ * `share`, not told apart.
  *
- * Depth-first over leads in the order in which readings link them. A branch dies as soon as a reading contradicts the
- * forest: open inside a group, ohms between groups, ohms within one conductor, a part that reads more than the whole,
- * or two parts that do not add up to their whole. These are the rules of an additive tree, so that bonded leads,
- * groups and order along the winding prune the search and not a trial of all orders.
+ * Depth-first over the vertices. Bonded leads, separate groups and the order along the winding are in the trees
+ * already, so that they prune the search and not a trial of all orders.
  *
- * @param limit stop after this many placements; the caller must then not trust the list to be complete.
+ * @param limit stop after this many placements.
  */
-export function placements(template: Template, evidence: Evidence, limit: number): Placement[] {
+export function placements(skeleton: Skeleton, facts: Facts, limit: number): Placements {
+  const { template, leadCount } = skeleton;
   const { nodes } = template.variant;
-  const { order, between, slackOhms, largestGroup, anyOpen } = readingOrder(evidence);
-  if (largestGroup > template.largestGroup || (anyOpen && template.largestGroup === template.leads))
-    return [];
-  const nodeOf: (number | null)[] = Array(evidence.leadCount).fill(null);
-  const free = nodes.map((node) => node.leads);
-  let freeLeads = evidence.leadCount;
-  const seenMask: number[] = Array(between.length).fill(0);
-  const seenPair: number[] = Array(between.length).fill(0);
-  let seen = 0;
+  const { openTo } = facts;
+  if (facts.largestIsland > template.largestGroup || (facts.anyOpen && template.groups === 1)) return NONE;
+  const nodeOf: (number | null)[] = Array(openTo.length).fill(null);
+  const count: number[] = Array(nodes.length).fill(0);
+  const most = nodes.map((node) => node.leads);
   const found: Placement[] = [];
+  /** Leads in each group so far, as a bit mask. */
+  const members: number[] = Array(nodes.length).fill(0);
 
-  const place = (depth: number, share: number): void => {
+  const visible = nodes.filter((node) => node.leads > 0).length;
+  const branched = nodes.some((_, n) => degreeIn(template, n) > 2);
+  const free = leadCount - facts.placed;
+
+  /** Seats the trees from the given island on; `conductors` are those of the trees seated. */
+  const seatIslands = (island: number, images: number, conductors: number): void => {
     if (found.length >= limit) return;
-    const step = order[depth];
-    if (!step) {
-      found.push({ template, nodeOf: [...nodeOf], share });
+    const trees = facts.islands[island]?.trees;
+    if (!trees) {
+      // Every node that leads come out of must get one.
+      if (visible - conductors > free) return;
+      const done = finish(images);
+      if (done) found.push(done);
       return;
     }
+    const last = island === facts.islands.length - 1;
+    for (const tree of trees) {
+      const all = conductors + tree.conductors;
+      if (tree.conductors > visible || (tree.branched && !branched)) continue;
+      if (last && visible - all > free) continue;
+      seatTree(tree, 0, 0, images, island, all);
+    }
+  };
+  /** Nodes of the vertices seated, island by island. */
+  const at: Int8Array[] = facts.islands.map(() => new Int8Array(nodes.length + 1).fill(-1));
+
+  /** Seats the vertices of a tree from the given one on; `used` are the sections that its edges run through. */
+  const seatTree = (
+    tree: IslandTree,
+    vertex: number,
+    used: number,
+    images: number,
+    island: number,
+    conductors: number,
+  ): void => {
+    if (found.length >= limit) return;
+    const leads = tree.vertices[vertex];
+    if (!leads) {
+      seatIslands(island + 1, images, conductors);
+      return;
+    }
+    const parent = tree.parents[vertex] as number;
+    const mine = tree.masks[vertex] as number;
+    const seats = at[island] as Int8Array;
+    const path = parent < 0 ? null : (template.path[seats[parent] as number] as readonly number[]);
     for (let node = 0; node < nodes.length; node++) {
-      const room = free[node] ?? 0;
-      if (room === 0 || template.before[node]?.some((block) => untouched(block))) continue;
-      const alike = roomAlike(node);
-      const mark = seen;
-      nodeOf[step.lead] = node;
-      if (step.pairs.every(fits)) {
-        free[node] = room - 1;
-        freeLeads -= 1;
-        place(depth + 1, (share * alike) / (freeLeads + 1));
-        freeLeads += 1;
-        free[node] = room;
+      // The edge from the parent: over a node that is taken, or back along a winding in use, it would not be free.
+      const edge = path ? (path[node] as number) : 0;
+      if (path && (edge <= 0 || (edge & used) !== 0)) continue;
+      if ((count[node] as number) + leads.length > (most[node] as number)) continue;
+      seats[vertex] = node;
+      if (mine === 0) {
+        seatTree(tree, vertex + 1, used | edge, images, island, conductors);
+        continue;
       }
-      nodeOf[step.lead] = null;
-      seen = mark;
+      if (template.before[node]?.some(untouched)) continue;
+      const group = template.group[node] as number;
+      const shut = shutFor(leads);
+      if (((members[group] as number) | mine) & shut) continue;
+      const alike = imagesOf(node);
+      for (const lead of leads) nodeOf[lead] = node;
+      count[node] = (count[node] as number) + leads.length;
+      members[group] = (members[group] as number) | mine;
+      seatTree(tree, vertex + 1, used | edge, images * alike, island, conductors);
+      members[group] = (members[group] as number) & ~mine;
+      count[node] = (count[node] as number) - leads.length;
+      for (const lead of leads) nodeOf[lead] = null;
     }
   };
 
-  const untouched = (block: readonly number[]) => block.every((n) => free[n] === nodes[n]?.leads);
+  /** The leads that some of these read open to, as a bit mask. */
+  const shutFor = (leads: readonly number[]): number => {
+    let shut = 0;
+    for (const lead of leads) shut |= openTo[lead] as number;
+    return shut;
+  };
 
-  /** Room on this node and on all its mirror images that nothing yet tells from it. */
-  const roomAlike = (start: number): number => {
-    const mirrors = template.mirrors[start] ?? [];
-    if (mirrors.length === 0) return free[start] ?? 0;
+  const untouched = (block: readonly number[]) => block.every((n) => count[n] === 0);
+
+  /** This node and its mirror images, as far as nothing yet tells them apart. */
+  const imagesOf = (start: number): number => {
+    const mirrors = template.mirrors[start] as Template["mirrors"][number];
+    if (mirrors.length === 0) return 1;
     const alike = [start];
     for (const node of alike) {
       for (const mirror of template.mirrors[node] ?? []) {
@@ -75,96 +138,134 @@ export function placements(template: Template, evidence: Evidence, limit: number
           alike.push(mirror.node);
       }
     }
-    return alike.reduce((room, node) => room + (free[node] ?? 0), 0);
+    return alike.length;
   };
 
-  /** Whether a reading, by its index, is what the template allows between the nodes its leads are on now. */
-  const fits = (pair: number): boolean => {
-    const { a, b, ohms, sigmaOhms } = between[pair] as PairEvidence;
-    const mask = template.path[nodeOf[a] as number]?.[nodeOf[b] as number] ?? APART;
-    if (ohms === null) return mask === APART;
-    if (mask === APART) return false;
-    if (mask === 0) return ohms <= PRUNE_SIGMAS * sigmaOhms;
-    if (!nests(mask, pair, ohms)) return false;
-    seenMask[seen] = mask;
-    seenPair[seen] = pair;
-    seen += 1;
-    return true;
-  };
-
-  /** Whether the reading along a path sits with those along parts of it, wholes around it, and neighbours. */
-  const nests = (mask: number, pair: number, ohms: number): boolean => {
-    const slack = slackOhms[pair] as Float64Array;
-    for (let k = 0; k < seen; k++) {
-      const otherMask = seenMask[k] as number;
-      const common = mask & otherMask;
-      const isPart = common === mask;
-      const isWhole = common === otherMask;
-      if (!isPart && !isWhole && common !== 0) continue;
-      const other = seenPair[k] as number;
-      const difference = ohms - (between[other]?.ohms ?? 0);
-      const limit = slack[other] as number;
-      if ((isPart && difference > limit) || (isWhole && -difference > limit)) return false;
-      const third = seenMask.indexOf(mask ^ otherMask);
-      if (third < 0 || third >= seen) continue;
-      const expected = common === 0 ? ohms + (between[other]?.ohms ?? 0) : Math.abs(difference);
-      const { ohms: read, sigmaOhms } = between[seenPair[third] as number] as PairEvidence;
-      if (Math.abs(expected - (read ?? 0)) > limit + PRUNE_SIGMAS * sigmaOhms) return false;
+  /** The placement as it stands, with its share over the builds that have room for it; null when none has. */
+  const finish = (images: number): Placement | null => {
+    const orders = factorial(leadCount) / factorial(free);
+    const room: number[] = Array(nodes.length).fill(0);
+    let share = 0;
+    let floating: Floating | null = null;
+    for (const build of skeleton.builds) {
+      const ways = arrangements(build.leads, count);
+      if (ways === 0) continue;
+      const seats = seatsLeft(build.leads);
+      const open = facts.floaters === 0 ? 1 : seatingWays(seats) / factorial(free);
+      const weight = (build.share * ways * open) / orders;
+      if (weight === 0) continue;
+      share += weight;
+      floating ??= seats;
+      build.leads.forEach((leads, n) => {
+        room[n] = (room[n] as number) + weight * (leads - (count[n] as number));
+      });
     }
-    return true;
+    if (!floating) return null;
+    for (let n = 0; n < room.length; n++) room[n] = (room[n] as number) / share;
+    return { template, nodeOf: [...nodeOf], share: share * images, room, floating };
   };
 
-  place(0, 1);
-  return found;
+  const seatsLeft = (leads: readonly number[]): Floating => {
+    const free: number[] = Array(nodes.length).fill(0);
+    const barred: number[] = Array(nodes.length).fill(0);
+    template.group.forEach((g, n) => {
+      free[g] = (free[g] as number) + (leads[n] as number) - (count[n] as number);
+    });
+    if (facts.floaters > 0) {
+      nodeOf.forEach((node, lead) => {
+        if (node === null) return;
+        const g = template.group[node] as number;
+        barred[g] = (barred[g] as number) | (openTo[lead] as number);
+      });
+    }
+    return { free, barred, touched: facts.floaters, openTo };
+  };
+
+  seatIslands(0, 1, 0);
+  return { found, cut: found.length >= limit };
 }
 
-interface ReadingOrder {
-  /** Touched leads, each linked to one before it where possible, with the readings (by index) it closes. */
-  readonly order: readonly { readonly lead: number; readonly pairs: readonly number[] }[];
-  readonly between: readonly PairEvidence[];
-  /** How far two readings of one quantity may differ before a rule counts as broken, ohms. */
-  readonly slackOhms: readonly Float64Array[];
-  /** Leads of the largest group that ohms were read through, and whether any pair was open. */
-  readonly largestGroup: number;
+const NONE: Placements = { found: [], cut: false };
+
+function degreeIn(template: Template, node: number): number {
+  return template.variant.sections.filter((section) => section.from === node || section.to === node).length;
+}
+
+/** Ways to pick the leads placed on each node among those the build has there, in order. */
+function arrangements(leads: readonly number[], count: readonly number[]): number {
+  let ways = 1;
+  for (let n = 0; n < count.length; n++) {
+    for (let k = 0; k < (count[n] as number); k++) ways *= (leads[n] as number) - k;
+  }
+  return Math.max(0, ways);
+}
+
+/** What a search asks of the evidence, the same for all skeletons. */
+export interface Facts {
+  /** For each island the trees that its readings allow, the islands with the most leads first. */
+  readonly islands: readonly IslandTrees[];
+  /** Leads of the largest island, of all islands, and whether any pair was open. */
+  readonly largestIsland: number;
+  readonly placed: number;
   readonly anyOpen: boolean;
+  /** For each lead, those it read open to; and the leads that read nothing but open. Bit masks. */
+  readonly openTo: readonly number[];
+  readonly floaters: number;
 }
 
-const knownOrders = new WeakMap<Evidence, ReadingOrder>();
-
-function readingOrder(evidence: Evidence): ReadingOrder {
-  const known = knownOrders.get(evidence);
-  if (known) return known;
-  const between = evidence.pairs;
-  const slackOhms = between.map((p) =>
-    Float64Array.from(between, (q) => PRUNE_SIGMAS * Math.hypot(p.sigmaOhms, q.sigmaOhms)),
+/** Works out the facts of a sheet. */
+export function factsOf(evidence: Evidence): Facts {
+  const openTo = openMasks(evidence);
+  const islands = islandsOf(evidence);
+  const placed = islands.flat();
+  const floaters = openTo.reduce(
+    (mask, open, lead) => (open !== 0 && !placed.includes(lead) ? mask | (1 << lead) : mask),
+    0,
   );
-  const group = joinedGroups(evidence);
-  const largestGroup = Math.max(...group.map((g) => group.filter((other) => other === g).length));
-  const anyOpen = between.some((pair) => pair.ohms === null);
-  const made = { order: probeOrder(evidence), between, slackOhms, largestGroup, anyOpen };
-  knownOrders.set(evidence, made);
-  return made;
+  return {
+    islands: islands.map((leads) => islandTrees(leads, evidence)),
+    largestIsland: islands[0]?.length ?? 0,
+    placed: placed.length,
+    anyOpen: openTo.some((mask) => mask !== 0),
+    openTo,
+    floaters,
+  };
 }
 
-function probeOrder(evidence: Evidence): { lead: number; pairs: number[] }[] {
-  const count = Array(evidence.leadCount).fill(0) as number[];
-  for (const { a, b, ohms } of evidence.pairs) {
-    const worth = ohms === null ? 1 : 100;
-    count[a] = (count[a] ?? 0) + worth;
-    count[b] = (count[b] ?? 0) + worth;
+/**
+ * Leads that ohms were read through, island by island, the largest first. Within an island each lead after the first
+ * was read to one before it; those with the most readings to them come first, so that trees are told apart early.
+ */
+function islandsOf(evidence: Evidence): number[][] {
+  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  const degree: number[] = Array(evidence.leadCount).fill(0);
+  for (const { a, b } of read) {
+    degree[a] = (degree[a] as number) + 1;
+    degree[b] = (degree[b] as number) + 1;
   }
-  const waiting = count.map((_, lead) => lead).filter((lead) => count[lead] !== 0);
-  const order: { lead: number; pairs: number[] }[] = [];
-  const placed = new Set<number>();
-  while (waiting.length > 0) {
+  const waiting = new Set(degree.flatMap((count, lead) => (count > 0 ? [lead] : [])));
+  const islands: number[][] = [];
+  while (waiting.size > 0) {
+    const island: number[] = [];
     const links = (lead: number) =>
-      evidence.pairs.filter((p) => (p.a === lead && placed.has(p.b)) || (p.b === lead && placed.has(p.a)));
-    const score = (lead: number) =>
-      links(lead).reduce((sum, p) => sum + (p.ohms === null ? 1 : 100), 0) * 1e6 + (count[lead] ?? 0);
-    const next = waiting.reduce((best, lead) => (score(lead) > score(best) ? lead : best));
-    waiting.splice(waiting.indexOf(next), 1);
-    order.push({ lead: next, pairs: links(next).map((pair) => evidence.pairs.indexOf(pair)) });
-    placed.add(next);
+      read.reduce(
+        (sum, { a, b }) =>
+          sum + ((a === lead && island.includes(b)) || (b === lead && island.includes(a)) ? 1 : 0),
+        0,
+      );
+    for (;;) {
+      let next = -1;
+      let score = island.length === 0 ? -1 : 0;
+      for (const lead of waiting) {
+        const linked = links(lead);
+        const rank = linked * 100 + (linked > 0 || island.length === 0 ? (degree[lead] as number) : 0);
+        if (rank > score) [next, score] = [lead, rank];
+      }
+      if (next < 0) break;
+      island.push(next);
+      waiting.delete(next);
+    }
+    islands.push(island);
   }
-  return order;
+  return islands.sort((x, y) => y.length - x.length);
 }

@@ -1,3 +1,4 @@
+import { directionVariance } from "./fit";
 import { bits, type Hypothesis } from "./hypotheses";
 
 /** What a hypothesis expects to read along a path, meter error left out. */
@@ -14,7 +15,7 @@ export interface Prediction {
 export function predict(hypothesis: Hypothesis, mask: number): Prediction {
   const { fit, fitIndex, placement } = hypothesis;
   const { sections } = placement.template.variant;
-  const fitted: number[] = [];
+  const direction = new Float64Array(fit.ohms.length);
   let ohms = 0;
   let variance = 0;
   for (const s of bits(mask)) {
@@ -22,14 +23,10 @@ export function predict(hypothesis: Hypothesis, mask: number): Prediction {
     const value = sectionOhms(hypothesis, s);
     ohms += value;
     const section = sections[s];
-    if (f >= 0) fitted.push(f);
+    if (f >= 0) direction[f] = value;
     else if (section) variance += ((value * section.box.logWidth) / Math.sqrt(12)) ** 2;
   }
-  for (const i of fitted) {
-    for (const j of fitted)
-      variance += (fit.ohms[i] ?? 0) * (fit.ohms[j] ?? 0) * (fit.logCovariance[i]?.[j] ?? 0);
-  }
-  return { ohms, sigmaOhms: Math.sqrt(Math.max(0, variance)) };
+  return { ohms, sigmaOhms: Math.sqrt(variance + directionVariance(fit, direction)) };
 }
 
 /** Most probable ohms of a section, from the fit or else from its prior. */

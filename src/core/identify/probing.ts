@@ -8,7 +8,15 @@ import type { ReadingSheet } from "./sheet";
 import { checkCount, isOneGroup } from "./structure";
 
 /** Under this gain a reading cannot be said to help; in nats. A fair coin is worth 0.69. */
-export const WORTHLESS_NATS = 0.004;
+const WORTHLESS_NATS = 0.004;
+/** Nor does it where this share of what is still open is all it is expected to clear up: ten more would be wanted. */
+const WORTHLESS_SHARE = 0.1;
+
+/** The least gain in nats for which another reading is asked. */
+function worthNats(list: readonly Answer[]): number {
+  const open = list.reduce((sum, { confidence: p }) => sum - (p > 0 ? p * Math.log(p) : 0), 0);
+  return Math.max(WORTHLESS_NATS, WORTHLESS_SHARE * open);
+}
 
 /** A lead whose shell test is due: the first of all, then one of every group that turns out to be separate. */
 export function shellTestDue(
@@ -49,9 +57,67 @@ export function decidingPair(
   sheet: ReadingSheet,
   names: ReadonlyMap<string, LeadName>,
 ): NextProbe | null {
-  const best = pairValues(list, evidence, sheet.meter)[0];
-  if (!best || best.nats < WORTHLESS_NATS) return null;
+  const values = pairValues(list, evidence, sheet.meter);
+  const best = fromAnEnd(values, list, evidence) ?? values[0];
+  const touched = new Set(evidence.pairs.flatMap((pair) => [pair.a, pair.b]));
+  if (!best || (best.nats < worthNats(list) && touched.has(best.a) && touched.has(best.b))) return null;
   return asProbe(best, sheet, whyDeciding(best, list, evidence, sheet, names));
+}
+
+/** A lead that is an end of the winding with this probability is a good place for a clip to stay. */
+const SURE_END = 0.8;
+
+/**
+ * While leads of one group are untouched every one of them must be read to something, so the question is to what. From
+ * an end of the winding the readings put the leads in order at once; from within they leave open on which side a lead
+ * lies. So the first three leads are read all round, and the clip then stays on one that is likely an end. Null where
+ * this does not apply.
+ */
+function fromAnEnd(
+  values: readonly PairValue[],
+  list: readonly Answer[],
+  evidence: Evidence,
+): PairValue | null {
+  const touched = new Set(evidence.pairs.flatMap(({ a, b }) => [a, b]));
+  const untouched = evidence.leadCount - touched.size;
+  if (untouched === 0 || touched.size < 3 || evidence.pairs.some(({ ohms }) => ohms === null)) return null;
+  const ends = endProbabilities(list, evidence.leadCount);
+  const score = (lead: number) => {
+    const { any, main } = ends[lead] as EndProbability;
+    return any < SURE_END ? any * START_WORTH : START_WORTH + (1 - START_WORTH) * main;
+  };
+  const hub = [...touched].reduce((best, lead) => (score(lead) > score(best) ? lead : best));
+  const cross = values.find(({ a, b, nats }) => nats > WORTHLESS_NATS && touched.has(a) && touched.has(b));
+  if ((ends[hub]?.any ?? 0) < SURE_END && cross && evidence.pairs.length < touched.size) return cross;
+  return values.find(({ a, b }) => (a === hub && !touched.has(b)) || (b === hub && !touched.has(a))) ?? null;
+}
+
+/** An end of the start winding is worth so much of an end of the main: from it the two sides of the joint look alike. */
+const START_WORTH = 0.5;
+
+/** The probability that the winding ends at a lead, and that this end is not the start winding's. */
+interface EndProbability {
+  any: number;
+  main: number;
+}
+
+function endProbabilities(list: readonly Answer[], leadCount: number): readonly EndProbability[] {
+  const ends = Array.from({ length: leadCount }, (): EndProbability => ({ any: 0, main: 0 }));
+  const total = list.reduce((sum, { confidence }) => sum + confidence, 0);
+  for (const { confidence, members } of list) {
+    const best = members[0];
+    if (!best) continue;
+    const { template, nodeOf } = best.placement;
+    nodeOf.forEach((node, lead) => {
+      const end = ends[lead];
+      if (node === null || !end || template.variant.nodes[node]?.role?.role === "speed") return;
+      const windings = template.variant.sections.filter(({ from, to }) => from === node || to === node);
+      if (windings.length !== 1) return;
+      end.any += confidence / total;
+      if (windings[0]?.winding !== "start") end.main += confidence / total;
+    });
+  }
+  return ends;
 }
 
 /**

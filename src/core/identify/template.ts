@@ -9,9 +9,11 @@ export interface Template {
    * In a forest the path is unique, so the expected reading is the sum of the masked sections.
    */
   readonly path: readonly (readonly number[])[];
-  /** Leads of the largest connected group, and of all. */
+  /** The connected group of each node, and how many groups there are that leads come out of. */
+  readonly group: readonly number[];
+  readonly groups: number;
+  /** The most leads that one connected group has. */
   readonly largestGroup: number;
-  readonly leads: number;
   /** For each node, the blocks that must be in use before it may be: see {@link Variant.symmetries}. */
   readonly before: readonly (readonly (readonly number[])[])[];
   /** For each node, its mirror images in the other blocks of its symmetry sets. */
@@ -28,18 +30,8 @@ export interface Mirror {
 /** Path mask of two nodes in different groups. */
 export const APART = -1;
 
-const known = new WeakMap<Variant, Template>();
-
-/** The template of a variant; worked out at the first call. */
+/** Works out the template of a variant. */
 export function templateOf(variant: Variant): Template {
-  const found = known.get(variant);
-  if (found) return found;
-  const made = build(variant);
-  known.set(variant, made);
-  return made;
-}
-
-function build(variant: Variant): Template {
   const junctions = variant.nodes.length;
   const group = connectedGroups({ junctions, sections: variant.sections.map((s) => ({ ...s, ohms: 1 })) });
   const path = Array.from({ length: junctions }, (_, from) => masksFrom(from, variant, group));
@@ -60,8 +52,8 @@ function build(variant: Variant): Template {
   const sizes = group.map((g) =>
     variant.nodes.reduce((sum, node, n) => sum + (group[n] === g ? node.leads : 0), 0),
   );
-  const leads = variant.nodes.reduce((sum, node) => sum + node.leads, 0);
-  return { variant, path, largestGroup: Math.max(...sizes), leads, before, mirrors };
+  const groups = new Set(group.filter((_g, n) => (variant.nodes[n]?.leads ?? 0) > 0)).size;
+  return { variant, path, group, groups, largestGroup: Math.max(...sizes), before, mirrors };
 }
 
 function masksFrom(start: number, variant: Variant, group: readonly number[]): number[] {

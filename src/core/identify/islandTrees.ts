@@ -1,0 +1,372 @@
+import { factorInPlace, forwardInPlace, solveInPlace } from "./cholesky";
+import type { Evidence } from "./evidence";
+
+/**
+ * A tree that could join the leads of one island: leads that ohms were read through, directly or by way of each other.
+ * Its vertices are conductors, or the one hidden joint it may have; its edges are windings, of one section or several.
+ */
+export interface IslandTree {
+  /** Leads on each vertex, by place in the sheet; none on a hidden joint. */
+  readonly vertices: readonly (readonly number[])[];
+  /** For each vertex the vertex it hangs on, which stands before it; -1 for the first, which is never hidden. */
+  readonly parents: readonly number[];
+  /** The leads on each vertex as a bit mask. */
+  readonly masks: readonly number[];
+  /** Vertices that are no hidden joint, and whether three windings meet somewhere. */
+  readonly conductors: number;
+  readonly branched: boolean;
+}
+
+/** The trees that the readings of an island allow, and whether others were left out for their number. */
+export interface IslandTrees {
+  readonly trees: readonly IslandTree[];
+  readonly cut: boolean;
+}
+
+/** A tree that explains the readings this much worse than the best one, in nats, is dropped. */
+const HOPELESS_NATS = 12;
+/** What a joint without lead, a branch and a doubled lead cost while trees are compared, in nats. */
+const HIDDEN_NATS = 2.5;
+const BRANCH_NATS = 0.7;
+const DOUBLED_NATS = 0.7;
+/** What a winding so short that it hardly changes a speed costs, and what share of the longest reading that is. */
+const SHORT_NATS = 1.2;
+const SHORT_SHARE = 0.02;
+/** The most trees that are carried from one lead to the next. */
+const MOST_TREES = 60;
+
+/**
+ * All trees that the readings of an island allow, best first.
+ *
+ * Readings of one group are an additive tree metric (Zaretskii 1965; Buneman 1971): a full table fixes the tree. This
+ * search also takes part tables: leads are added one after the other, each in every place where it can come (on a
+ * conductor there is, within a winding, at the end of a new one), and of the trees so made those are kept whose edges
+ * fit the readings so far, by least squares without negative ohms, nearly as well as the best one's. Every group in
+ * the catalogue is a row or has one joint of three with one of them a single winding, so no other trees are tried.
+ */
+export function islandTrees(leads: readonly number[], evidence: Evidence): IslandTrees {
+  const readings = evidence.pairs.flatMap(({ a, b, ohms, sigmaOhms }): Reading[] =>
+    ohms !== null && leads.includes(a) && leads.includes(b)
+      ? [{ a, b, ohms, weight: 1 / sigmaOhms ** 2 }]
+      : [],
+  );
+  const leastOhms = LEAST_EDGE_SHARE * readings.reduce((most, { ohms }) => Math.max(most, ohms), 0);
+  const shortOhms = (leastOhms * SHORT_SHARE) / LEAST_EDGE_SHARE;
+  let states: Tree[] = [firstTree(leads[0] as number)];
+  let cut = false;
+  for (let k = 1; k < leads.length; k++) {
+    const lead = leads[k] as number;
+    const here = new Set(leads.slice(0, k + 1));
+    const rows = readings.filter(({ a, b }) => here.has(a) && here.has(b));
+    let best = Number.POSITIVE_INFINITY;
+    const grown: Tree[] = [];
+    for (const state of states) {
+      for (const tree of extensions(state, lead)) {
+        const equations = edgeEquations(tree, rows);
+        tree.cost = leastSquaresNats(equations) + tree.oddity;
+        for (let e = 0; e < tree.edges; e++) if ((edgeOhms[e] as number) < shortOhms) tree.cost += SHORT_NATS;
+        if (tree.cost > best + HOPELESS_NATS || vanishes(equations, leastOhms)) continue;
+        best = Math.min(best, tree.cost);
+        grown.push(tree);
+      }
+    }
+    const good = grown.filter((tree) => tree.cost <= best + HOPELESS_NATS).sort((x, y) => x.cost - y.cost);
+    cut ||= good.length > MOST_TREES;
+    states = good.slice(0, MOST_TREES);
+  }
+  return { trees: states.map(asIslandTree), cut };
+}
+
+interface Reading {
+  readonly a: number;
+  readonly b: number;
+  readonly ohms: number;
+  /** One over the variance. */
+  readonly weight: number;
+}
+
+/** Vertices at most: twelve leads and a hidden joint, rounded up. */
+const STRIDE = 16;
+
+/** A tree under construction. Edges are bits; `path` holds the edges between any two vertices. */
+interface Tree {
+  count: number;
+  edges: number;
+  readonly vertexOf: Int8Array;
+  readonly from: Int8Array;
+  readonly to: Int8Array;
+  readonly path: Int32Array;
+  hidden: number;
+  branch: number;
+  oddity: number;
+  cost: number;
+}
+
+function firstTree(lead: number): Tree {
+  const vertexOf = new Int8Array(STRIDE).fill(-1);
+  vertexOf[lead] = 0;
+  return {
+    count: 1,
+    edges: 0,
+    vertexOf,
+    from: new Int8Array(STRIDE),
+    to: new Int8Array(STRIDE),
+    path: new Int32Array(STRIDE * STRIDE),
+    hidden: -1,
+    branch: -1,
+    oddity: 0,
+    cost: 0,
+  };
+}
+
+function copyOf(tree: Tree): Tree {
+  return {
+    ...tree,
+    vertexOf: tree.vertexOf.slice(),
+    from: tree.from.slice(),
+    to: tree.to.slice(),
+    path: tree.path.slice(),
+  };
+}
+
+/** Every tree that comes of adding a lead to a tree. */
+function extensions(tree: Tree, lead: number): Tree[] {
+  const made: Tree[] = [];
+  for (let v = 0; v < tree.count; v++) {
+    made.push(onVertex(tree, v, lead));
+    const degree = degreeOf(tree, v);
+    if (v === tree.hidden || degree > 2 || (degree === 2 && tree.branch >= 0)) continue;
+    made.push(beyondVertex(tree, v, lead));
+  }
+  for (let e = 0; e < tree.edges; e++) {
+    made.push(withinEdge(tree, e, lead));
+    if (tree.branch < 0) made.push(besideEdge(tree, e, lead));
+  }
+  return tree.branch < 0 ? made : made.filter(hasShortLeg);
+}
+
+/** Whether one of the three legs at the branch is a single winding, as it is in every group of the catalogue. */
+function hasShortLeg(tree: Tree): boolean {
+  for (let e = 0; e < tree.edges; e++) {
+    const far = tree.from[e] === tree.branch ? tree.to[e] : tree.to[e] === tree.branch ? tree.from[e] : -1;
+    if (far !== undefined && far >= 0 && degreeOf(tree, far) === 1) return true;
+  }
+  return false;
+}
+
+function degreeOf(tree: Tree, v: number): number {
+  let degree = 0;
+  for (let e = 0; e < tree.edges; e++) if (tree.from[e] === v || tree.to[e] === v) degree += 1;
+  return degree;
+}
+
+/** The lead is one conductor with those on a vertex, or comes out of what was a hidden joint. */
+function onVertex(tree: Tree, v: number, lead: number): Tree {
+  const next = copyOf(tree);
+  next.vertexOf[lead] = v;
+  if (v === tree.hidden) {
+    next.hidden = -1;
+    next.oddity -= HIDDEN_NATS;
+  } else {
+    next.oddity += DOUBLED_NATS;
+  }
+  return next;
+}
+
+/** A new winding from a vertex to the lead. */
+function beyondVertex(tree: Tree, v: number, lead: number): Tree {
+  const next = copyOf(tree);
+  if (degreeOf(tree, v) === 2) {
+    next.branch = v;
+    next.oddity += BRANCH_NATS;
+  }
+  next.vertexOf[lead] = hang(next, v);
+  return next;
+}
+
+/** The lead comes out within a winding. */
+function withinEdge(tree: Tree, edge: number, lead: number): Tree {
+  const next = copyOf(tree);
+  next.vertexOf[lead] = split(next, edge);
+  return next;
+}
+
+/** A new winding from a hidden joint within a winding to the lead. */
+function besideEdge(tree: Tree, edge: number, lead: number): Tree {
+  const next = copyOf(tree);
+  const joint = split(next, edge);
+  next.hidden = joint;
+  next.branch = joint;
+  next.oddity += HIDDEN_NATS + BRANCH_NATS;
+  next.vertexOf[lead] = hang(next, joint);
+  return next;
+}
+
+/** Hangs a new vertex on one there is, in place; gives the new one. */
+function hang(tree: Tree, v: number): number {
+  const { path } = tree;
+  const w = tree.count;
+  const bit = 1 << tree.edges;
+  for (let u = 0; u < w; u++) {
+    const mask = (path[v * STRIDE + u] as number) | bit;
+    path[w * STRIDE + u] = mask;
+    path[u * STRIDE + w] = mask;
+  }
+  tree.from[tree.edges] = v;
+  tree.to[tree.edges] = w;
+  tree.count += 1;
+  tree.edges += 1;
+  return w;
+}
+
+/** Sets a new vertex into an edge, in place: the edge keeps its first half, a new edge is the second. Gives the vertex. */
+function split(tree: Tree, edge: number): number {
+  const { path } = tree;
+  const w = tree.count;
+  const [a, b] = [tree.from[edge] as number, tree.to[edge] as number];
+  const first = 1 << edge;
+  const second = 1 << tree.edges;
+  for (let u = 0; u < w; u++) {
+    const nearA = ((path[u * STRIDE + a] as number) & first) === 0;
+    const mask = nearA ? (path[u * STRIDE + a] as number) | first : (path[u * STRIDE + b] as number) | second;
+    path[w * STRIDE + u] = mask;
+    path[u * STRIDE + w] = mask;
+  }
+  for (let u = 0; u < w; u++) {
+    for (let v = 0; v < w; v++) {
+      const mask = path[u * STRIDE + v] as number;
+      if (mask & first) path[u * STRIDE + v] = mask | second;
+    }
+  }
+  tree.to[edge] = w;
+  tree.from[tree.edges] = w;
+  tree.to[tree.edges] = b;
+  tree.count += 1;
+  tree.edges += 1;
+  return w;
+}
+
+/** Pull to zero for edges that no reading fixes, as a share of the largest weight: far under any reading's. */
+const RIDGE = 1e-7;
+/** Edges set to zero one after the other before the fit is taken as it is. */
+const MOST_ZEROS = 4;
+/** No winding reads under this share of the longest reading of its group: what comes out shorter is no winding. */
+const LEAST_EDGE_SHARE = 0.0075;
+/** How far the uncertainty of an edge is stretched before it counts as shorter than that, in standard deviations. */
+const EDGE_DOUBT_SIGMAS = 1.5;
+/** Standard deviations over this share of the edge's own scale mean that no reading fixes it. */
+const UNFIXED_WEIGHT = 1e-3;
+
+/** The normal equations of a tree's edges: rᵀ·N·r − 2·bᵀ·r + c are the weighted squares. */
+interface EdgeEquations {
+  readonly n: number;
+  /** Lower triangle, row by row, a little pull to zero on its diagonal. */
+  readonly N: Float64Array;
+  readonly b: Float64Array;
+  readonly c: number;
+  /** The largest weight on the diagonal. */
+  readonly most: number;
+}
+
+function edgeEquations(tree: Tree, rows: readonly Reading[]): EdgeEquations {
+  const n = tree.edges;
+  const N = new Float64Array(n * n);
+  const b = new Float64Array(n);
+  let c = 0;
+  for (const row of rows) {
+    const { weight } = row;
+    const mask = tree.path[
+      (tree.vertexOf[row.a] as number) * STRIDE + (tree.vertexOf[row.b] as number)
+    ] as number;
+    c += weight * row.ohms * row.ohms;
+    for (let i = 0; i < n; i++) {
+      if (((mask >> i) & 1) === 0) continue;
+      b[i] = (b[i] as number) + weight * row.ohms;
+      for (let j = 0; j <= i; j++) if ((mask >> j) & 1) N[i * n + j] = (N[i * n + j] as number) + weight;
+    }
+  }
+  let most = 0;
+  for (let i = 0; i < n; i++) most = Math.max(most, N[i * n + i] as number);
+  for (let i = 0; i < n; i++) N[i * n + i] = (N[i * n + i] as number) + RIDGE * most + Number.MIN_VALUE;
+  return { n, N, b, c, most };
+}
+
+const factor = new Float64Array(STRIDE * STRIDE);
+const edgeOhms = new Float64Array(STRIDE);
+
+/** Half the weighted squares that the best edge lengths leave, no edge under zero ohms. */
+function leastSquaresNats({ n, N, b, c }: EdgeEquations): number {
+  let zeroed = 0;
+  for (let round = 0; ; round++) {
+    // What is set to zero leaves the equations: its row and column become those of the unit matrix.
+    for (let i = 0; i < n; i++) {
+      const gone = (zeroed >> i) & 1;
+      edgeOhms[i] = gone ? 0 : (b[i] as number);
+      for (let j = 0; j <= i; j++) {
+        factor[i * n + j] = gone || (zeroed >> j) & 1 ? (i === j ? 1 : 0) : (N[i * n + j] as number);
+      }
+    }
+    if (!factorInPlace(factor, n)) return Number.POSITIVE_INFINITY;
+    solveInPlace(factor, edgeOhms, n);
+    let squares = c;
+    let lowest = -1;
+    let least = -1e-9;
+    for (let i = 0; i < n; i++) {
+      const ohms = edgeOhms[i] as number;
+      // At the minimum rᵀ·N·r = bᵀ·r.
+      squares -= (b[i] as number) * ohms;
+      if (ohms < least) [lowest, least] = [i, ohms];
+    }
+    if (lowest < 0 || round === MOST_ZEROS) return 0.5 * Math.max(0, squares);
+    zeroed |= 1 << lowest;
+  }
+}
+
+/** Whether some edge that the readings fix comes out as too short for a winding, or below zero. */
+function vanishes({ n, N, b, most }: EdgeEquations, leastOhms: number): boolean {
+  factor.set(N);
+  if (!factorInPlace(factor, n)) return false;
+  edgeOhms.set(b);
+  solveInPlace(factor, edgeOhms, n);
+  const unit = new Float64Array(n);
+  for (let i = 0; i < n; i++) {
+    unit.fill(0);
+    unit[i] = 1;
+    forwardInPlace(factor, unit, n);
+    let variance = 0;
+    for (let k = i; k < n; k++) variance += (unit[k] as number) ** 2;
+    if (variance * most > 1 / UNFIXED_WEIGHT) continue;
+    const sigma = Math.sqrt(variance);
+    const ohms = edgeOhms[i] as number;
+    if (ohms + EDGE_DOUBT_SIGMAS * sigma < leastOhms || ohms < -EDGE_DOUBT_SIGMAS * sigma) return true;
+  }
+  return false;
+}
+
+/** The finished tree, vertices in an order in which each hangs on one before it. */
+function asIslandTree(tree: Tree): IslandTree {
+  const leadsOn: number[][] = Array.from({ length: tree.count }, () => []);
+  tree.vertexOf.forEach((v, lead) => {
+    if (v >= 0) leadsOn[v]?.push(lead);
+  });
+  const order = [0];
+  const parents = [-1];
+  for (const v of order) {
+    const at = order.indexOf(v);
+    for (let e = 0; e < tree.edges; e++) {
+      const [a, b] = [tree.from[e] as number, tree.to[e] as number];
+      const next = a === v ? b : b === v ? a : -1;
+      if (next < 0 || order.includes(next)) continue;
+      order.push(next);
+      parents.push(at);
+    }
+  }
+  const vertices = order.map((v) => leadsOn[v] as number[]);
+  return {
+    vertices,
+    parents,
+    masks: vertices.map((leads) => leads.reduce((mask, lead) => mask | (1 << lead), 0)),
+    conductors: vertices.filter((leads) => leads.length > 0).length,
+    branched: tree.branch >= 0,
+  };
+}
