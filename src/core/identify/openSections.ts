@@ -5,8 +5,8 @@ export interface BrokenVariant extends Variant {
   readonly broken: { readonly section: number };
 }
 
-/** How rare an open section is beside the sound build, before any reading. */
-const OPEN_SHARE = 0.01;
+/** How rare an open section is beside the sound build, before any reading. Motors are probed because something failed. */
+const OPEN_SHARE = 0.03;
 
 /**
  * The builds that come of breaking one section of a sound one. The broken section keeps one end; its other end hangs

@@ -234,36 +234,39 @@ export function factsOf(evidence: Evidence): Facts {
 
 /**
  * Leads that ohms were read through, island by island, the largest first. Within an island each lead after the first
- * was read to one before it; those with the most readings to them come first, so that trees are told apart early.
+ * was read to one before it; those with the most readings to them come first, so that trees are told apart early, and
+ * of these the farthest out, so that the order of the sheet has no say.
  */
 function islandsOf(evidence: Evidence): number[][] {
   const read = evidence.pairs.filter((pair) => pair.ohms !== null);
   const degree: number[] = Array(evidence.leadCount).fill(0);
-  for (const { a, b } of read) {
-    degree[a] = (degree[a] as number) + 1;
-    degree[b] = (degree[b] as number) + 1;
+  const reach: number[] = Array(evidence.leadCount).fill(0);
+  for (const { a, b, ohms } of read) {
+    for (const lead of [a, b]) {
+      degree[lead] = (degree[lead] as number) + 1;
+      reach[lead] = (reach[lead] as number) + (ohms ?? 0);
+    }
   }
   const waiting = new Set(degree.flatMap((count, lead) => (count > 0 ? [lead] : [])));
   const islands: number[][] = [];
   while (waiting.size > 0) {
     const island: number[] = [];
     const links = (lead: number) =>
-      read.reduce(
-        (sum, { a, b }) =>
-          sum + ((a === lead && island.includes(b)) || (b === lead && island.includes(a)) ? 1 : 0),
-        0,
-      );
+      read.filter(({ a, b }) => (a === lead && island.includes(b)) || (b === lead && island.includes(a)))
+        .length;
     for (;;) {
-      let next = -1;
-      let score = island.length === 0 ? -1 : 0;
-      for (const lead of waiting) {
-        const linked = links(lead);
-        const rank = linked * 100 + (linked > 0 || island.length === 0 ? (degree[lead] as number) : 0);
-        if (rank > score) [next, score] = [lead, rank];
-      }
-      if (next < 0) break;
-      island.push(next);
-      waiting.delete(next);
+      const next = [...waiting]
+        .map((lead) => ({ lead, links: links(lead) }))
+        .filter((candidate) => candidate.links > 0 || island.length === 0)
+        .sort(
+          (x, y) =>
+            y.links - x.links ||
+            (degree[y.lead] as number) - (degree[x.lead] as number) ||
+            (reach[y.lead] as number) - (reach[x.lead] as number),
+        )[0];
+      if (!next) break;
+      island.push(next.lead);
+      waiting.delete(next.lead);
     }
     islands.push(island);
   }

@@ -11,9 +11,9 @@ export interface Slip {
 }
 
 /** How often a reading is mistyped or taken from the wrong pair. */
-const SLIP_SHARE = 0.003;
+const SLIP_SHARE = 0.008;
 /** A residual under this many standard deviations raises no suspicion, so the search is spared. */
-const SUSPICIOUS_SIGMAS = 3.5;
+const SUSPICIOUS_SIGMAS = 2.7;
 /** A reading that the fit misses by less than this is not the slip: a slip pulls its own residual most of all. */
 const BENT_SIGMAS = 1.2;
 

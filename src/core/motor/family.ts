@@ -68,6 +68,3 @@ export interface Family {
   /** What ohms cannot tell about this family and the observation that does. */
   readonly beyondOhms: readonly string[];
 }
-
-/** Told against the family: unlikely, but the meter may still insist. */
-export const UNLIKELY_AS_TOLD = 0.002;

@@ -1,6 +1,6 @@
 /**
  * A prior for a positive quantity: even (in the logarithm) between `low` and `high`, falling like a Gaussian
- * outside, and never below a floor, because somewhere a motor is built that no rule foresaw.
+ * outside to a floor that then sinks slowly, because somewhere a motor is built that no rule foresaw.
  */
 export interface SoftBox {
   readonly low: number;
@@ -12,7 +12,7 @@ export interface SoftBox {
   readonly logHigh: number;
   /** Width of the box in natural-log units, shoulders included: what normalises its density. */
   readonly logWidth: number;
-  /** The most that being outside can cost, in nats. */
+  /** What being outside costs where the shoulder ends, in nats. */
   readonly floorNats: number;
 }
 
@@ -39,15 +39,28 @@ export function shouldersOutside(box: SoftBox, u: number): number {
   return u > box.logHigh ? (u - box.logHigh) / box.above : 0;
 }
 
-/** Penalty in nats at the log-value `u`: zero inside the box, `floorNats` far outside. */
+/** Beyond the shoulder the cost grows by so many nats for each natural-log unit: strange is not yet absurd. */
+const TAIL_NATS_PER_LOG = 2;
+
+/** Penalty in nats at the log-value `u`: zero inside the box, `floorNats` at the foot of the shoulder, then slowly more. */
 export function boxPenaltyNats(box: SoftBox, u: number): number {
-  return Math.min(0.5 * shouldersOutside(box, u) ** 2, box.floorNats);
+  const out = shouldersOutside(box, u);
+  const squared = 0.5 * out * out;
+  if (squared <= box.floorNats) return squared;
+  return box.floorNats + TAIL_NATS_PER_LOG * beyondFoot(box, out);
 }
 
-/** First and second derivative of {@link boxPenaltyNats}; both zero inside the box and on the floor. */
+/** First and second derivative of {@link boxPenaltyNats}. */
 export function boxSlope(box: SoftBox, u: number): { slope: number; curvature: number } {
   const out = shouldersOutside(box, u);
-  if (out === 0 || 0.5 * out * out >= box.floorNats) return { slope: 0, curvature: 0 };
+  if (out === 0) return { slope: 0, curvature: 0 };
   const shoulder = out < 0 ? box.below : box.above;
+  if (0.5 * out * out > box.floorNats) return { slope: Math.sign(out) * TAIL_NATS_PER_LOG, curvature: 0 };
   return { slope: out / shoulder, curvature: 1 / shoulder ** 2 };
+}
+
+/** How far past the foot of the shoulder a value lies, in natural-log units. */
+function beyondFoot(box: SoftBox, out: number): number {
+  const shoulder = out < 0 ? box.below : box.above;
+  return (Math.abs(out) - Math.sqrt(2 * box.floorNats)) * shoulder;
 }

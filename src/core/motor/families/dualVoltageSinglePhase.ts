@@ -1,7 +1,8 @@
-import { type Family, UNLIKELY_AS_TOLD, type Variant } from "../family";
+import type { Family, Variant } from "../family";
 import { softBox } from "../softBox";
 import { assemble, type Group, pair } from "./groups";
 import { ALIKE, MAIN_OHMS } from "./ratios";
+import { oneSpeed, type ToldOdds, toldFactor } from "./told";
 
 /** Start winding to one main half: thinner wire, wound for the voltage of one half. */
 const START_TO_HALF = softBox(1.2, 8, 0.05, 0.3);
@@ -57,16 +58,19 @@ function builds(leadCount: number): readonly Variant[] {
   }
 }
 
+const TOLD: ToldOdds = {
+  capacitor: { run: 0.1 },
+  dualVoltage: { yes: 6, no: 0.02 },
+  speeds: oneSpeed,
+};
+
 /** Two equal main halves, side by side for the low voltage, in series for the high; the start winding across one. */
 export const dualVoltageSinglePhase: Family = {
   id: "dual-voltage-single-phase",
   title: "two main halves for two voltages, with a start winding",
   commonness: 0.5,
   variants: builds,
-  likelihoodOfAbout: (about) =>
-    (about.phase === 3 ? UNLIKELY_AS_TOLD : 1) *
-    (about.dualVoltage === true ? 6 : about.dualVoltage === false ? 0.02 : 1) *
-    ((about.speeds ?? 1) > 1 ? 0.05 : 1),
+  likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   roleWords: (role) =>
     role.role === "half" ? `main half ${role.group}` : `start winding, part ${role.group}`,
   reverseBy: "swapping the start leads",

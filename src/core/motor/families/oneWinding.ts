@@ -1,23 +1,27 @@
-import { type Family, UNLIKELY_AS_TOLD, type Variant } from "../family";
+import type { Family, Variant } from "../family";
 import { softBox } from "../softBox";
 import { SMALL_MOTOR_OHMS } from "./ratios";
+import { type ToldOdds, toldFactor } from "./told";
 
 /** A speed section of a shaded-pole chain, to the main: wound of the same wire in the same slots. */
-const SECTION_TO_MAIN = softBox(0.04, 0.5, 0.35, 0.2);
+const SECTION_TO_MAIN = softBox(0.04, 0.5, 0.35, 0.1);
 
 /** Speed sections among each other: steps of one kind. */
 const SECTION_TO_SECTION = softBox(0.4, 2.5, 0.3);
+
+const TOLD: ToldOdds = {
+  capacitor: { none: 8, run: 0.01, start: 0.01, "start-and-run": 0.01 },
+  dualVoltage: { yes: 0.1 },
+  reversible: { yes: 0.05 },
+};
 
 /** A single section, or a chain of speed sections without a start winding (shaded pole). */
 export const oneWinding: Family = {
   id: "one-winding",
   title: "one winding, no start winding brought out",
-  commonness: 0.02,
+  commonness: 0.03,
   variants: (leadCount, about) => (leadCount <= 6 ? [chain(leadCount - 1, about.speeds)] : []),
-  likelihoodOfAbout: (about) =>
-    (about.phase === 3 ? UNLIKELY_AS_TOLD : 1) *
-    (about.capacitor === "none" ? 40 : about.capacitor ? 0.02 : 1) *
-    (about.reversible ? 0.05 : 1),
+  likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   roleWords: (role, speeds) => {
     if (role.role === "end") return "end of the winding (line)";
     if (role.role === "line-common") return "shared lead of all speeds (common)";

@@ -1,6 +1,13 @@
-import { type Family, UNLIKELY_AS_TOLD } from "../family";
+import type { Family } from "../family";
 import { assemble, pair } from "./groups";
 import { MAIN_OHMS, SWITCHED_START_TO_MAIN } from "./ratios";
+import { oneSpeed, type ToldOdds, toldFactor } from "./told";
+
+const TOLD: ToldOdds = {
+  capacitor: { run: 0.08, none: 1 },
+  dualVoltage: { yes: 0.02 },
+  speeds: oneSpeed,
+};
 
 /** Split-phase and capacitor-start: main and start winding not joined inside; a switch takes the start winding out. */
 export const splitWindings: Family = {
@@ -16,11 +23,7 @@ export const splitWindings: Family = {
           ]),
         ]
       : [],
-  likelihoodOfAbout: (about) =>
-    (about.phase === 3 ? UNLIKELY_AS_TOLD : 1) *
-    (about.dualVoltage ? 0.02 : 1) *
-    ((about.speeds ?? 1) > 1 ? 0.05 : 1) *
-    (about.capacitor === "run" ? 0.5 : 1),
+  likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   roleWords: (role) => (role.role === "main" ? "main winding" : "start winding"),
   reverseBy: "swapping the two start leads, or the two main leads, not both",
   beyondOhms: [

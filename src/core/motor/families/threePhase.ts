@@ -1,12 +1,16 @@
 import type { About } from "../family";
 import { type Group, pair } from "./groups";
 import { ALIKE, MAIN_OHMS } from "./ratios";
+import { AGAINST, type ToldOdds, toldFactor } from "./told";
+
+const TOLD: ToldOdds = {
+  phase: { 3: 60, 1: AGAINST },
+  capacitor: { run: 0.005, start: 0.005, "start-and-run": 0.005 },
+};
 
 /** What is told, for any three-phase motor: a plate that says single-phase rules nothing out, but nearly. */
 export function threePhaseAsTold(about: About): number {
-  if (about.phase === 3) return 60;
-  if (about.phase === 1) return 0.002;
-  return about.capacitor !== undefined && about.capacitor !== "none" ? 0.01 : 1;
+  return toldFactor(about, TOLD, 3);
 }
 
 /** The one change that reverses any three-phase motor. */

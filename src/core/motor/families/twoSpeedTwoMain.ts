@@ -1,7 +1,8 @@
-import { type Family, UNLIKELY_AS_TOLD } from "../family";
+import type { Family } from "../family";
 import { softBox } from "../softBox";
 import { assemble, type Group, pair } from "./groups";
 import { MAIN_OHMS, SWITCHED_START_TO_MAIN } from "./ratios";
+import { type ToldOdds, toldFactor } from "./told";
 
 /** The slow main to the fast one: more poles, more turns of thinner wire. */
 const LOW_TO_HIGH = softBox(1.25, 4, 0.06, 0.3);
@@ -22,6 +23,12 @@ const sharedMains: Group = {
   mirrors: [],
 };
 
+const TOLD: ToldOdds = {
+  capacitor: { run: 0.1 },
+  dualVoltage: { yes: 0.05 },
+  speeds: (speeds) => (speeds === 2 ? 3 : 0.01),
+};
+
 /** Pole-changing: one main winding for each of two speeds, one start winding. */
 export const twoSpeedTwoMain: Family = {
   id: "two-speed-two-main",
@@ -34,10 +41,7 @@ export const twoSpeedTwoMain: Family = {
     const low = pair({ role: "main-low" }, "main", LOW_TO_HIGH);
     return [assemble([high, low, start])];
   },
-  likelihoodOfAbout: (about) =>
-    (about.phase === 3 ? UNLIKELY_AS_TOLD : 1) *
-    (about.speeds === 2 ? 3 : about.speeds === undefined ? 1 : 0.02) *
-    (about.dualVoltage ? 0.05 : 1),
+  likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   roleWords: (role) => {
     if (role.role === "common") return "shared lead of both mains";
     if (role.role === "start") return "start winding";

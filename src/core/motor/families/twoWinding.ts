@@ -1,12 +1,11 @@
-import {
-  type About,
-  type Family,
-  type TemplateNode,
-  type TemplateSection,
-  UNLIKELY_AS_TOLD,
-  type Variant,
-} from "../family";
+import type { About, Family, TemplateNode, TemplateSection, Variant } from "../family";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
+import { type ToldOdds, toldFactor } from "./told";
+
+const TOLD: ToldOdds = {
+  capacitor: { none: 0.01, start: 0.2 },
+  dualVoltage: { yes: 0.05 },
+};
 
 /** Capacitor-run: main and start winding joined inside, one or more speed taps, bonded copies of a lead allowed. */
 export const twoWinding: Family = {
@@ -14,10 +13,7 @@ export const twoWinding: Family = {
   title: "two windings joined inside, for a run capacitor",
   commonness: 0.8,
   variants: (leadCount, about) => builds(leadCount).map((build) => variant(build, about)),
-  likelihoodOfAbout: (about) =>
-    (about.phase === 3 ? UNLIKELY_AS_TOLD : 1) *
-    (about.capacitor === "none" ? 0.01 : about.capacitor === "start" ? 0.2 : 1) *
-    (about.dualVoltage ? 0.05 : 1),
+  likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   roleWords: (role, speeds) => {
     if (role.role === "run-end") return "run end, the shared lead (common)";
     if (role.role === "start-end") return "start end, to the capacitor";
@@ -59,7 +55,7 @@ function builds(leadCount: number): Build[] {
 }
 
 /** Share of motors whose joint is brought out at no lead. */
-const HIDDEN_JOINT = 0.02;
+const HIDDEN_JOINT = 0.005;
 
 /** The start winding joins at the slowest end in most motors, at the fastest tap or between in some. */
 function joints(speeds: number): { joint: Joint; weight: number }[] {

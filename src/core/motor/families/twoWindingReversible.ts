@@ -1,5 +1,13 @@
-import { type Family, UNLIKELY_AS_TOLD } from "../family";
+import type { Family } from "../family";
 import { ALIKE, SMALL_MOTOR_OHMS } from "./ratios";
+import { oneSpeed, type ToldOdds, toldFactor } from "./told";
+
+const TOLD: ToldOdds = {
+  capacitor: { none: 0.02, start: 0.05 },
+  dualVoltage: { yes: 0.1 },
+  reversible: { yes: 8, no: 0.02 },
+  speeds: oneSpeed,
+};
 
 /** Two equal windings from one joint; the capacitor lies across the ends, the line picks the way. */
 export const twoWindingReversible: Family = {
@@ -24,11 +32,7 @@ export const twoWindingReversible: Family = {
           },
         ]
       : [],
-  likelihoodOfAbout: (about) =>
-    (about.phase === 3 ? UNLIKELY_AS_TOLD : 1) *
-    (about.capacitor === "none" ? 0.02 : 1) *
-    (about.reversible === true ? 8 : about.reversible === false ? 0.05 : 1) *
-    ((about.speeds ?? 1) > 1 ? 0.05 : 1),
+  likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   roleWords: (role) =>
     role.role === "common"
       ? "joint of both windings (common)"
