@@ -2,7 +2,8 @@
 
 export { expectedOhms } from "./identify/expectedOhms";
 export { type Finding, type Identification, identification, type NextProbe } from "./identify/identification";
-export { identify, SETTLED } from "./identify/identify";
+export { identify } from "./identify/identify";
+export { SETTLED } from "./identify/report";
 export { LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
 export {
   COLOUR_LETTERS,

@@ -1,5 +1,5 @@
 import { familyById } from "../motor/families";
-import type { Variant } from "../motor/family";
+import type { TemplateSection, Variant } from "../motor/family";
 import type { Lead } from "../motor/lead";
 import type { Network } from "../motor/network";
 import { type Role, renumberGroups } from "../motor/role";
@@ -32,8 +32,7 @@ export function randomMotor(
   const variant = weighted(random, usual);
   const ohms: number[] = [];
   variant.sections.forEach((section, s) => {
-    const { low, high } = section.ratioTo === null ? { low: 3, high: 90 } : section.box;
-    const value = logUniform(random, low, high);
+    const value = logUniform(random, ...usualRange(section));
     ohms[s] = section.ratioTo === null ? value : value * (ohms[section.ratioTo] ?? 1);
   });
   const slots = shuffled(
@@ -60,6 +59,15 @@ export function randomMotor(
     leads: ids.map((id) => ({ id })),
     roles,
   };
+}
+
+/** Ohms of a main winding as they are drawn, and how far windings wound alike lie apart in a sound motor. */
+const MAIN_RANGE_OHMS = [3, 90] as const;
+const LIKE_RANGE = [0.99, 1.01] as const;
+
+function usualRange({ ratioTo, box }: TemplateSection): readonly [number, number] {
+  if (ratioTo === null) return MAIN_RANGE_OHMS;
+  return box.low > 0.9 && box.high < 1.1 ? LIKE_RANGE : [box.low, box.high];
 }
 
 function weighted(random: Random, builds: readonly Variant[]): Variant {

@@ -9,6 +9,8 @@ export interface PairEvidence {
   /** Ohms of the motor alone, or null for open. May be a little below zero where the probes were over-subtracted. */
   readonly ohms: number | null;
   readonly sigmaOhms: number;
+  /** Every reading of the pair as the display showed it, in the order taken; null for open. */
+  readonly shown: readonly (number | null)[];
   /** The readings that do not agree with the latest one, in ohms as shown; null for open. */
   readonly discarded: readonly (number | null)[];
 }
@@ -57,12 +59,12 @@ function settle(shown: readonly (number | null)[], sheet: ReadingSheet): Omit<Pa
       ? isOpen(latest) === isOpen(other)
       : Math.abs(other - latest) <= SAME_READING_SIGMAS * Math.SQRT2 * sigma(latest);
   const discarded = shown.filter((value) => !agrees(value));
-  if (latest === null || isOpen(latest)) return { ohms: null, sigmaOhms: 0, discarded };
+  if (latest === null || isOpen(latest)) return { ohms: null, sigmaOhms: 0, shown, discarded };
   const kept = shown.filter((value): value is number => value !== null && agrees(value));
   const mean = kept.reduce((sum, value) => sum + value, 0) / kept.length;
   const offset = sheet.meter.probeOhms + 2 * sheet.cable.ohmsEachWay;
   // Repeats on one meter share its calibration error, so averaging is credited for the last digit only.
-  return { ohms: mean - offset, sigmaOhms: sigma(mean), discarded };
+  return { ohms: mean - offset, sigmaOhms: sigma(mean), shown, discarded };
 }
 
 function isOpen(ohms: number | null): boolean {
@@ -96,4 +98,12 @@ export function openMasks(evidence: Evidence): number[] {
     masks[b] = (masks[b] as number) | (1 << a);
   }
   return masks;
+}
+
+/** The same evidence with so many ohms taken off every reading. */
+export function lessOhms(evidence: Evidence, offsetOhms: number): Evidence {
+  const pairs = evidence.pairs.map((pair) =>
+    pair.ohms === null ? pair : { ...pair, ohms: pair.ohms - offsetOhms },
+  );
+  return { ...evidence, pairs };
 }

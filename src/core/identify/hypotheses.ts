@@ -1,5 +1,7 @@
+import { colourNats } from "../motor/colourHabits";
 import { FAMILIES } from "../motor/families";
 import type { About, Family } from "../motor/family";
+import type { Lead } from "../motor/lead";
 import type { Evidence } from "./evidence";
 import { type Fit, type FitRow, type FitSection, fitSections, type RoughFit, roughFit } from "./fit";
 import { isBroken } from "./openSections";
@@ -21,6 +23,12 @@ export interface Hypothesis {
   readonly leadsOut: number;
 }
 
+/** What is known beside the readings: what is told, and the leads' colours with the trust put in them. */
+export interface Told {
+  readonly about: About & { readonly trustColours: number };
+  readonly leads: readonly Lead[];
+}
+
 export interface Hypotheses {
   /** Best first. */
   readonly all: readonly Hypothesis[];
@@ -40,7 +48,8 @@ const MANY_BUILDS = 24;
 const MOST_LEADS_SIGHTED = 8;
 
 /** Every explanation of the readings that the catalogue offers, ranked by posterior weight. */
-export function hypotheses(evidence: Evidence, about: About): Hypotheses {
+export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
+  const { about } = told;
   const facts = factsOf(evidence);
   const cache = new Map<string, { rough: RoughFit; fit: Fit | null }>();
   const drafts: Draft[] = [];
@@ -54,7 +63,7 @@ export function hypotheses(evidence: Evidence, about: About): Hypotheses {
         const { sections, rows, fitIndex, key } = problem(placement, evidence);
         const known = cache.get(key) ?? { rough: roughFit(sections, rows), fit: null };
         cache.set(key, known);
-        const logShare = logPrior + Math.log(placement.share);
+        const logShare = logPrior + Math.log(placement.share) + colourWeight(placement, told);
         drafts.push({
           family: skeleton.family,
           placement,
@@ -89,6 +98,13 @@ export function hypotheses(evidence: Evidence, about: About): Hypotheses {
     .sort((a, b) => b.logWeight - a.logWeight);
   const best = all[0]?.logWeight ?? 0;
   return { all: all.filter((h) => h.logWeight > best - NEGLIGIBLE_NATS), truncated };
+}
+
+/** The log weight of the colours, in nats: 0 unless some trust is put in them. */
+function colourWeight({ template, nodeOf }: Placement, { about, leads }: Told): number {
+  if (about.trustColours === 0) return 0;
+  const roles = nodeOf.map((node) => (node === null ? null : (template.variant.nodes[node]?.role ?? null)));
+  return about.trustColours * colourNats(leads, roles);
 }
 
 /** A placement on its way to a hypothesis, its fit only begun. */

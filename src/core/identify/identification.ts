@@ -29,6 +29,7 @@ export const FINDING_CODES = [
   "not-enough-leads",
   "beyond-ohms",
   "unknown-build",
+  "range-too-coarse",
 ] as const;
 
 const finding = z.object({
@@ -45,6 +46,17 @@ const nextProbe = z.union([
   z.object({ kind: z.literal("frame"), lead: leadId, because: z.string() }),
 ]);
 
+const sections = z.array(
+  z.object({
+    between: pair.meta({
+      description: "Leads at the ends, or “*1”, “*2” … for a junction that is not brought out.",
+    }),
+    ohms: z.number(),
+    uncertaintyOhms: z.number().meta({ description: "Two standard deviations." }),
+    winding: z.enum(["main", "speed", "start", "half", "phase", "star"]),
+  }),
+);
+
 /** The form of `odd-lead/identification@1`. */
 export const identification = z.object({
   ok: z
@@ -60,17 +72,8 @@ export const identification = z.object({
     .meta({ description: "Probability of each lead's own role, whatever the other leads are." }),
   bonded: z.array(z.array(leadId)),
   interchangeable: z.array(z.array(leadId)),
-  sections: z.array(
-    z.object({
-      between: pair.meta({
-        description: "Leads at the ends, or “*1”, “*2” … for a junction that is not brought out.",
-      }),
-      ohms: z.number(),
-      uncertaintyOhms: z.number().meta({ description: "Two standard deviations." }),
-      winding: z.enum(["main", "speed", "start", "half", "phase", "star"]),
-    }),
-  ),
-  alternatives: z.array(z.object({ family: z.string(), confidence: z.number(), roles })),
+  sections,
+  alternatives: z.array(z.object({ family: z.string(), confidence: z.number(), roles, sections })),
   nextProbe: nextProbe.nullable(),
   settleBy: z.array(z.string()),
   findings: z.array(finding),

@@ -13,7 +13,9 @@ function evidence(leadCount: number, pairs: readonly [number, number, number][])
   return {
     leadCount,
     last: null,
-    pairs: pairs.map(([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, discarded: [] })),
+    pairs: pairs.map(
+      ([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, shown: [], discarded: [] }),
+    ),
   };
 }
 
@@ -76,33 +78,44 @@ describe("the trees that readings allow", () => {
 
   it("a full table of any group in the catalogue finds the group's own tree", () => {
     fc.assert(
-      fc.property(fc.constantFrom(...FAMILIES), fc.integer({ min: 1, max: 400 }), (family, seed) => {
-        const counts = [2, 3, 4, 5, 6, 7, 9, 12].filter((n) => family.variants(n, {}).length > 0);
-        const leads = counts[seed % counts.length] ?? 2;
-        const exact = { ...METER, percent: 0.1, counts: 1, resolutionOhms: 0.01 };
-        const motor = randomMotor(seededRandom(seed), family.id, leads);
-        const meter = ohmmeter(motor.network, exact, seededRandom(seed + 1));
-        const at = (lead: number) => motor.network.leadAt.get(motor.leads[lead]?.id ?? "") ?? -1;
-        const pairs: PairEvidence[] = [];
-        for (let a = 0; a < leads; a++) {
-          for (let b = a + 1; b < leads; b++) {
-            const shown = meter(motor.leads[a]?.id ?? "", motor.leads[b]?.id ?? "");
-            if ("ohms" in shown)
-              pairs.push({ a, b, ohms: shown.ohms, sigmaOhms: 0.01 + shown.ohms * 5e-4, discarded: [] });
+      fc.property(
+        fc.constantFrom(...FAMILIES.filter((family) => family.id !== "electronic")),
+        fc.integer({ min: 1, max: 400 }),
+        (family, seed) => {
+          const counts = [2, 3, 4, 5, 6, 7, 9, 12].filter((n) => family.variants(n, {}).length > 0);
+          const leads = counts[seed % counts.length] ?? 2;
+          const exact = { ...METER, percent: 0.1, counts: 1, resolutionOhms: 0.01 };
+          const motor = randomMotor(seededRandom(seed), family.id, leads);
+          const meter = ohmmeter(motor.network, exact, seededRandom(seed + 1));
+          const at = (lead: number) => motor.network.leadAt.get(motor.leads[lead]?.id ?? "") ?? -1;
+          const pairs: PairEvidence[] = [];
+          for (let a = 0; a < leads; a++) {
+            for (let b = a + 1; b < leads; b++) {
+              const shown = meter(motor.leads[a]?.id ?? "", motor.leads[b]?.id ?? "");
+              if ("ohms" in shown)
+                pairs.push({
+                  a,
+                  b,
+                  ohms: shown.ohms,
+                  sigmaOhms: 0.01 + shown.ohms * 5e-4,
+                  shown: [],
+                  discarded: [],
+                });
+            }
           }
-        }
-        const island = motor.leads
-          .map((_, i) => i)
-          .filter((i) => i === 0 || pairs.some((p) => p.a === 0 && p.b === i));
-        if (island.length < 3) return;
-        const [best] = islandTrees(island, { leadCount: leads, pairs, last: null }).trees;
-        // Leads stand on one vertex in the tree exactly when they hang on one junction of the motor.
-        for (const vertex of best?.vertices ?? []) {
-          for (const lead of vertex)
-            expect(at(lead), `${family.id} ${leads} seed ${seed}`).toBe(at(vertex[0] ?? -1));
-        }
-        expect(best?.conductors).toBe(new Set(island.map(at)).size);
-      }),
+          const island = motor.leads
+            .map((_, i) => i)
+            .filter((i) => i === 0 || pairs.some((p) => p.a === 0 && p.b === i));
+          if (island.length < 3) return;
+          const [best] = islandTrees(island, { leadCount: leads, pairs, last: null }).trees;
+          // Leads stand on one vertex in the tree exactly when they hang on one junction of the motor.
+          for (const vertex of best?.vertices ?? []) {
+            for (const lead of vertex)
+              expect(at(lead), `${family.id} ${leads} seed ${seed}`).toBe(at(vertex[0] ?? -1));
+          }
+          expect(best?.conductors).toBe(new Set(island.map(at)).size);
+        },
+      ),
       { numRuns: 60, seed: 11 },
     );
   });

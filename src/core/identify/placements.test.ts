@@ -12,7 +12,9 @@ function evidence(leadCount: number, pairs: readonly [number, number, number | n
   return {
     leadCount,
     last: null,
-    pairs: pairs.map(([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, discarded: [] })),
+    pairs: pairs.map(
+      ([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, shown: [], discarded: [] }),
+    ),
   };
 }
 

@@ -140,6 +140,27 @@ export function checkingPair(best: Answer, evidence: Evidence, sheet: ReadingShe
     : null;
 }
 
+/** A reading that fits less well than this, in standard deviations, is taken once more before an answer stands on it. */
+const STRAINED_SIGMAS = 2.7;
+
+/** The reading that fits its answer worst, where that is badly and it was taken only once; null where none does. */
+export function strainedPair(best: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
+  const residuals = best.members[0]?.fit.residualSigmas ?? [];
+  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  let worst = -1;
+  read.forEach((pair, row) => {
+    const z = Math.abs(residuals[row] ?? 0);
+    if (z > STRAINED_SIGMAS && pair.shown.length < 2 && z > Math.abs(residuals[worst] ?? 0)) worst = row;
+  });
+  const pair = read[worst];
+  if (!pair) return null;
+  return asProbe(
+    { ...pair, nats: 0 },
+    sheet,
+    "It fits the others less well than it should. Read it once more.",
+  );
+}
+
 function asProbe({ a, b }: PairValue, sheet: ReadingSheet, because: string): NextProbe {
   return { kind: "pair", between: [sheet.leads[a]?.id ?? "", sheet.leads[b]?.id ?? ""], because };
 }

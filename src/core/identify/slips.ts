@@ -1,6 +1,5 @@
-import type { About } from "../motor/family";
 import { type Evidence, LEAKAGE_OHMS, type PairEvidence, without } from "./evidence";
-import { type Hypotheses, type Hypothesis, hypotheses, logSum } from "./hypotheses";
+import { type Hypotheses, type Hypothesis, hypotheses, logSum, type Told } from "./hypotheses";
 
 /** A reading that the others speak against, and what stands without it. */
 export interface Slip {
@@ -17,6 +16,9 @@ const SUSPICIOUS_SIGMAS = 2.7;
 /** A reading that the fit misses by less than this is not the slip: a slip pulls its own residual most of all. */
 const BENT_SIGMAS = 1.2;
 
+/** A family that goes so badly with what is told needs a second look before the readings are believed. */
+const AGAINST_WHAT_IS_TOLD = 0.02;
+
 /** How the readings stand if one of them may be wrong. */
 export interface SlipSearch {
   /** Probability that one of the readings is a slip; 0 where nothing raised suspicion. */
@@ -29,16 +31,18 @@ const NO_SUSPICION: SlipSearch = { probability: 0, slips: [] };
 
 /**
  * Looks for one wrong reading: each pair is left out in turn, and the whole is weighed against taking all readings as
- * true. It is asked only where the best explanation bends a reading or needs an unusual build.
+ * true. It is asked only where the best explanation bends a reading, needs an unusual build, or is one that what is told
+ * speaks against.
  */
-export function findSlips(evidence: Evidence, about: About, asRead: Hypotheses): SlipSearch {
+export function findSlips(evidence: Evidence, told: Told, asRead: Hypotheses): SlipSearch {
   const best = asRead.all[0];
   const unusual = best?.placement.template.variant.unusual ?? false;
   const strained = !best || best.fit.residualSigmas.some((z) => Math.abs(z) > SUSPICIOUS_SIGMAS);
-  if ((!strained && !unusual) || evidence.pairs.length < 2) return NO_SUSPICION;
-  const suspected = unusual ? evidence.pairs : suspects(evidence, best);
+  const untold = best !== undefined && best.family.likelihoodOfAbout(told.about) < AGAINST_WHAT_IS_TOLD;
+  if ((!strained && !unusual && !untold) || evidence.pairs.length < 2) return NO_SUSPICION;
+  const suspected = unusual || untold ? evidence.pairs : suspects(evidence, best);
   const trials = suspected.map((pair) => {
-    const rest = hypotheses(without(evidence, pair), about);
+    const rest = hypotheses(without(evidence, pair), told);
     return {
       pair,
       rest,

@@ -1,5 +1,4 @@
 import { additiveTree } from "../ohms/additiveTree";
-import { formatOhms } from "../quantity/ohms";
 import type { Evidence, PairEvidence } from "./evidence";
 import type { Hypothesis } from "./hypotheses";
 import { pathBetween } from "./hypotheses";
@@ -121,11 +120,6 @@ export function bondedLeads(hypothesis: Hypothesis): number[][] {
 export function impliedOhms(hypothesis: Hypothesis, a: number, b: number): number | null {
   const mask = pathBetween(hypothesis.placement.template, hypothesis.placement.nodeOf, a, b);
   return mask < 0 ? null : predict(hypothesis, mask).ohms;
-}
-
-/** A pair's ohms as a sentence carries them. */
-export function saysOhms(ohms: number | null, resolutionOhms: number): string {
-  return ohms === null ? "open" : formatOhms(ohms, resolutionOhms);
 }
 
 function round(value: number): number {

@@ -1,14 +1,14 @@
 import type { Family, Variant } from "../family";
 import { softBox } from "../softBox";
 import { assemble, type Group, pair } from "./groups";
-import { ALIKE, MAIN_OHMS } from "./ratios";
+import { ALIKE_UNLESS_FAULTY, MAIN_OHMS } from "./ratios";
 import { oneSpeed, type ToldOdds, toldFactor } from "./told";
 
 /** Start winding to one main half: thinner wire, wound for the voltage of one half. */
 const START_TO_HALF = softBox(1.2, 8, 0.05, 0.3);
 
 const half = (group: number) =>
-  pair({ role: "half", group }, "half", group === 1 ? MAIN_OHMS : ALIKE, "half");
+  pair({ role: "half", group }, "half", group === 1 ? MAIN_OHMS : ALIKE_UNLESS_FAULTY, "half");
 const start = pair({ role: "start", group: 1 }, "start", START_TO_HALF);
 
 /** The second half with one end of the start winding joined to it inside. */
@@ -19,7 +19,7 @@ const halfWithStart: Group = {
     { role: { role: "start", group: 1 }, leads: 1 },
   ],
   sections: [
-    { from: 0, to: 1, winding: "half", box: ALIKE },
+    { from: 0, to: 1, winding: "half", box: ALIKE_UNLESS_FAULTY },
     { from: 1, to: 2, winding: "start", box: START_TO_HALF },
   ],
   mirrors: [],
@@ -30,14 +30,14 @@ const startInTwo: Group = {
   nodes: [0, 1, 2].map(() => ({ role: { role: "start" as const, group: 1 }, leads: 1 })),
   sections: [
     { from: 0, to: 1, winding: "start", box: START_TO_HALF },
-    { from: 1, to: 2, winding: "start", box: ALIKE, ratioTo: 2 },
+    { from: 1, to: 2, winding: "start", box: ALIKE_UNLESS_FAULTY, ratioTo: 2 },
   ],
   mirrors: [[0, 2]],
 };
 
 const secondPart: Group = {
-  ...pair({ role: "start", group: 2 }, "start", ALIKE, "start part"),
-  sections: [{ from: 0, to: 1, winding: "start", box: ALIKE, ratioTo: 2 }],
+  ...pair({ role: "start", group: 2 }, "start", ALIKE_UNLESS_FAULTY, "start part"),
+  sections: [{ from: 0, to: 1, winding: "start", box: ALIKE_UNLESS_FAULTY, ratioTo: 2 }],
 };
 
 function builds(leadCount: number): readonly Variant[] {

@@ -1,5 +1,6 @@
 import type { Family } from "../family";
 import { dualVoltageSinglePhase } from "./dualVoltageSinglePhase";
+import { electronic } from "./electronic";
 import { oneWinding } from "./oneWinding";
 import { splitWindings } from "./splitWindings";
 import { threePhase3 } from "./threePhase3";
@@ -24,6 +25,7 @@ export const FAMILIES: readonly Family[] = [
   threePhase9Wye,
   threePhase9Delta,
   threePhase12,
+  electronic,
 ];
 
 /** The family of this id; undefined when the catalogue has none. */

@@ -23,5 +23,8 @@ export const SPEED_TO_MAIN = softBox(0.04, 0.6, 0.35, 0.25, 10);
 /** Two windings wound alike: within the spread of hand and machine. */
 export const ALIKE = softBox(0.96, 1.04, 0.02);
 
+/** The same where a fault may set one apart: turns short, a joint goes bad, and the motor is on the bench for it. */
+export const ALIKE_UNLESS_FAULTY = softBox(0.96, 1.04, 0.02, 0.02, 5, 8);
+
 /** Ohms of a winding of a small motor whose every winding may be fine wire. */
 export const SMALL_MOTOR_OHMS = softBox(0.4, 2000, 0.5);

@@ -4,7 +4,7 @@ import { MAIN_OHMS, SWITCHED_START_TO_MAIN } from "./ratios";
 import { oneSpeed, type ToldOdds, toldFactor } from "./told";
 
 const TOLD: ToldOdds = {
-  capacitor: { run: 0.08, none: 1 },
+  capacitor: { run: 0.05 },
   dualVoltage: { yes: 0.02 },
   speeds: oneSpeed,
 };

@@ -1,6 +1,6 @@
 import type { About } from "../family";
 import { type Group, pair } from "./groups";
-import { ALIKE, MAIN_OHMS } from "./ratios";
+import { ALIKE_UNLESS_FAULTY, MAIN_OHMS } from "./ratios";
 import { AGAINST, type ToldOdds, toldFactor } from "./told";
 
 const TOLD: ToldOdds = {
@@ -19,6 +19,6 @@ export const SWAP_TWO_LINES = "swapping any two lines";
 /** So many separate windings, all alike, each on two leads of its own. */
 export function equalPairs(count: number): Group[] {
   return Array.from({ length: count }, (_, i) =>
-    pair({ role: "phase", group: i + 1 }, "phase", i === 0 ? MAIN_OHMS : ALIKE, "phase"),
+    pair({ role: "phase", group: i + 1 }, "phase", i === 0 ? MAIN_OHMS : ALIKE_UNLESS_FAULTY, "phase"),
   );
 }

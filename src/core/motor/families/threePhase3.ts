@@ -1,5 +1,5 @@
 import type { Family } from "../family";
-import { ALIKE, MAIN_OHMS } from "./ratios";
+import { ALIKE_UNLESS_FAULTY, MAIN_OHMS } from "./ratios";
 import { SWAP_TWO_LINES, threePhaseAsTold } from "./threePhase";
 
 /** Three leads, all alike; wye or delta inside. A delta is entered as the star that no ohmmeter can tell from it. */
@@ -20,7 +20,7 @@ export const threePhase3: Family = {
               to: 3,
               winding: "phase" as const,
               ratioTo: from === 0 ? null : 0,
-              box: from === 0 ? MAIN_OHMS : ALIKE,
+              box: from === 0 ? MAIN_OHMS : ALIKE_UNLESS_FAULTY,
             })),
             symmetries: [[[0], [1], [2]]],
             weight: 1,

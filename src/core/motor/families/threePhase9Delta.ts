@@ -1,6 +1,6 @@
 import type { Family } from "../family";
 import { assemble, type Group } from "./groups";
-import { ALIKE, MAIN_OHMS } from "./ratios";
+import { ALIKE_UNLESS_FAULTY, MAIN_OHMS } from "./ratios";
 import { SWAP_TWO_LINES, threePhaseAsTold } from "./threePhase";
 
 /** A corner of the delta with half a side on each hand. */
@@ -15,7 +15,7 @@ function corner(group: number): Group {
       from: 0,
       to,
       winding: "phase" as const,
-      box: group === 1 && to === 1 ? MAIN_OHMS : ALIKE,
+      box: group === 1 && to === 1 ? MAIN_OHMS : ALIKE_UNLESS_FAULTY,
     })),
     mirrors: [[1, 2]],
     alike: "corner",

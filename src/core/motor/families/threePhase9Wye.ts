@@ -1,12 +1,12 @@
 import type { Family } from "../family";
 import { assemble, type Group } from "./groups";
-import { ALIKE } from "./ratios";
+import { ALIKE_UNLESS_FAULTY } from "./ratios";
 import { equalPairs, SWAP_TWO_LINES, threePhaseAsTold } from "./threePhase";
 
 /** The three inner halves, joined to a star point that is not brought out. */
 const star: Group = {
   nodes: [...[0, 1, 2].map(() => ({ role: { role: "star" as const }, leads: 1 })), { role: null, leads: 0 }],
-  sections: [0, 1, 2].map((from) => ({ from, to: 3, winding: "star" as const, box: ALIKE })),
+  sections: [0, 1, 2].map((from) => ({ from, to: 3, winding: "star" as const, box: ALIKE_UNLESS_FAULTY })),
   mirrors: [[0, 1, 2]],
 };
 

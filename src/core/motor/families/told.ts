@@ -13,7 +13,7 @@ export interface ToldOdds {
 }
 
 /** Told against the family: unlikely, but the meter may still insist. */
-export const AGAINST = 0.002;
+export const AGAINST = 2e-4;
 
 /** Supplies from here on are three-phase nearly always; under the other they are not, nearly always. */
 const HIGH_VOLTS = 346;

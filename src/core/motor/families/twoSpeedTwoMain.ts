@@ -25,7 +25,7 @@ const sharedMains: Group = {
 
 const TOLD: ToldOdds = {
   capacitor: { run: 0.1 },
-  dualVoltage: { yes: 0.05 },
+  dualVoltage: { yes: 0.01 },
   speeds: (speeds) => (speeds === 2 ? 3 : 0.01),
 };
 

@@ -1,7 +1,7 @@
-import type { LeadName } from "../motor/lead";
-import { formatOhms } from "../quantity/ohms";
-import type { Finding } from "./identification";
-import type { ReadingSheet } from "./sheet";
+import type { LeadName } from "../../motor/lead";
+import { formatOhms } from "../../quantity/ohms";
+import type { Finding } from "../identification";
+import type { ReadingSheet } from "../sheet";
 
 /** Below this the copper touches the iron, or nearly; above it moisture or carbon is the likelier cause. */
 const GROUNDED_OHMS = 50_000;

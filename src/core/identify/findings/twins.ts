@@ -1,0 +1,94 @@
+import type { SoftBox } from "../../motor/softBox";
+import type { Finding } from "../identification";
+import { predict } from "../prediction";
+import { listed } from "../reasoning";
+import { type FindingContext, idsOf, ohmsIn, wordOf } from "./context";
+
+/** A spread of like windings over this is suspect, over that a fault; shares of their mean. */
+const SUSPECT_SPREAD = 0.03;
+const FAULT_SPREAD = 0.05;
+/** How far over a limit a spread must be to count, in its own standard deviations. */
+const CLEARLY_SIGMAS = 2;
+/** A winding off its twins by more than this is sooner a wrong reading than a fault: it is read again first. */
+const SLIP_FACTOR = 1.6;
+
+interface Twin {
+  readonly ohms: number;
+  readonly sigmaOhms: number;
+  /** Leads at the ends, by place in the sheet; one where the other end is a joint without lead. */
+  readonly leads: readonly number[];
+}
+
+/**
+ * Windings that are wound alike and do not read alike: an unbalanced phase, or one half with shorted turns. The spread
+ * is (most − least) / mean; under the limits for it a motor is in order however coarse the meter.
+ */
+export function twinFindings(context: FindingContext): Finding[] {
+  return likeWindings(context).flatMap((twins) => oddAmong(twins, context));
+}
+
+function oddAmong(twins: readonly Twin[], context: FindingContext): Finding[] {
+  if (twins.length < 2) return [];
+  const mean = twins.reduce((sum, { ohms }) => sum + ohms, 0) / twins.length;
+  const highest = twins.reduce((a, b) => (b.ohms > a.ohms ? b : a));
+  const lowest = twins.reduce((a, b) => (b.ohms < a.ohms ? b : a));
+  const spread = (highest.ohms - lowest.ohms) / mean;
+  const sigma = Math.hypot(highest.sigmaOhms, lowest.sigmaOhms) / mean;
+  const clearlyOver = (limit: number) => spread - CLEARLY_SIGMAS * sigma > limit;
+  if (!clearlyOver(SUSPECT_SPREAD)) return [];
+  const odd = oddOne(twins);
+  const others = twins.filter((twin) => twin !== odd);
+  const usual = others.reduce((sum, { ohms }) => sum + ohms, 0) / others.length;
+  const leads = idsOf(context, odd.leads);
+  const words = listed(odd.leads.map((lead) => wordOf(context, lead)));
+  const found = `The winding at ${words} comes out at ${ohmsIn(context, odd.ohms)}, its ${others.length > 1 ? "twins" : "twin"} at ${ohmsIn(context, usual)}`;
+  const factor = Math.max(odd.ohms / usual, usual / odd.ohms);
+  if (factor > SLIP_FACTOR) {
+    const says = `${found}: so far off is sooner a wrong reading than a fault. Read it again.`;
+    return [{ code: "readings-disagree", severity: "doubt", leads, says }];
+  }
+  const fault = clearlyOver(FAULT_SPREAD);
+  const low = odd.ohms < usual;
+  const cause = low ? "shorted turns" : "a poor joint or a broken strand";
+  const percent = `a spread of ${(spread * 100).toFixed(1)} %, over the ${fault ? "5 % that is a fault" : "3 % that is suspect"}`;
+  return [
+    {
+      code: low && twins.length === 2 ? "shorted-turns" : "unbalanced-phases",
+      severity: fault ? "fault" : "doubt",
+      leads,
+      says: `${found}: ${percent}, and ${cause} the likely cause. Read both again before condemning it.`,
+    },
+  ];
+}
+
+/** The one farthest from the middle of all; of two, the lower, since shorted turns are the commoner fault. */
+function oddOne(twins: readonly Twin[]): Twin {
+  const sorted = [...twins].sort((a, b) => a.ohms - b.ohms);
+  const low = sorted[0] as Twin;
+  const high = sorted.at(-1) as Twin;
+  if (sorted.length === 2) return low;
+  const middle = sorted[Math.floor(sorted.length / 2)] as Twin;
+  return middle.ohms - low.ohms > high.ohms - middle.ohms ? low : high;
+}
+
+/** The sets of windings of the best answer that its family winds alike, as far as readings run through them. */
+function likeWindings({ answers }: FindingContext): Twin[][] {
+  const hypothesis = answers[0]?.members[0];
+  if (!hypothesis) return [];
+  const { template, nodeOf } = hypothesis.placement;
+  const { sections } = template.variant;
+  const alike = (box: SoftBox) => box.low > 0.9 && box.high < 1.1;
+  const first = (s: number): number => {
+    const section = sections[s];
+    return section && section.ratioTo !== null && alike(section.box) ? first(section.ratioTo) : s;
+  };
+  const sets = new Map<number, Twin[]>();
+  sections.forEach((section, s) => {
+    if ((hypothesis.fitIndex[s] ?? -1) < 0) return;
+    const leads = nodeOf.flatMap((node, lead) =>
+      node === section.from || node === section.to ? [lead] : [],
+    );
+    sets.set(first(s), [...(sets.get(first(s)) ?? []), { ...predict(hypothesis, 1 << s), leads }]);
+  });
+  return [...sets.values()];
+}

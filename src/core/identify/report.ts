@@ -1,0 +1,249 @@
+import { familyById } from "../motor/families";
+import { type Answer, roleConfidences } from "./answers";
+import type { ElectronicSign } from "./electronic";
+import type { Evidence } from "./evidence";
+import { colourFindings } from "./findings/colour";
+import { type FindingContext, idsOf } from "./findings/context";
+import { openFindings } from "./findings/open";
+import { rangeFindings } from "./findings/range";
+import { twinFindings } from "./findings/twins";
+import type { Finding, Identification, NextProbe } from "./identification";
+import { checkingPair, decidingPair, shellTestDue, strainedPair } from "./probing";
+import { reasoning } from "./reasoning";
+import type { ReadingSheet } from "./sheet";
+import type { Slip } from "./slips";
+import { bondedLeads, sectionsOf, sectionsWithoutFamily } from "./structure";
+
+/** One answer stands at this probability or better: settled. */
+export const SETTLED = 0.99;
+/** An answer at this is likely enough to look for faults in its windings once nothing more can be read. */
+const LIKELY = 0.9;
+const MOST_ALTERNATIVES = 5;
+/** An answer under this is not listed, and under the other not asked about when tied. */
+const LEAST_LISTED = 0.0005;
+const LEAST_ASKED = 0.005;
+
+/** How far the weighing may be trusted. */
+export interface Weighing {
+  /** Readings set aside as slips, likeliest first; none where all stand. */
+  readonly slips: readonly Slip[];
+  /** Probability that what was set aside, or not, is so. */
+  readonly trust: number;
+  /** False where the search was cut short: then nothing is settled. */
+  readonly complete: boolean;
+}
+
+/**
+ * The identification where there are answers.
+ *
+ * @param all the evidence with the slipped reading still in it.
+ */
+export function answered(
+  context: FindingContext,
+  all: Evidence,
+  earlier: readonly Finding[],
+  { slips, trust, complete }: Weighing,
+): Identification {
+  const { sheet, answers, names } = context;
+  const best = answers[0] as Answer;
+  const hypothesis = best.members[0];
+  if (!hypothesis) throw new RangeError("an answer without members");
+  const confidence = Math.min(1, best.confidence * trust);
+  const decided = confidence >= SETTLED && complete;
+  const deciding = decided ? null : decidingPair(answers, all, sheet, names);
+  const checking = decided
+    ? (checkingPair(best, all, sheet) ?? strainedPair(best, context.evidence, sheet))
+    : null;
+  const opens = openFindings(context);
+  const findings = [
+    ...earlier,
+    ...opens,
+    ...(decided || (!deciding && best.confidence >= LIKELY) ? twinFindings(context) : []),
+    ...(decided ? colourFindings(context) : []),
+    ...(!decided && !deciding && opens.length === 0 ? rangeFindings(context) : []),
+  ];
+  const again = findings.find((finding) => finding.code === "readings-disagree");
+  const status = statusOf(
+    findings,
+    decided,
+    again !== undefined && (slips.length > 0 || decided),
+    deciding ?? checking,
+  );
+  const pairProbe = slips[0] ? againProbe(slips[0], sheet) : (deciding ?? checking ?? againFor(again));
+  const shellDue = status === "settled" ? null : shellTestDue(sheet, all, names);
+  const sure = roleConfidences(answers).map((p) => p * trust);
+  const bonded = bondedLeads(hypothesis).map((group) => idsOf(context, group));
+  const ids = sheet.leads.map((lead) => lead.id);
+  return {
+    ok: true,
+    format: "odd-lead/identification@1",
+    status,
+    family: best.family.id,
+    confidence,
+    roles: roleRecord(best.roles, sheet),
+    roleConfidence: Object.fromEntries(
+      sheet.leads.flatMap((lead, i) => (best.roles[i] ? [[lead.id, sure[i] ?? 0]] : [])),
+    ),
+    bonded,
+    interchangeable: interchangeable(best, bonded, sheet),
+    sections: sectionsOf(hypothesis, ids),
+    alternatives: answers
+      .slice(1, 1 + MOST_ALTERNATIVES)
+      .filter((answer) => answer.confidence >= LEAST_LISTED)
+      .map((answer) => ({
+        family: answer.family.id,
+        confidence: answer.confidence,
+        roles: roleRecord(answer.roles, sheet),
+        sections: answer.members[0] ? sectionsOf(answer.members[0], ids) : [],
+      })),
+    nextProbe: nothingMore(findings) ? null : slips.length > 0 ? pairProbe : (shellDue ?? pairProbe),
+    settleBy: status === "tied" ? settleBy(answers, findings) : [],
+    findings,
+    reasoning: reasoning(best, context.evidence, sheet, names),
+  };
+}
+
+function statusOf(
+  findings: readonly Finding[],
+  decided: boolean,
+  conflict: boolean,
+  probe: NextProbe | null,
+): Identification["status"] {
+  if (findings.some((finding) => finding.severity === "fault")) return "fault";
+  if (conflict) return "conflict";
+  if (probe) return "needs-probe";
+  return decided ? "settled" : "tied";
+}
+
+/** A grounded winding ends the probing: nothing further is asked of the meter. */
+function nothingMore(findings: readonly Finding[]): boolean {
+  return findings.some((f) => f.code === "grounded-winding" || f.code === "low-insulation");
+}
+
+/** The identification of a sheet on which no pair is read yet. */
+export function untouched(context: FindingContext, findings: readonly Finding[]): Identification {
+  const { sheet, evidence, names } = context;
+  const [first, second] = sheet.leads;
+  const pair: NextProbe | null =
+    first && second
+      ? {
+          kind: "pair",
+          between: [first.id, second.id],
+          because: "Nothing is read yet; any pair is as good a start.",
+        }
+      : null;
+  const stop = nothingMore(findings);
+  return {
+    ...nothingKnown(findings),
+    status: stop ? "fault" : "needs-probe",
+    nextProbe: stop ? null : (shellTestDue(sheet, evidence, names) ?? pair),
+  };
+}
+
+/** The identification of readings that no motor of the catalogue gives. */
+export function unexplained(context: FindingContext, earlier: readonly Finding[]): Identification {
+  const { sheet, evidence, names } = context;
+  const ids = sheet.leads.map((lead) => lead.id);
+  const findings: Finding[] = [
+    ...earlier,
+    {
+      code: "unknown-build",
+      severity: "doubt",
+      leads: ids,
+      says: "No kind of motor in the catalogue reads like this, even with any one reading left out. Read the table again from the start, with the motor disconnected and cool.",
+    },
+  ];
+  const stop = nothingMore(findings);
+  return {
+    ...nothingKnown(findings),
+    status: stop ? "fault" : "conflict",
+    sections: sectionsWithoutFamily(evidence, ids),
+    nextProbe: stop ? null : (shellTestDue(sheet, evidence, names) ?? againFirst(evidence, ids)),
+  };
+}
+
+/** The identification of a motor whose windings sit behind electronics: ohms between its leads say nothing. */
+export function behindElectronics(
+  sign: ElectronicSign,
+  sheet: ReadingSheet,
+  earlier: readonly Finding[],
+): Identification {
+  const tests = familyById("electronic")?.beyondOhms ?? [];
+  const stop = earlier.some((finding) => finding.severity === "fault");
+  const finding: Finding = {
+    code: "beyond-ohms",
+    severity: "note",
+    leads: sheet.leads.map((lead) => lead.id),
+    says: `There are electronics between these leads and the winding: ohms between them say nothing. ${tests[1] ?? ""}`,
+  };
+  return {
+    ...nothingKnown([...earlier, finding]),
+    status: stop ? "fault" : sign.confidence >= SETTLED ? "settled" : "tied",
+    family: "electronic",
+    confidence: sign.confidence,
+    settleBy: sign.confidence >= SETTLED ? [] : [...tests],
+    reasoning: [sign.says],
+  };
+}
+
+function nothingKnown(findings: readonly Finding[]): Identification {
+  return {
+    ok: true,
+    format: "odd-lead/identification@1",
+    status: "needs-probe",
+    family: null,
+    confidence: 0,
+    roles: {},
+    roleConfidence: {},
+    bonded: [],
+    interchangeable: [],
+    sections: [],
+    alternatives: [],
+    nextProbe: null,
+    settleBy: [],
+    findings: [...findings],
+    reasoning: [],
+  };
+}
+
+function roleRecord(roles: Answer["roles"], sheet: ReadingSheet): Identification["roles"] {
+  return Object.fromEntries(sheet.leads.flatMap((lead, i) => (roles[i] ? [[lead.id, roles[i]]] : [])));
+}
+
+function interchangeable(best: Answer, bonded: string[][], sheet: ReadingSheet): string[][] {
+  const alike = best.family.swappable ?? [];
+  const groups = alike.map((name) =>
+    sheet.leads.flatMap((lead, i) => (best.roles[i]?.role === name ? [lead.id] : [])),
+  );
+  return [...bonded, ...groups.filter((group) => group.length > 1)];
+}
+
+function settleBy(list: readonly Answer[], findings: readonly Finding[]): string[] {
+  const likely = list.filter((answer) => answer.confidence > LEAST_ASKED);
+  const families = [...new Set(likely.map((answer) => answer.family))];
+  const between =
+    families.length > 1 ? [`Plate or machine: is it ${families.map((f) => f.title).join(", or ")}?`] : [];
+  const range = findings.filter((finding) => finding.code === "range-too-coarse").map(({ says }) => says);
+  return [...range, ...between, ...new Set(families.flatMap((family) => family.beyondOhms))];
+}
+
+function againProbe(slip: Slip, sheet: ReadingSheet): NextProbe {
+  const between: [string, string] = [sheet.leads[slip.pair.a]?.id ?? "", sheet.leads[slip.pair.b]?.id ?? ""];
+  return { kind: "pair", between, because: "The other readings speak against this one. Read it again." };
+}
+
+function againFor(finding: Finding | undefined): NextProbe | null {
+  const [a, b] = finding?.leads ?? [];
+  if (a === undefined || b === undefined) return null;
+  return { kind: "pair", between: [a, b], because: "It is far off its twins. Read it again." };
+}
+
+function againFirst(evidence: Evidence, ids: readonly string[]): NextProbe | null {
+  const pair = evidence.pairs[0];
+  if (!pair) return null;
+  return {
+    kind: "pair",
+    between: [ids[pair.a] ?? "", ids[pair.b] ?? ""],
+    because: "Begin the table again here.",
+  };
+}
