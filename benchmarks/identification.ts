@@ -1,65 +1,143 @@
-import { identify, type ReadingSheetInput } from "../src/core";
-import { ohmmeter, randomMotor, seededRandom } from "../src/core/bench";
+import { FAMILY_IDS } from "../src/core";
+import { meterFor, ohmmeter, randomMotor, seededRandom, shuffled } from "../src/core/bench";
+import { type Course, groups, lead, leadCounts, partnerSearch, timed } from "./course";
 
-const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
-const ROUNDS = 60;
-const KINDS: readonly [family: string, leads: number][] = [
-  ["one-winding", 2],
-  ["two-winding", 3],
-  ["two-winding-reversible", 3],
-  ["two-winding", 4],
-  ["two-winding", 5],
-  ["two-winding", 6],
-  ["two-winding", 7],
-];
+/** Motors of each family; ODD_LEAD_BENCH_MOTORS makes it fewer for a quick look. */
+const MOTORS = Number(process.env.ODD_LEAD_BENCH_MOTORS ?? 2000);
+/** Motors for each time in the table of times. */
+const TIMED = 40;
+/** Two-winding motors are measured up to so many leads: beyond it they are hardly built. */
+const MOST_LEADS = 8;
+const BINS = 10;
 
-type Reading = NonNullable<ReadingSheetInput["readings"]>[number];
+interface Bin {
+  count: number;
+  confidence: number;
+  right: number;
+}
 
-/** Time of one call on the full table, and the course of a motor led from an empty sheet. */
-export function identification(): void {
-  console.log("\nidentify: full table, then led from an empty sheet");
-  for (const [family, leads] of KINDS) {
-    const full: number[] = [];
-    const led: number[] = [];
-    let readings = 0;
-    for (let seed = 1; seed <= ROUNDS; seed++) {
-      const random = seededRandom(seed * 31 + leads);
-      const motor = randomMotor(random, family, leads);
-      const meter = ohmmeter(motor.network, METER, random);
-      const pairs = motor.leads.flatMap((a, i) => motor.leads.slice(i + 1).map((b) => [a.id, b.id] as const));
-      const table = pairs.map(([a, b]): Reading => ({ between: [a, b], ...meter(a, b) }));
-      full.push(timed({ format: "odd-lead/reading-sheet@1", leads: [...motor.leads], readings: table }).ms);
-      readings += follow([...motor.leads], meter, led);
+/** The whole measurement, as Markdown. */
+export function identification(say: (line: string) => void): string {
+  const bins = Array.from({ length: BINS }, (): Bin => ({ count: 0, confidence: 0, right: 0 }));
+  const rows = FAMILY_IDS.filter((id) => id !== "electronic").map((id) => {
+    const row = familyRow(id, bins);
+    say(row);
+    return row;
+  });
+  return [
+    `## Led from an empty sheet, nothing told: ${MOTORS} motors of each family`,
+    "",
+    "Meter of 1 % and 2 counts of 0.1 Ω, of 0.01 Ω where the main reads under 3 Ω. Every reading that is asked for is taken, until none is.",
+    "",
+    "| family | leads | settled | right among settled | settled and wrong | tied | other | pair readings | per lead | against partner search | ms a call, median |",
+    "| --- | --- | --- | --- | --- | --- | --- | --- | --- | --- | --- |",
+    ...rows,
+    "",
+    "## Calibration",
+    "",
+    "The confidence of the last answer of each course against how often it was right, in ten bins.",
+    "",
+    "| confidence | answers | mean confidence | right |",
+    "| --- | --- | --- | --- |",
+    ...bins.map(binRow),
+    "",
+    `Mean distance of the two, weighted by count: ${calibrationError(bins).toFixed(4)}.`,
+    "",
+    "## Time of one call, milliseconds",
+    "",
+    "Full table, and random parts of it.",
+    "",
+    "| leads | families | full, median | full, p90 | part, median | part, p90 |",
+    "| --- | --- | --- | --- | --- | --- |",
+    ...[3, 6, 9, 12].map(timeRow),
+    "",
+  ].join("\n");
+}
+
+function familyRow(id: string, bins: Bin[]): string {
+  const counts = leadCounts(id, MOST_LEADS).concat(
+    leadCounts(id, 12).filter((n) => n > 8 && id !== "two-winding"),
+  );
+  const courses: Course[] = [];
+  let leads = 0;
+  let ideal = 0;
+  let apart = 0;
+  for (let i = 0; i < MOTORS; i++) {
+    const random = seededRandom(1 + i * 7919);
+    const motor = randomMotor(random, id, counts[i % counts.length] as number);
+    const course = lead(motor, random);
+    courses.push(course);
+    leads += motor.leads.length;
+    if (groups(motor).length > 1) {
+      ideal += partnerSearch(motor);
+      apart += course.pairReadings;
     }
-    const mean = (readings / ROUNDS).toFixed(1);
-    console.log(
-      `  ${family}, ${leads} leads: full ${spread(full)}; led ${spread(led)}, ${mean} pair readings`,
-    );
+    const { confidence } = course.answer;
+    const bin = bins[Math.min(BINS - 1, Math.floor(confidence * BINS))] as Bin;
+    bin.count += 1;
+    bin.confidence += confidence;
+    if (course.right) bin.right += 1;
   }
+  const share = (part: number, whole: number) => (whole > 0 ? `${((100 * part) / whole).toFixed(2)} %` : "–");
+  const settled = courses.filter(({ answer }) => answer.status === "settled");
+  const right = settled.filter((course) => course.right).length;
+  const tied = courses.filter(({ answer }) => answer.status === "tied").length;
+  const readings = courses.reduce((sum, course) => sum + course.pairReadings, 0);
+  const ms = courses.flatMap((course) => course.callMs);
+  const cells = [
+    id,
+    counts.join(" "),
+    share(settled.length, MOTORS),
+    share(right, settled.length),
+    share(settled.length - right, MOTORS),
+    share(tied, MOTORS),
+    share(MOTORS - settled.length - tied, MOTORS),
+    (readings / MOTORS).toFixed(2),
+    (readings / leads).toFixed(2),
+    ideal > 0 ? (apart / ideal).toFixed(2) : "–",
+    quantile(ms, 0.5).toFixed(1),
+  ];
+  return `| ${cells.join(" | ")} |`;
 }
 
-function timed(sheet: ReadingSheetInput) {
-  const start = performance.now();
-  const answer = identify(sheet);
-  return { answer, ms: performance.now() - start };
-}
-
-function follow(leads: { id: string }[], meter: ReturnType<typeof ohmmeter>, ms: number[]): number {
-  const readings: Reading[] = [];
-  const frame: { lead: string; open: true }[] = [];
-  for (;;) {
-    const { answer, ms: took } = timed({ format: "odd-lead/reading-sheet@1", leads, readings, frame });
-    ms.push(took);
-    const probe = answer.ok && answer.status === "needs-probe" ? answer.nextProbe : null;
-    if (!probe) return readings.length;
-    if (probe.kind === "frame") frame.push({ lead: probe.lead, open: true });
-    else readings.push({ between: probe.between, ...meter(...probe.between) });
+function timeRow(leads: number): string {
+  const families = FAMILY_IDS.filter((id) => id !== "electronic" && leadCounts(id, 12).includes(leads));
+  const full: number[] = [];
+  const part: number[] = [];
+  for (const id of families) {
+    for (let i = 0; i < TIMED; i++) {
+      const random = seededRandom(31 + i * 104_729 + leads);
+      const motor = randomMotor(random, id, leads);
+      const meter = meterFor(motor);
+      const read = ohmmeter(motor.network, meter, random);
+      const pairs = motor.leads.flatMap((a, k) => motor.leads.slice(k + 1).map((b) => [a.id, b.id] as const));
+      const readings = pairs.map(([a, b]) => ({ between: [a, b], ...read(a, b) }));
+      const sheet = { format: "odd-lead/reading-sheet@1", leads: motor.leads, meter };
+      full.push(timed({ ...sheet, readings }).ms);
+      const some = shuffled(random, readings).slice(0, 1 + Math.floor(random() * readings.length));
+      part.push(timed({ ...sheet, readings: some }).ms);
+    }
   }
+  const cells = [
+    leads,
+    families.join(", "),
+    ...[full, part].flatMap((ms) => [quantile(ms, 0.5).toFixed(1), quantile(ms, 0.9).toFixed(1)]),
+  ];
+  return `| ${cells.join(" | ")} |`;
 }
 
-/** Median and ninth decile, milliseconds. */
-function spread(ms: readonly number[]): string {
-  const sorted = [...ms].sort((a, b) => a - b);
-  const at = (share: number) => (sorted[Math.floor(share * (sorted.length - 1))] ?? 0).toFixed(1);
-  return `${at(0.5)} ms median, ${at(0.9)} ms p90`;
+function binRow({ count, confidence, right }: Bin, b: number): string {
+  const range = `${b / BINS}–${(b + 1) / BINS}`;
+  if (count === 0) return `| ${range} | 0 | – | – |`;
+  return `| ${range} | ${count} | ${(confidence / count).toFixed(3)} | ${(right / count).toFixed(3)} |`;
+}
+
+function calibrationError(bins: readonly Bin[]): number {
+  const total = bins.reduce((sum, bin) => sum + bin.count, 0);
+  return bins.reduce((sum, bin) => sum + Math.abs(bin.confidence - bin.right), 0) / total;
+}
+
+function quantile(values: readonly number[], share: number): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.floor(share * (sorted.length - 1))] ?? 0;
 }

@@ -1,6 +1,21 @@
-/** npm run bench: repeatable measurements. They print figures and judge nothing. */
+/** npm run bench: repeatable measurements, written to docs/benchmarks.md. They judge nothing. */
+import { writeFileSync } from "node:fs";
 import { cpus } from "node:os";
+import { faults } from "./faults";
 import { identification } from "./identification";
 
-console.log(`${cpus()[0]?.model ?? "unknown processor"}, Node ${process.version}`);
-identification();
+const machine = `${cpus().length} × ${cpus()[0]?.model ?? "unknown processor"}, Node ${process.version}`;
+const say = (line: string) => console.log(line);
+say(machine);
+const text = [
+  "# Benchmarks",
+  "",
+  "Made by `npm run bench` on random motors of the virtual bench, from fixed seeds.",
+  "",
+  `Times are of ${machine}; another machine, other times.`,
+  "",
+  identification(say),
+  faults(say),
+].join("\n");
+writeFileSync("docs/benchmarks.md", text);
+say("written to docs/benchmarks.md");

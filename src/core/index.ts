@@ -13,7 +13,7 @@ export {
   type Insulation,
   parseInsulation,
 } from "./motor/colour";
-export { familyById } from "./motor/families";
+export { FAMILY_IDS, familyById } from "./motor/families";
 export { type Lead, type LeadName, leadNames } from "./motor/lead";
 export { placeAlongWinding, type Role } from "./motor/role";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";

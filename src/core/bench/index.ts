@@ -1,6 +1,7 @@
 /** The door of the virtual bench: random motors and simulated instruments, for tests, demo data and practice. */
 
 export type { Network } from "../motor/network";
+export { aboutOf, meterFor, openSection, type PairReading, shortedTurns, slipOf } from "./faultyMotor";
 export { type Ohmmeter, ohmmeter } from "./ohmmeter";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
 export { randomMotor, type VirtualMotor } from "./randomMotor";

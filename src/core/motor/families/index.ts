@@ -32,3 +32,6 @@ export const FAMILIES: readonly Family[] = [
 export function familyById(id: string | null): Family | undefined {
   return FAMILIES.find((family) => family.id === id);
 }
+
+/** The id of every family, in the order of the catalogue. */
+export const FAMILY_IDS: readonly string[] = FAMILIES.map((family) => family.id);

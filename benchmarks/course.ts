@@ -1,0 +1,100 @@
+import { familyById, type Identification, identify, type ReadingSheetInput } from "../src/core";
+import { meterFor, ohmmeter, type Random, type VirtualMotor } from "../src/core/bench";
+
+type Reading = NonNullable<ReadingSheetInput["readings"]>[number];
+
+/** What became of one motor that was led from an empty sheet to the end. */
+export interface Course {
+  readonly answer: Identification;
+  readonly right: boolean;
+  readonly pairReadings: number;
+  /** Milliseconds of each call. */
+  readonly callMs: readonly number[];
+}
+
+/** No motor needs so many readings; a course that does is cut off. */
+const MOST_READINGS = 90;
+
+/** Leads a motor from an empty sheet: what is asked is read, until nothing more is. */
+export function lead(motor: VirtualMotor, random: Random, about: ReadingSheetInput["about"] = {}): Course {
+  const meter = meterFor(motor);
+  const read = ohmmeter(motor.network, meter, random);
+  const readings: Reading[] = [];
+  const frame: { lead: string; open: true }[] = [];
+  const callMs: number[] = [];
+  for (;;) {
+    const sheet = { format: "odd-lead/reading-sheet@1", leads: motor.leads, meter, readings, frame, about };
+    const { answer, ms } = timed(sheet);
+    callMs.push(ms);
+    const probe = answer.status === "needs-probe" ? answer.nextProbe : null;
+    if (!probe || readings.length >= MOST_READINGS)
+      return { answer, right: isRight(answer, motor), pairReadings: readings.length, callMs };
+    if (probe.kind === "frame") frame.push({ lead: probe.lead, open: true });
+    else readings.push({ between: probe.between, ...read(...probe.between) });
+  }
+}
+
+/** One call, timed. */
+export function timed(sheet: unknown): { answer: Identification; ms: number } {
+  const start = performance.now();
+  const answer = identify(sheet);
+  const ms = performance.now() - start;
+  if (!answer.ok) throw new Error(JSON.stringify(answer.faults));
+  return { answer, ms };
+}
+
+/** Whether an answer gives the motor's family and every lead its role. */
+export function isRight(answer: Identification, motor: VirtualMotor): boolean {
+  const key = (roles: Iterable<[string, object]>) =>
+    JSON.stringify([...roles].sort(([a], [b]) => (a < b ? -1 : 1)));
+  return answer.family === motor.family && key(Object.entries(answer.roles)) === key(motor.roles);
+}
+
+/**
+ * Readings that looking for one lead's partner at a time needs at best, in a motor of separate groups: each lead is
+ * read to the others not yet in a group until its group is full; what must be is not read.
+ */
+export function partnerSearch(motor: VirtualMotor): number {
+  const ids = motor.leads.map((l) => l.id);
+  const groupOf = (id: string) => groups(motor).findIndex((group) => group.includes(id));
+  const waiting = [...ids];
+  let readings = 0;
+  while (waiting.length > 0) {
+    const first = waiting.shift() as string;
+    let missing = (groups(motor)[groupOf(first)]?.length ?? 1) - 1;
+    for (const other of [...waiting]) {
+      if (missing === 0) break;
+      readings += 1;
+      if (groupOf(other) !== groupOf(first)) continue;
+      waiting.splice(waiting.indexOf(other), 1);
+      missing -= 1;
+    }
+  }
+  return readings;
+}
+
+/** The leads of each connected group. */
+export function groups(motor: VirtualMotor): string[][] {
+  const { network } = motor;
+  const group = Array.from({ length: network.junctions }, (_, i) => i);
+  for (const { from, to } of network.sections) {
+    const [old, now] = [group[from], group[to]];
+    group.forEach((g, i) => {
+      if (g === old) group[i] = now as number;
+    });
+  }
+  const byGroup = new Map<number, string[]>();
+  for (const [id, junction] of network.leadAt) {
+    const g = group[junction] as number;
+    byGroup.set(g, [...(byGroup.get(g) ?? []), id]);
+  }
+  return [...byGroup.values()];
+}
+
+/** Lead counts that a family is measured at. */
+export function leadCounts(familyId: string, most: number): number[] {
+  const family = familyById(familyId);
+  return Array.from({ length: most - 1 }, (_, i) => i + 2).filter(
+    (leads) => (family?.variants(leads, {}).length ?? 0) > 0,
+  );
+}

@@ -1,0 +1,68 @@
+import { FAMILY_IDS } from "../src/core";
+import {
+  aboutOf,
+  meterFor,
+  ohmmeter,
+  openSection,
+  type Random,
+  randomMotor,
+  seededRandom,
+  slipOf,
+  type VirtualMotor,
+} from "../src/core/bench";
+import { isRight, leadCounts, timed } from "./course";
+
+/** Motors of each family; ODD_LEAD_BENCH_MOTORS makes it fewer for a quick look. */
+const MOTORS = Number(process.env.ODD_LEAD_BENCH_MOTORS ?? 2000) / 4;
+const MOST_LEADS = 12;
+
+/** Full tables with an open winding, with one mistyped reading, and of sound motors; as Markdown. */
+export function faults(say: (line: string) => void): string {
+  const rows = FAMILY_IDS.filter((id) => id !== "electronic").map((id) => {
+    const row = faultRow(id);
+    say(row);
+    return row;
+  });
+  return [
+    `## Faults and slips, full tables, the plate told: ${MOTORS} motors of each family`,
+    "",
+    "Open: one section of the motor broken. Slip: one reading's digits mistyped (families of separate pairs have no sums that could show it). Sound: nothing wrong.",
+    "",
+    "| family | open found | slip named first | slip: settled and wrong | sound called faulty |",
+    "| --- | --- | --- | --- | --- |",
+    ...rows,
+    "",
+  ].join("\n");
+}
+
+function faultRow(id: string): string {
+  const counts = leadCounts(id, id === "two-winding" ? 8 : MOST_LEADS);
+  let open = 0;
+  let named = 0;
+  let wrong = 0;
+  let falseAlarm = 0;
+  for (let i = 0; i < MOTORS; i++) {
+    const random = seededRandom(77 + i * 6151);
+    const motor = randomMotor(random, id, counts[i % counts.length] as number);
+    const about = aboutOf(motor);
+    const sheet = { format: "odd-lead/reading-sheet@1", leads: motor.leads, meter: meterFor(motor), about };
+    const broken = timed({ ...sheet, readings: tableOf(openSection(motor, random), random) }).answer;
+    if (broken.findings.some(({ code }) => code.startsWith("open-"))) open += 1;
+    const readings = tableOf(motor, random);
+    if (timed({ ...sheet, readings }).answer.status === "fault") falseAlarm += 1;
+    const slip = slipOf(readings, random);
+    const slipped = timed({ ...sheet, readings: slip.readings }).answer;
+    const first = slipped.findings.find(({ code }) => code === "readings-disagree");
+    if (first && slip.between.every((lead) => first.leads.includes(lead))) named += 1;
+    if (slipped.status === "settled" && !isRight(slipped, motor)) wrong += 1;
+  }
+  const share = (part: number) => `${((100 * part) / MOTORS).toFixed(2)} %`;
+  return `| ${[id, share(open), share(named), share(wrong), share(falseAlarm)].join(" | ")} |`;
+}
+
+function tableOf(motor: VirtualMotor, random: Random) {
+  const read = ohmmeter(motor.network, meterFor(motor), random);
+  return motor.leads.flatMap((a, i) =>
+    motor.leads.slice(i + 1).map((b) => ({ between: [a.id, b.id] as [string, string], ...read(a.id, b.id) })),
+  );
+}
