@@ -40,7 +40,7 @@ export function placements(skeleton: Skeleton, facts: Facts, limit: number): Pla
   const { template, leadCount } = skeleton;
   const { nodes } = template.variant;
   const { openTo } = facts;
-  if (facts.largestIsland > template.largestGroup || (facts.anyOpen && template.groups === 1)) return NONE;
+  if (facts.largestIsland > template.largestGroup || facts.leastGroups > template.groups) return NONE;
   const nodeOf: (number | null)[] = Array(openTo.length).fill(null);
   const count: number[] = Array(nodes.length).fill(0);
   const most = nodes.map((node) => node.leads);
@@ -204,10 +204,11 @@ function arrangements(leads: readonly number[], count: readonly number[]): numbe
 export interface Facts {
   /** For each island the trees that its readings allow, the islands with the most leads first. */
   readonly islands: readonly IslandTrees[];
-  /** Leads of the largest island, of all islands, and whether any pair was open. */
+  /** Leads of the largest island, and of all islands. */
   readonly largestIsland: number;
   readonly placed: number;
-  readonly anyOpen: boolean;
+  /** So many leads at least are in groups of their own: each read open to each other one. */
+  readonly leastGroups: number;
   /** For each lead, those it read open to; and the leads that read nothing but open. Bit masks. */
   readonly openTo: readonly number[];
   readonly floaters: number;
@@ -226,10 +227,22 @@ export function factsOf(evidence: Evidence): Facts {
     islands: islands.map((leads) => islandTrees(leads, evidence)),
     largestIsland: islands[0]?.length ?? 0,
     placed: placed.length,
-    anyOpen: openTo.some((mask) => mask !== 0),
+    leastGroups: mutuallyOpen(openTo),
     openTo,
     floaters,
   };
+}
+
+/** How many leads, gathered one after the other, read open to all gathered before. */
+function mutuallyOpen(openTo: readonly number[]): number {
+  let gathered = 0;
+  let count = 0;
+  openTo.forEach((open, lead) => {
+    if ((open & gathered) !== gathered) return;
+    gathered |= 1 << lead;
+    count += 1;
+  });
+  return count;
 }
 
 /**
