@@ -1,6 +1,7 @@
 /** The door of the core: everything the rest of the house may use. */
 
 export { expectedOhms } from "./identify/expectedOhms";
+export { COOLING_MINUTES } from "./identify/findings/open";
 export { type Finding, type Identification, identification, type NextProbe } from "./identify/identification";
 export { identify } from "./identify/identify";
 export { SETTLED } from "./identify/report";
@@ -39,4 +40,5 @@ export {
   USUAL_METER,
 } from "./record/job";
 export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
+export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
 export { type LandingPlan, type LandingStep, planLanding, terminalName } from "./wiring/landing";

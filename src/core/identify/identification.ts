@@ -57,6 +57,8 @@ const sections = z.array(
   }),
 );
 
+const bonded = z.array(z.array(leadId));
+
 /** The form of `odd-lead/identification@1`. */
 export const identification = z.object({
   ok: z
@@ -70,10 +72,10 @@ export const identification = z.object({
   roleConfidence: z
     .record(leadId, z.number().min(0).max(1))
     .meta({ description: "Probability of each lead's own role, whatever the other leads are." }),
-  bonded: z.array(z.array(leadId)),
+  bonded,
   interchangeable: z.array(z.array(leadId)),
   sections,
-  alternatives: z.array(z.object({ family: z.string(), confidence: z.number(), roles, sections })),
+  alternatives: z.array(z.object({ family: z.string(), confidence: z.number(), roles, sections, bonded })),
   nextProbe: nextProbe.nullable(),
   settleBy: z.array(z.string()),
   findings: z.array(finding),

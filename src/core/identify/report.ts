@@ -95,6 +95,7 @@ export function answered(
         confidence: answer.confidence,
         roles: roleRecord(answer.roles, sheet),
         sections: answer.members[0] ? sectionsOf(answer.members[0], ids) : [],
+        bonded: answer.members[0] ? bondedLeads(answer.members[0]).map((group) => idsOf(context, group)) : [],
       })),
     nextProbe: nothingMore(findings) ? null : slips.length > 0 ? pairProbe : (shellDue ?? pairProbe),
     settleBy: status === "tied" ? settleBy(answers, findings) : [],

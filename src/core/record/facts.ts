@@ -30,6 +30,9 @@ const told = z.object({
   capacitor: z.enum(["none", "run", "start", "start-and-run"]).optional(),
   reversible: z.boolean().optional(),
   dualVoltage: z.boolean().optional(),
+  volts: z.number().finite().positive().max(1000).optional(),
+  kind: text(60).optional(),
+  trustColours: z.number().finite().min(0).max(1).optional(),
 });
 
 const meter = z.object({
@@ -65,6 +68,7 @@ const body = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("shell-reading"), lead: leadId, ...shown }),
   z.object({ kind: z.literal("told"), told }),
   z.object({ kind: z.literal("meter"), meter }),
+  z.object({ kind: z.literal("cooling"), leads: z.array(leadId).max(12) }),
   z.object({ kind: z.literal("landing"), choice: landingChoice }),
   z.object({ kind: z.literal("label"), text: labelText }),
   z.object({ kind: z.literal("undone"), fact: id }),

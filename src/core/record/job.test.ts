@@ -62,6 +62,15 @@ describe("what a job's facts come to", () => {
     expect(deriveJob(one).redo?.id).toBe(idOf(2));
   });
 
+  it("lets the motor cool until one of the leads is read again", () => {
+    const hot = facts(lead("a"), lead("b"), lead("c"), { kind: "cooling", leads: ["a"] });
+    expect(deriveJob(hot).cooling).toEqual({ since: new Date(3000).toISOString(), leads: ["a"] });
+    const other = [...hot, { ...facts(read("b", "c", 5))[0], id: idOf(9) } as Fact];
+    expect(deriveJob(other).cooling).not.toBeNull();
+    const again = [...hot, { ...facts(read("a", "b", 5))[0], id: idOf(9) } as Fact];
+    expect(deriveJob(again).cooling).toBeNull();
+  });
+
   it("has no sheet with fewer than two leads", () => {
     expect(sheetOf(deriveJob(facts(lead("a"))))).toBeNull();
   });

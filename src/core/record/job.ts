@@ -30,6 +30,8 @@ export interface Job {
   readonly shellReadings: readonly KeptShellReading[];
   readonly told: Told;
   readonly meter: Meter;
+  /** Since when the motor has been left to cool, and the leads to read again then; null when it was not, or they were. */
+  readonly cooling: { readonly since: string; readonly leads: readonly string[] } | null;
   readonly landing: LandingChoice;
   readonly label: LabelText;
   /** The facts an undo and a redo would name next; null when there is none. */
@@ -60,6 +62,7 @@ export function deriveJob(facts: readonly Fact[]): Job {
     shellReadings: shellReadings(live).filter((r) => here.has(r.lead)),
     told: last("told")?.told ?? {},
     meter: last("meter")?.meter ?? USUAL_METER,
+    cooling: coolingOf(live),
     landing: last("landing")?.choice ?? FIRST_CHOICE,
     label: last("label")?.text ?? EMPTY_LABEL,
     undo,
@@ -84,6 +87,18 @@ function history(ordered: readonly Fact[]): { live: Fact[]; undo: Fact | null; r
   const lastLive = live.at(-1) ?? null;
   const redo = lastUndo && (!lastLive || lastLive.id < lastUndo.id) ? lastUndo : null;
   return { live, undo: lastLive, redo };
+}
+
+/** Cooling ends with the next reading of one of its leads. */
+function coolingOf(live: readonly Fact[]): Job["cooling"] {
+  const at = live.findLastIndex((f) => f.body.kind === "cooling");
+  const begun = live[at];
+  if (begun?.body.kind !== "cooling") return null;
+  const { leads } = begun.body;
+  const readAgain = live
+    .slice(at + 1)
+    .some((f) => f.body.kind === "pair-reading" && f.body.between.some((lead) => leads.includes(lead)));
+  return readAgain ? null : { since: begun.at, leads };
 }
 
 function standingLeads(live: readonly Fact[]): Lead[] {

@@ -7,6 +7,7 @@ import { LEAD_LIMITS } from "@/core";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
 import { LeadsEntry } from "./LeadsEntry";
+import { MeterEntry } from "./MeterEntry";
 import { PairTable } from "./PairTable";
 import { ReadingEntry } from "./ReadingEntry";
 import { ToldEntry } from "./ToldEntry";
@@ -44,9 +45,10 @@ export function ProbeStage() {
       <Column area="verdict">
         {enough ? (
           <>
-            <VerdictPanel />
+            <VerdictPanel onChoose={setChosen} />
             <WindingDrawing />
             <ToldEntry />
+            <MeterEntry />
           </>
         ) : (
           <Box sx={{ color: "text.secondary" }}>

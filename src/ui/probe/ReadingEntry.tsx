@@ -4,12 +4,22 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
-import { type FormEvent, type KeyboardEvent, useEffect, useMemo, useRef, useState } from "react";
+import {
+  type ClipboardEvent,
+  type FormEvent,
+  type KeyboardEvent,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import { type Identification, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
 import { LeadTag } from "../parts/LeadTag";
 import { MONO, TOUCH } from "../theme/theme";
 import { readEntry } from "./entryGrammar";
+import { Keypad } from "./Keypad";
+import { PasteEntry } from "./PasteEntry";
 import { allPairs, sameTarget, type Target } from "./target";
 
 interface Props {
@@ -33,6 +43,8 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
   const { job, add, names, answer } = useJob();
   const [text, setText] = useState("");
   const [fault, setFault] = useState<string | null>(null);
+  const [keypad, setKeypad] = useState(false);
+  const [pasted, setPasted] = useState<string | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const shortNames = useMemo(() => new Map([...names].map(([id, name]) => [id, name.short])), [names]);
   const targetKey = target ? JSON.stringify(target) : "";
@@ -73,7 +85,15 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
     setText("");
     setFault(null);
     onChoose(null);
-    field.current?.focus();
+    if (!keypad) field.current?.focus();
+  };
+
+  /** Several lines at once are a table and open the place for one; a single line goes into the field as usual. */
+  const onPaste = (event: ClipboardEvent) => {
+    const clip = event.clipboardData.getData("text");
+    if (!/\n.*\S/.test(clip.trim())) return;
+    event.preventDefault();
+    setPasted(clip);
   };
 
   const step = (by: number) => {
@@ -108,55 +128,98 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
       <Box aria-live="polite" sx={{ minHeight: 84 }}>
         <TargetLine target={target} isChosen={isChosen} because={answer?.nextProbe?.because ?? null} />
       </Box>
-      <Box component="form" onSubmit={submit} sx={{ display: "flex", gap: 2 }}>
-        <InputBase
-          inputRef={field}
-          value={text}
-          onChange={(event) => {
-            setText(event.target.value);
-            setFault(null);
-          }}
-          onKeyDown={onKey}
-          placeholder="ohms / OL"
-          autoFocus
-          inputProps={{
-            "aria-label": "Reading in ohms, or OL for open",
-            autoComplete: "off",
-            spellCheck: false,
-            maxLength: 60,
-            "aria-invalid": fault !== null,
-            "aria-describedby": "reading-fault reading-help",
-          }}
-          sx={{
-            flex: 1,
-            minWidth: 0,
-            border: "2px solid",
-            borderColor: fault ? "warning.main" : "text.primary",
-            px: 3,
-            minHeight: 64,
-            fontFamily: MONO,
-            fontSize: "1.75rem",
-            bgcolor: "background.paper",
-          }}
-        />
-        <Button type="submit" variant="contained" sx={{ minHeight: 64, px: 6, fontSize: "1.0625rem" }}>
-          Enter
-        </Button>
-        <Button
-          color="inherit"
-          sx={{ minHeight: 64, minWidth: TOUCH, px: 4, fontFamily: MONO, fontSize: "1.125rem" }}
-          onClick={() => {
-            setText((before) => `${before.trim()} OL`.trim());
-            field.current?.focus();
-          }}
-          aria-label="Put OL for over range into the field"
-        >
-          OL
-        </Button>
+      <Box component="form" onSubmit={submit}>
+        <Box sx={{ display: "flex", gap: 2 }}>
+          <InputBase
+            inputRef={field}
+            value={text}
+            onChange={(event) => {
+              setText(event.target.value);
+              setFault(null);
+            }}
+            onKeyDown={onKey}
+            onPaste={onPaste}
+            placeholder="ohms / OL"
+            autoFocus
+            inputProps={{
+              "aria-label": "Reading in ohms, or OL for open",
+              autoComplete: "off",
+              spellCheck: false,
+              inputMode: keypad ? "none" : undefined,
+              maxLength: 60,
+              "aria-invalid": fault !== null,
+              "aria-describedby": "reading-fault reading-help",
+            }}
+            sx={{
+              flex: 1,
+              minWidth: 0,
+              border: "2px solid",
+              borderColor: fault ? "warning.main" : "text.primary",
+              px: 3,
+              minHeight: 64,
+              fontFamily: MONO,
+              fontSize: "1.75rem",
+              bgcolor: "background.paper",
+            }}
+          />
+          <Button type="submit" variant="contained" sx={{ minHeight: 64, px: 6, fontSize: "1.0625rem" }}>
+            Enter
+          </Button>
+          <Button
+            color="inherit"
+            sx={{ minHeight: 64, minWidth: TOUCH, px: 4, fontFamily: MONO, fontSize: "1.125rem" }}
+            onClick={() => {
+              setText((before) => `${before.trim()} OL`.trim());
+              field.current?.focus();
+            }}
+            aria-label="Put OL for over range into the field"
+          >
+            OL
+          </Button>
+        </Box>
+        {keypad ? (
+          <Keypad
+            text={text}
+            onText={(next) => {
+              setText(next);
+              setFault(null);
+            }}
+          />
+        ) : null}
       </Box>
       <Box id="reading-fault" role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: fault ? 1 : 0 }}>
         {fault}
       </Box>
+      <Box sx={{ display: "flex", gap: 2, mt: 2 }}>
+        <Button
+          color="inherit"
+          size="small"
+          aria-pressed={keypad}
+          onClick={() => setKeypad(!keypad)}
+          sx={{ minHeight: 44 }}
+        >
+          {keypad ? "Hide keypad" : "Keypad"}
+        </Button>
+        <Button
+          color="inherit"
+          size="small"
+          aria-expanded={pasted !== null}
+          onClick={() => setPasted(pasted === null ? "" : null)}
+          sx={{ minHeight: 44 }}
+        >
+          Paste a table
+        </Button>
+      </Box>
+      {pasted === null ? null : (
+        <PasteEntry
+          text={pasted}
+          onText={setPasted}
+          onDone={() => {
+            setPasted(null);
+            field.current?.focus();
+          }}
+        />
+      )}
       <Typography id="reading-help" sx={{ color: "text.secondary", fontSize: "0.8125rem", mt: 1 }}>
         ↑ ↓ another pair · “{exampleNames(shortNames)} 12.4” any pair · “
         {exampleNames(shortNames).split(" ")[0]} shell OL” to the shell · Esc back to the pair asked for

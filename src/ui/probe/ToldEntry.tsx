@@ -6,6 +6,9 @@ import type { Told } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 
+/** Supplies as a plate names them. */
+const VOLTS = [24, 115, 208, 230, 277, 400, 460] as const;
+
 /** What the plate or the machine already tells. It shifts what is likely; it never overrules the meter. */
 export function ToldEntry() {
   const { job, add } = useJob();
@@ -67,6 +70,36 @@ export function ToldEntry() {
           <option value="">not known</option>
           <option value="yes">yes</option>
           <option value="no">no</option>
+        </Choice>
+        <Choice
+          label="Volts"
+          value={String(told.volts ?? "")}
+          onChange={(v) => tell({ volts: v ? Number(v) : undefined })}
+        >
+          <option value="">not known</option>
+          {VOLTS.map((volts) => (
+            <option key={volts} value={volts}>
+              {volts} V
+            </option>
+          ))}
+        </Choice>
+        <Choice
+          label="Kind of drive"
+          value={told.kind ?? ""}
+          onChange={(v) => tell({ kind: v || undefined })}
+        >
+          <option value="">not known</option>
+          <option value="winding">plain windings</option>
+          <option value="electronic">electronic module</option>
+        </Choice>
+        <Choice
+          label="Trust in colours"
+          value={String(told.trustColours ?? 0)}
+          onChange={(v) => tell({ trustColours: Number(v) })}
+        >
+          <option value="0">none: ohms decide</option>
+          <option value="0.5">some</option>
+          <option value="1">a strong hint</option>
         </Choice>
       </Box>
     </Box>

@@ -7,6 +7,8 @@ import { useJob } from "../job/JobContext";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { Mark, Verdict, type Weight } from "../parts/Verdict";
 import { MONO } from "../theme/theme";
+import { CoolingNotice } from "./CoolingNotice";
+import type { Target } from "./target";
 
 const SEVERITY: Readonly<Record<Finding["severity"], Weight>> = {
   note: "open",
@@ -15,7 +17,7 @@ const SEVERITY: Readonly<Record<Finding["severity"], Weight>> = {
 };
 
 /** What this motor is, how sure, and why. */
-export function VerdictPanel() {
+export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void }) {
   const { answer } = useJob();
   if (!answer) return null;
   const { weight, word } = STATUS_WORDS[answer.status];
@@ -34,6 +36,7 @@ export function VerdictPanel() {
         ) : null}
       </Typography>
       <Findings findings={answer.findings} />
+      <CoolingNotice onChoose={onChoose} />
       {answer.status === "tied" ? <Tied answer={answer} /> : null}
       {answer.reasoning.length > 0 ? (
         <>

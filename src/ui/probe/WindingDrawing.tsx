@@ -2,9 +2,11 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { ohmsDigits, type WindingPicture, windingPicture } from "@/core";
+import { useEffect, useState } from "react";
+import { familyById, ohmsDigits, type Role, type WindingPicture, windingPicture } from "@/core";
 import { useJob } from "../job/JobContext";
 import { MONO } from "../theme/theme";
+import { AnswerChoice } from "./AnswerChoice";
 
 const UNIT_X = 118;
 const UNIT_Y = 92;
@@ -16,8 +18,17 @@ const MARGIN_Y = 46;
 /** The winding as a technician would sketch it: coils in a row, the start winding where it joins, ohms on each. */
 export function WindingDrawing() {
   const { answer, short, job } = useJob();
+  const [chosen, setChosen] = useState(0);
+  const best = answer ? JSON.stringify([answer.family, answer.roles]) : "";
+  useEffect(() => {
+    // Another best answer than before: what was chosen belongs to the old one.
+    if (best !== "") setChosen(0);
+  }, [best]);
   if (!answer || answer.sections.length === 0) return null;
-  const picture = windingPicture(answer.sections, answer.bonded);
+  const other = chosen === 0 ? undefined : answer.alternatives[chosen - 1];
+  const { sections, bonded, roles } = other ?? answer;
+  const family = familyById((other ?? answer).family);
+  const picture = windingPicture(sections, bonded);
   const width = picture.width * UNIT_X + 2 * MARGIN_X;
   const height = picture.height * UNIT_Y + MARGIN_Y + 34;
   const digits = (ohms: number) => ohmsDigits(ohms, job.meter.resolutionOhms);
@@ -40,6 +51,17 @@ export function WindingDrawing() {
           </Box>
         ) : null}
       </Typography>
+      <AnswerChoice chosen={chosen} onChoose={setChosen} />
+      {other ? (
+        <Box sx={{ mb: 2 }}>
+          <Typography sx={{ "&::first-letter": { textTransform: "uppercase" } }}>{family?.title}:</Typography>
+          <Typography sx={{ fontFamily: MONO, fontSize: "0.875rem" }}>
+            {Object.entries(roles)
+              .map(([lead, role]) => `${short(lead)} ${roleShort(role)}`)
+              .join(" · ")}
+          </Typography>
+        </Box>
+      ) : null}
       <Box sx={{ overflowX: "auto" }} tabIndex={0} role="group" aria-label="Winding drawing">
         <svg
           width="100%"
@@ -63,6 +85,10 @@ export function WindingDrawing() {
       </Box>
     </Box>
   );
+}
+
+function roleShort({ role, rank, group }: Role): string {
+  return [role, rank ?? group].filter((part) => part !== undefined).join(" ");
 }
 
 function endName(name: string, short: (lead: string) => string): string {

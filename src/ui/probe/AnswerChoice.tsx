@@ -1,0 +1,61 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import { useJob } from "../job/JobContext";
+import { MONO, TOUCH } from "../theme/theme";
+
+interface Props {
+  /** 0 is the best answer; from 1 on, the alternatives. */
+  readonly chosen: number;
+  readonly onChoose: (index: number) => void;
+}
+
+/** The answers that are left, one touch apart: the drawing below shows the one chosen. */
+export function AnswerChoice({ chosen, onChoose }: Props) {
+  const { answer } = useJob();
+  if (!answer || answer.alternatives.length === 0 || answer.family === null) return null;
+  const shares = [answer.confidence, ...answer.alternatives.map((other) => other.confidence)];
+  const keys = [answer, ...answer.alternatives].map(
+    ({ family, roles }) => `${family} ${JSON.stringify(roles)}`,
+  );
+  return (
+    <Box
+      role="group"
+      aria-label="Answers that are left"
+      sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mb: 2 }}
+    >
+      {shares.map((share, index) => (
+        <Box
+          component="button"
+          type="button"
+          key={keys[index]}
+          aria-pressed={index === chosen}
+          aria-label={`${index === 0 ? "Best answer" : `Alternative ${index}`}, ${percentOf(share)}`}
+          onClick={() => onChoose(index)}
+          sx={{
+            minHeight: TOUCH,
+            minWidth: 64,
+            px: 2,
+            font: "inherit",
+            fontFamily: MONO,
+            fontSize: "0.9375rem",
+            color: "text.primary",
+            bgcolor: "background.paper",
+            border: index === chosen ? "2.5px solid" : "1px solid",
+            borderColor: index === chosen ? "text.primary" : "divider",
+            cursor: "pointer",
+          }}
+        >
+          {percentOf(share)}
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+function percentOf(share: number): string {
+  const percent = Math.min(99.9, share * 100);
+  return percent < 0.1
+    ? "<0.1 %"
+    : `${percent < 10 || percent > 99 ? percent.toFixed(1) : Math.floor(percent)} %`;
+}
