@@ -86,7 +86,7 @@ export function answered(
     ),
     bonded,
     interchangeable: interchangeable(best, bonded, sheet),
-    sections: sectionsOf(hypothesis, ids),
+    sections: sectionsOf(hypothesis, context.evidence, ids),
     alternatives: answers
       .slice(1, 1 + MOST_ALTERNATIVES)
       .filter((answer) => answer.confidence >= LEAST_LISTED)
@@ -94,7 +94,7 @@ export function answered(
         family: answer.family.id,
         confidence: answer.confidence,
         roles: roleRecord(answer.roles, sheet),
-        sections: answer.members[0] ? sectionsOf(answer.members[0], ids) : [],
+        sections: answer.members[0] ? sectionsOf(answer.members[0], context.evidence, ids) : [],
         bonded: answer.members[0] ? bondedLeads(answer.members[0]).map((group) => idsOf(context, group)) : [],
       })),
     nextProbe: nothingMore(findings) ? null : slips.length > 0 ? pairProbe : (shellDue ?? pairProbe),

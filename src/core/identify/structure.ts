@@ -11,8 +11,11 @@ type SectionOut = Identification["sections"][number];
  * The winding sections of a hypothesis that readings run through, with two standard deviations of uncertainty.
  * Junctions that are not brought out are named "*1", "*2" …
  */
-export function sectionsOf(hypothesis: Hypothesis, ids: readonly string[]): SectionOut[] {
+export function sectionsOf(hypothesis: Hypothesis, evidence: Evidence, ids: readonly string[]): SectionOut[] {
   const { template, nodeOf } = hypothesis.placement;
+  let read = 0;
+  for (const { a, b, ohms } of evidence.pairs)
+    if (ohms !== null) read |= Math.max(0, pathBetween(template, nodeOf, a, b));
   const name = (node: number) => {
     const lead = nodeOf.indexOf(node);
     return lead >= 0 ? (ids[lead] ?? "") : `*${hiddenNumber(node)}`;
@@ -20,8 +23,7 @@ export function sectionsOf(hypothesis: Hypothesis, ids: readonly string[]): Sect
   const unnamed = template.variant.nodes.map((_, n) => n).filter((n) => !nodeOf.includes(n));
   const hiddenNumber = (node: number) => unnamed.indexOf(node) + 1;
   return template.variant.sections.flatMap((section, s) => {
-    const f = hypothesis.fitIndex[s] ?? -1;
-    if (f < 0) return [];
+    if (((read >> s) & 1) === 0) return [];
     const { ohms, sigmaOhms } = predict(hypothesis, 1 << s);
     const between: [string, string] = [name(section.from), name(section.to)];
     return [{ between, ohms: round(ohms), uncertaintyOhms: round(2 * sigmaOhms), winding: section.winding }];

@@ -53,7 +53,7 @@ export function PasteEntry({ text, onText, onDone }: Props) {
         component="textarea"
         value={text}
         onChange={(event) => onText(event.target.value)}
-        aria-label="Table of readings"
+        aria-label="Pasted table"
         aria-describedby="paste-result"
         rows={6}
         spellCheck={false}

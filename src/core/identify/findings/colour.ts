@@ -1,5 +1,6 @@
 import { conventionalRole } from "../../motor/colourHabits";
 import type { Finding } from "../identification";
+import { capitalised } from "../reasoning";
 import { type FindingContext, idsOf, wordOf } from "./context";
 
 /** Leads whose colour says by habit what the ohms deny. The ohms decide; the clash is shown. */
@@ -18,7 +19,7 @@ export function colourFindings(context: FindingContext): Finding[] {
         code: "colour-disagrees",
         severity: sheet.about.trustColours > 0 ? "doubt" : "note",
         leads: idsOf(context, [i]),
-        says: `${wordOf(context, i)} is by habit ${habit.words}; the ohms say otherwise, and the ohms decide.`,
+        says: `${capitalised(wordOf(context, i))} is by habit ${habit.words}; the ohms say otherwise, and the ohms decide.`,
       },
     ];
   });

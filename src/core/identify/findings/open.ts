@@ -1,6 +1,6 @@
 import { brokenSection } from "../hypotheses";
 import type { Finding } from "../identification";
-import { listed } from "../reasoning";
+import { capitalised, listed } from "../reasoning";
 import { type FindingContext, idsOf, wordOf } from "./context";
 
 /** A fault is declared when sound explanations together are this unlikely. */
@@ -26,7 +26,7 @@ export function openFindings(context: FindingContext): Finding[] {
   const words = listed(apart.map((lead) => wordOf(context, lead)));
   const what =
     apart.length > 0
-      ? `${words} ${apart.length > 1 ? "read" : "reads"} open to every other lead: a broken ${winding} winding or lead, or a protector that is hot and open.`
+      ? `${capitalised(words)} ${apart.length > 1 ? "read" : "reads"} open to every other lead: a broken ${winding} winding or lead, or a protector that is hot and open.`
       : `The ${winding} winding is open between the two groups of leads.`;
   return [
     {

@@ -1,6 +1,6 @@
 import type { Finding } from "../identification";
 import { predict } from "../prediction";
-import { listed } from "../reasoning";
+import { capitalised, listed } from "../reasoning";
 import { type FindingContext, idsOf, ohmsIn, wordOf } from "./context";
 
 /** A section under this many standard deviations of the meter near zero is not told from none. */
@@ -33,7 +33,7 @@ export function rangeFindings(context: FindingContext): Finding[] {
           code: "range-too-coarse",
           severity: "doubt",
           leads: idsOf(context, [a, b]),
-          says: `${words} are only about ${ohmsIn(context, ohms)} apart, too little for a display of ${meter.resolutionOhms} Ω. Read them on a low-ohm range or with a current source.`,
+          says: `${capitalised(words)} are only about ${ohmsIn(context, ohms)} apart, too little for a display of ${meter.resolutionOhms} Ω. Read them on a low-ohm range or with a current source.`,
         },
       ];
     }

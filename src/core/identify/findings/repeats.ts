@@ -1,5 +1,5 @@
 import type { Finding } from "../identification";
-import { listed } from "../reasoning";
+import { capitalised, listed } from "../reasoning";
 import { type FindingContext, idsOf, ohmsIn, wordOf } from "./context";
 
 /** So many readings of one pair, each clearly above the one before, are a climb and no scatter. */
@@ -19,7 +19,7 @@ export function repeatFindings(context: Omit<FindingContext, "answers">): Findin
           code: "capacitor-still-connected",
           severity: "doubt",
           leads,
-          says: `${both} climbed from ${from} to ${to} and did not settle: a capacitor is still connected between them. Discharge it through a resistor, prove it dead, take it off, then read again.`,
+          says: `${capitalised(both)} climbed from ${from} to ${to} and did not settle: a capacitor is still connected between them. Discharge it through a resistor, prove it dead, take it off, then read again.`,
         },
       ];
     }
@@ -30,7 +30,7 @@ export function repeatFindings(context: Omit<FindingContext, "answers">): Findin
         code: "reading-unsteady",
         severity: "note",
         leads,
-        says: `${both} was read more than once, not alike; the latest stands, not ${discarded}.`,
+        says: `${capitalised(both)} was read more than once, not alike; the latest stands, not ${discarded}.`,
       },
     ];
   });

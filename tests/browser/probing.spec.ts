@@ -1,0 +1,99 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "@playwright/test";
+import { enter, startMotor } from "./bench";
+
+const verdict = { name: "Verdict" };
+
+test("a table pasted from a spreadsheet is seen through first, then entered as a whole", async ({ page }) => {
+  await startMotor(page, "WH BK RD BN");
+  await page.getByRole("button", { name: "Paste a table" }).click();
+  const pasted = page.getByLabel("Pasted table");
+  await pasted.fill("lead,lead,ohms\nWH,BK,10.1\nWH,VT,13\nWH,BN,34.0");
+  const place = page.getByRole("region", { name: "Paste a table" });
+  await expect(place).toContainText("2 readings understood, 1 not");
+  await expect(place).toContainText("Line 3: “VT” is no lead of this motor.");
+  await expect(place.getByRole("button", { name: /^Enter/ })).toBeDisabled();
+  await pasted.fill("\tWH\tBK\tRD\nBK\t10.1\nRD\t13.0\t3.0\nBN\t34.0\t24.1\t21.0");
+  await expect(place).toContainText("6 readings understood");
+  await place.getByRole("button", { name: "Enter 6 readings" }).click();
+  await expect(page.getByRole("button", { name: /WH to BN, reads 34\.0/ })).toBeVisible();
+  await expect(page.getByRole("region", verdict)).toContainText("Two windings joined inside");
+});
+
+test("several lines pasted into the reading's own field open the place for a table", async ({ page }) => {
+  await startMotor(page, "WH BK BN");
+  const field = page.getByLabel("Reading in ohms, or OL for open");
+  await field.evaluate((input) => {
+    const data = new DataTransfer();
+    data.setData("text", "WH BK 8.2\nBK BN 13.9");
+    input.dispatchEvent(
+      new ClipboardEvent("paste", { clipboardData: data, bubbles: true, cancelable: true }),
+    );
+  });
+  await expect(page.getByRole("region", { name: "Paste a table" })).toContainText("2 readings understood");
+});
+
+test("a thumb enters a reading by the keypad alone", async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await startMotor(page, "WH BK BN");
+  await page.getByRole("button", { name: "Keypad", exact: true }).click();
+  const keys = page.getByRole("group", { name: "Keypad" });
+  await keys.getByRole("button", { name: "OL" }).click();
+  await keys.getByRole("button", { name: "Enter" }).click();
+  for (const key of ["8", "Decimal point", "3", "Delete the last digit", "2"])
+    await keys.getByRole("button", { name: key, exact: true }).click();
+  await keys.getByRole("button", { name: "Enter" }).click();
+  await expect(page.getByRole("button", { name: /WH to BK, reads 8\.2/ })).toBeVisible();
+  const box = await keys.getByRole("button", { name: "5" }).boundingBox();
+  expect(box?.height).toBeGreaterThanOrEqual(48);
+  const axe = await new AxeBuilder({ page }).analyze();
+  expect(axe.violations).toEqual([]);
+});
+
+test("a tie lists every answer, and another one is drawn at a touch; told enough it is settled", async ({
+  page,
+}) => {
+  await startMotor(page, "WH BK BN");
+  for (const line of ["WH shell OL", "WH BK 8.2", "BK BN 19.9", "WH BN 28.0"]) await enter(page, line);
+  const panel = page.getByRole("region", verdict);
+  await expect(panel).toContainText("Tied");
+  await expect(panel).toContainText("It could also be");
+  const winding = page.getByRole("region", { name: "Winding", exact: true });
+  await expect(winding.getByRole("img")).toHaveAttribute("aria-label", /start winding/);
+  await winding.getByRole("button", { name: /Alternative 1/ }).click();
+  await expect(winding.getByRole("img")).not.toHaveAttribute("aria-label", /start winding/);
+  await expect(winding).toContainText("line-common");
+  await page.getByLabel("Capacitor").selectOption("run");
+  await expect(panel).toContainText("Settled");
+});
+
+test("an open lead waits for the motor to cool, across a reload, until it is read again", async ({
+  page,
+}) => {
+  await startMotor(page, "WH BK BN");
+  for (const line of ["WH shell OL", "BK BN 19.9", "WH BK OL", "WH BN OL"]) await enter(page, line);
+  await expect(page.getByRole("region", verdict)).toContainText("Stop");
+  await page.getByRole("button", { name: /Let it cool/ }).click();
+  const cooling = page.getByRole("region", { name: "Cooling" });
+  await expect(cooling).toContainText(/29:\d\d left/);
+  await page.reload();
+  await expect(cooling).toContainText(/29:\d\d left/);
+  await cooling.getByRole("button", { name: /Read WH and/ }).click();
+  await page.getByLabel("Reading in ohms, or OL for open").fill("8.2");
+  await page.keyboard.press("Enter");
+  await expect(cooling).toBeHidden();
+});
+
+test("the meter's accuracy and its probes' zero are kept with the job; nonsense is not", async ({ page }) => {
+  await startMotor(page, "WH BK BN");
+  const zero = page.getByLabel("Probes’ zero, Ω");
+  await zero.fill("-3");
+  await zero.press("Enter");
+  await expect(page.getByRole("region", { name: "Meter" })).toContainText("A number from 0 to 100");
+  await zero.fill("0.4");
+  await zero.press("Enter");
+  for (const line of ["WH shell OL", "WH BK 8.6", "BK BN 14.3", "WH BN 22.4"]) await enter(page, line);
+  await expect(page.getByRole("region", { name: "Winding", exact: true })).toContainText("8.2 Ω");
+  await page.reload();
+  await expect(zero).toHaveValue("0.4");
+});
