@@ -18,7 +18,17 @@ export { FAMILY_IDS, familyById } from "./motor/families";
 export { type Lead, type LeadName, leadNames } from "./motor/lead";
 export { placeAlongWinding, type Role } from "./motor/role";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";
+export { type CableRun, cableOhmsEachWay, OHMS_PER_1000_FT, type WireGauge } from "./ohms/cable";
+export { type InsulationVerdict, judgeInsulation, megohmsAt40C } from "./ohms/insulation";
 export type { Meter } from "./ohms/readingError";
+export {
+  compareWithReference,
+  type MeasuredOhms,
+  type ReferenceOhms,
+  type ReferenceVerdict,
+  USUAL_TOLERANCE_PERCENT,
+} from "./ohms/reference";
+export { type Conductor, ohmsAtTemperature, temperatureOfOhms } from "./ohms/windingTemperature";
 export { type Fault, faultsOf, type Refused } from "./quantity/fault";
 export { formatOhms, type OhmsShown, ohmsDigits, parseOhms } from "./quantity/ohms";
 export {
