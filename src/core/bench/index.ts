@@ -4,4 +4,5 @@ export type { Network } from "../motor/network";
 export { aboutOf, meterFor, openSection, type PairReading, shortedTurns, slipOf } from "./faultyMotor";
 export { type Ohmmeter, ohmmeter } from "./ohmmeter";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
-export { randomMotor, type VirtualMotor } from "./randomMotor";
+export { motorForLeads, randomMotor, type VirtualMotor } from "./randomMotor";
+export { type ScpiMeter, scpiMeter, settledValue, shownOf } from "./scpiMeter";

@@ -1,9 +1,9 @@
-import { familyById } from "../motor/families";
+import { FAMILIES, familyById } from "../motor/families";
 import type { TemplateSection, Variant } from "../motor/family";
 import type { Lead } from "../motor/lead";
 import type { Network } from "../motor/network";
 import { type Role, renumberGroups } from "../motor/role";
-import { logUniform, type Random, shuffled } from "./random";
+import { logUniform, pick, type Random, shuffled } from "./random";
 
 /** A motor of the virtual bench: its network, its leads in the order they hang out, and what each truly is. */
 export interface VirtualMotor {
@@ -77,4 +77,17 @@ function weighted(random: Random, builds: readonly Variant[]): Variant {
     if (left <= 0) return build;
   }
   return builds.at(-1) as Variant;
+}
+
+/**
+ * A random motor on given leads, of any family that has so many, as the network that a meter reads.
+ *
+ * @throws RangeError where no family has so many leads.
+ */
+export function motorForLeads(random: Random, leads: readonly string[]): Network {
+  const families = FAMILIES.filter((family) => family.variants(leads.length, {}).length > 0);
+  const family = pick(random, families);
+  const { network } = randomMotor(random, family.id, leads.length);
+  const junctions = [...network.leadAt.values()];
+  return { ...network, leadAt: new Map(leads.map((lead, i) => [lead, junctions[i] ?? 0])) };
 }

@@ -140,6 +140,29 @@ export function checkingPair(best: Answer, evidence: Evidence, sheet: ReadingShe
     : null;
 }
 
+/**
+ * The unread pair that bears most on what is read already: between the leads read least so far, within the largest
+ * group. For when so many builds are left that not all were looked at. Null when every pair is read.
+ */
+export function furtherPair(evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
+  const group = joinedGroups(evidence);
+  const read = new Set(evidence.pairs.map(({ a, b }) => `${a}-${b}`));
+  const times = (lead: number) => evidence.pairs.filter(({ a, b }) => a === lead || b === lead).length;
+  let best: PairValue | null = null;
+  let fewest = Number.POSITIVE_INFINITY;
+  for (let a = 0; a < evidence.leadCount; a++) {
+    for (let b = a + 1; b < evidence.leadCount; b++) {
+      if (group[a] !== group[b] || read.has(`${a}-${b}`)) continue;
+      const clip = evidence.last?.some((lead) => lead === a || lead === b) ? 0 : 0.5;
+      const count = times(a) + times(b) + clip;
+      if (count >= fewest) continue;
+      fewest = count;
+      best = { a, b, nats: 0 };
+    }
+  }
+  return best ? asProbe(best, sheet, "One more reading, to rule out builds that are rare.") : null;
+}
+
 /** A reading that fits less well than this, in standard deviations, is taken once more before an answer stands on it. */
 const STRAINED_SIGMAS = 2.7;
 

@@ -8,7 +8,7 @@ import { openFindings } from "./findings/open";
 import { rangeFindings } from "./findings/range";
 import { twinFindings } from "./findings/twins";
 import type { Finding, Identification, NextProbe } from "./identification";
-import { checkingPair, decidingPair, shellTestDue, strainedPair } from "./probing";
+import { checkingPair, decidingPair, furtherPair, shellTestDue, strainedPair } from "./probing";
 import { reasoning } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
 import type { Slip } from "./slips";
@@ -50,7 +50,10 @@ export function answered(
   if (!hypothesis) throw new RangeError("an answer without members");
   const confidence = Math.min(1, best.confidence * trust);
   const decided = confidence >= SETTLED && complete;
-  const deciding = decided ? null : decidingPair(answers, all, sheet, names);
+  const deciding = decided
+    ? null
+    : (decidingPair(answers, all, sheet, names) ??
+      (!complete && confidence >= SETTLED ? furtherPair(all, sheet) : null));
   const checking = decided
     ? (checkingPair(best, all, sheet) ?? strainedPair(best, context.evidence, sheet))
     : null;

@@ -9,7 +9,7 @@ import { useJob } from "./JobContext";
 import { Loom } from "./Loom";
 import { SaveNotice, SaveState } from "./SaveState";
 import { StageRail } from "./StageRail";
-import type { Stage } from "./stages";
+import { STAGES, type Stage } from "./stages";
 
 /** What stands around every stage of a job: its name, undo, the rail, the loom. */
 export function JobFrame({ stage, children }: { stage: Stage; children: ReactNode }) {
@@ -21,18 +21,47 @@ export function JobFrame({ stage, children }: { stage: Stage; children: ReactNod
         </Box>
         <SaveState />
       </TopBar>
-      <Box className="no-print" sx={{ display: { xs: "flex", sm: "none" }, px: 3, py: 1 }}>
+      <Box
+        component="section"
+        aria-label="Job"
+        className="no-print"
+        sx={{ display: { xs: "flex", sm: "none" }, px: 3, py: 1 }}
+      >
         <JobTitle />
       </Box>
       <SaveNotice />
       <StageRail current={stage} />
       <Loom />
       <Box component="main" sx={{ px: { xs: 3, md: 6 }, py: { xs: 4, md: 5 }, maxWidth: 1400, mx: "auto" }}>
+        <Heading stage={stage} />
         {children}
       </Box>
     </>
   );
 }
+
+/** The page's heading, for who listens to it: the rail and the title say it to the eye. */
+function Heading({ stage }: { stage: Stage }) {
+  const { job } = useJob();
+  const title = STAGES.find((entry) => entry.stage === stage)?.title ?? "";
+  return (
+    <Box component="h1" className="no-print" sx={UNSEEN}>
+      {title}: {job.title || "a motor without a name"}
+    </Box>
+  );
+}
+
+/** Out of sight and still read out. */
+const UNSEEN = {
+  position: "absolute",
+  width: "1px",
+  height: "1px",
+  m: "-1px",
+  p: 0,
+  overflow: "hidden",
+  clipPath: "inset(50%)",
+  whiteSpace: "nowrap",
+} as const;
 
 function JobTitle() {
   const { job, add } = useJob();

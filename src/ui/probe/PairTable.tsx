@@ -29,7 +29,7 @@ export function PairTable({ target, onChoose }: Props) {
         >
           <thead>
             <tr>
-              <th aria-label="Lead" />
+              <td />
               <Box
                 component="th"
                 scope="col"

@@ -8,17 +8,19 @@ import {
   type ClipboardEvent,
   type FormEvent,
   type KeyboardEvent,
+  useCallback,
   useEffect,
   useMemo,
   useRef,
   useState,
 } from "react";
-import { type Identification, parseOhms } from "@/core";
+import { type Identification, type OhmsShown, ohmsDigits, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
 import { LeadTag } from "../parts/LeadTag";
 import { MONO, TOUCH } from "../theme/theme";
 import { readEntry } from "./entryGrammar";
 import { Keypad } from "./Keypad";
+import { LiveMeter } from "./LiveMeter";
 import { PasteEntry } from "./PasteEntry";
 import { allPairs, sameTarget, type Target } from "./target";
 
@@ -45,6 +47,8 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
   const [fault, setFault] = useState<string | null>(null);
   const [keypad, setKeypad] = useState(false);
   const [pasted, setPasted] = useState<string | null>(null);
+  const [live, setLive] = useState(false);
+  const hold = useRef<(() => boolean) | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const shortNames = useMemo(() => new Map([...names].map(([id, name]) => [id, name.short])), [names]);
   const targetKey = target ? JSON.stringify(target) : "";
@@ -54,8 +58,28 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
     if (targetKey !== "" && isChosen) field.current?.focus();
   }, [targetKey, isChosen]);
 
+  const keep = useCallback(
+    (at: Target, typed: string, shown: OhmsShown) => {
+      const value = "open" in shown ? ({ typed, open: true } as const) : { typed, ohms: shown.ohms };
+      if (at.kind === "pair")
+        add({ kind: "pair-reading", between: [at.between[0], at.between[1]], ...value });
+      else add({ kind: "shell-reading", lead: at.lead, ...value });
+    },
+    [add],
+  );
+
+  const held = useCallback(
+    (shown: OhmsShown) => {
+      if (!target) return;
+      keep(target, "open" in shown ? "OL" : ohmsDigits(shown.ohms, job.meter.resolutionOhms), shown);
+      onChoose(null);
+    },
+    [target, keep, onChoose, job.meter.resolutionOhms],
+  );
+
   const submit = (event: FormEvent) => {
     event.preventDefault();
+    if (text.trim() === "" && hold.current?.()) return;
     const entry = readEntry(text, shortNames);
     const meant = entry.leads.length > 0 || entry.shell ? targetOf(entry.leads, entry.shell) : target;
     if (!meant) {
@@ -77,11 +101,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
       setFault(parsed.faults[0]?.says ?? "That is not a reading.");
       return;
     }
-    const { typed, shown } = parsed;
-    const value = "open" in shown ? ({ typed, open: true } as const) : { typed, ohms: shown.ohms };
-    if (meant.kind === "pair")
-      add({ kind: "pair-reading", between: [meant.between[0], meant.between[1]], ...value });
-    else add({ kind: "shell-reading", lead: meant.lead, ...value });
+    keep(meant, parsed.typed, parsed.shown);
     setText("");
     setFault(null);
     onChoose(null);
@@ -209,7 +229,17 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
         >
           Paste a table
         </Button>
+        <Button
+          color="inherit"
+          size="small"
+          aria-pressed={live}
+          onClick={() => setLive(!live)}
+          sx={{ minHeight: 44 }}
+        >
+          {live ? "Detach the meter" : "Simulated meter"}
+        </Button>
       </Box>
+      {live ? <LiveMeter target={target} onHold={held} hold={hold} /> : null}
       {pasted === null ? null : (
         <PasteEntry
           text={pasted}

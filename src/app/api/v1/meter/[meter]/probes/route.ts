@@ -1,0 +1,38 @@
+import { NextResponse } from "next/server";
+import { z } from "zod";
+import { faultsOf } from "@/core";
+import { answer, problem, readJson } from "@/server/http";
+import { benchMeter } from "@/server/instrument/virtualBench";
+
+interface Context {
+  params: Promise<{ meter: string }>;
+}
+
+const lead = z
+  .string()
+  .max(64)
+  .regex(/^[^",\s]+$/);
+const probes = z.union([
+  z.object({ between: z.tuple([lead, lead]) }),
+  z.object({ shell: lead }),
+  z.object({ lifted: z.literal(true) }),
+]);
+
+/** Puts the virtual meter's probes on two leads, on a lead and the shell, or lifts them. */
+export function POST(request: Request, { params }: Context): Promise<NextResponse> {
+  return answer(request, async () => {
+    const meter = benchMeter((await params).meter);
+    if (!meter) return problem(404, "That meter is no longer attached.");
+    const body = await readJson(request);
+    if (!body.ok) return body.answer;
+    const asked = probes.safeParse(body.json);
+    if (!asked.success)
+      return problem(422, "The probes cannot be put there.", { faults: faultsOf(asked.error.issues) });
+    if ("lifted" in asked.data) meter.client.command("ROUT:REL");
+    else if ("shell" in asked.data) meter.client.command(`ROUT:TOUC "${asked.data.shell}",SHELL`);
+    else meter.client.command(`ROUT:TOUC ${asked.data.between.map((id) => `"${id}"`).join()}`);
+    const error = await meter.client.query("SYST:ERR?");
+    if (!error.startsWith("0,")) return problem(422, "The meter refused that.", { detail: error });
+    return NextResponse.json({ touched: true });
+  });
+}

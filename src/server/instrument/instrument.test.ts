@@ -1,0 +1,65 @@
+import { connect } from "node:net";
+import { afterEach, describe, expect, it } from "vitest";
+import { shownOf } from "@/core/bench";
+import { scpiClient } from "./scpiClient";
+import { benchMeter, closeBench, openBench } from "./virtualBench";
+
+const open: string[] = [];
+afterEach(() => {
+  for (const id of open.splice(0)) closeBench(id);
+});
+
+async function bench(leads = ["a", "b", "c", "d"], seed = 7) {
+  const meter = await openBench(leads, seed);
+  open.push(meter.id);
+  return meter;
+}
+
+/** What the meter comes to rest on between two leads. */
+async function rested(meter: Awaited<ReturnType<typeof bench>>, a: string, b: string) {
+  meter.client.command(`ROUT:TOUC "${a}","${b}"`);
+  await new Promise((resolve) => setTimeout(resolve, 1500));
+  return shownOf(await meter.client.query("READ?"));
+}
+
+describe("the stand-in meter over TCP", () => {
+  it("answers in order, many questions at once", async () => {
+    const { client } = await bench();
+    const answers = await Promise.all(["*IDN?", "READ?", "SYST:ERR?", "READ?"].map(client.query));
+    expect(answers[0]).toContain("VIRTUAL OHMMETER");
+    expect(answers[2]).toBe('0,"No error"');
+    expect(answers.every((answer) => answer !== "")).toBe(true);
+  });
+
+  it("reads the same motor for the same leads and seed", async () => {
+    const [one, other] = [await bench(), await bench()];
+    const [first, second] = await Promise.all([rested(one, "a", "b"), rested(other, "a", "b")]);
+    if (first && second && "ohms" in first && "ohms" in second)
+      expect(Math.abs(first.ohms - second.ohms)).toBeLessThan(0.05 * first.ohms + 0.5);
+    else expect(first).toEqual(second);
+  });
+
+  it("drops a caller who sends no line but a flood, and serves the next", async () => {
+    const meter = await bench();
+    await new Promise<void>((resolve) => {
+      const rude = connect(meter.standIn.port, "127.0.0.1", () => rude.write("x".repeat(5000)));
+      rude.on("close", () => resolve());
+      rude.on("error", () => undefined);
+    });
+    expect(await meter.client.query("*IDN?")).toContain("VIRTUAL");
+  });
+
+  it("is gone after it is closed: who asks is told", async () => {
+    const meter = await bench();
+    closeBench(meter.id);
+    expect(benchMeter(meter.id)).toBeUndefined();
+    await expect(meter.client.query("READ?")).rejects.toThrow();
+    await expect(scpiClient(meter.standIn.port)).rejects.toThrow();
+  });
+
+  it("keeps only so many at once", async () => {
+    const first = await bench();
+    for (let i = 0; i < 20; i++) await bench(["a", "b"], i);
+    expect(benchMeter(first.id)).toBeUndefined();
+  });
+});

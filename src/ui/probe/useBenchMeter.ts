@@ -1,0 +1,107 @@
+"use client";
+
+import { useEffect, useState } from "react";
+import type { Meter, OhmsShown } from "@/core";
+import { settledValue } from "@/core/bench";
+import type { Target } from "./target";
+
+/** How the simulated meter stands with this page. */
+export type LiveReading =
+  | { readonly state: "attaching" }
+  | { readonly state: "lost"; readonly says: string }
+  | {
+      readonly state: "live";
+      readonly identity: string;
+      /** What the display shows now; null before the first value. */
+      readonly shown: OhmsShown | null;
+      /** The value it has come to rest on, to be held; null while it moves. */
+      readonly steady: OhmsShown | null;
+    };
+
+const JSON_TYPE = { "content-type": "application/json" };
+/** Readings looked at to see whether the display has come to rest. */
+const KEPT = 5;
+
+/**
+ * Attaches the simulated meter to a virtual motor with these leads and follows its display. The probes go wherever the
+ * target is. Attached again whenever `attempt` changes.
+ */
+export function useBenchMeter(
+  leads: readonly string[],
+  seed: number,
+  meter: Meter,
+  target: Target | null,
+  attempt: number,
+): LiveReading {
+  const [id, setId] = useState<string | null>(null);
+  const [reading, setReading] = useState<LiveReading>({ state: "attaching" });
+  const { resolutionOhms } = meter;
+  const key = JSON.stringify({ leads, seed, meter });
+  const place = target ? JSON.stringify(probesOf(target)) : JSON.stringify({ lifted: true });
+
+  useEffect(() => {
+    // A new attempt attaches anew with the same words.
+    if (attempt < 0) return;
+    let gone = false;
+    let opened: string | null = null;
+    let source: EventSource | null = null;
+    setReading({ state: "attaching" });
+    const attach = async () => {
+      const response = await fetch("/api/v1/meter", { method: "POST", headers: JSON_TYPE, body: key });
+      if (!response.ok) throw new Error("refused");
+      const made: { meter: string; identity: string } = await response.json();
+      if (gone) {
+        void fetch(`/api/v1/meter/${made.meter}`, { method: "DELETE" });
+        return;
+      }
+      opened = made.meter;
+      setId(made.meter);
+      source = follow(made.meter, made.identity, resolutionOhms, setReading);
+    };
+    attach().catch(() => {
+      if (!gone)
+        setReading({ state: "lost", says: "The meter cannot be attached: the server does not answer." });
+    });
+    return () => {
+      gone = true;
+      source?.close();
+      setId(null);
+      if (opened) void fetch(`/api/v1/meter/${opened}`, { method: "DELETE", keepalive: true });
+    };
+  }, [key, attempt, resolutionOhms]);
+
+  useEffect(() => {
+    if (!id) return;
+    setReading((before) => (before.state === "live" ? { ...before, shown: null, steady: null } : before));
+    fetch(`/api/v1/meter/${id}/probes`, { method: "POST", headers: JSON_TYPE, body: place }).catch(() =>
+      setReading({ state: "lost", says: "The meter is out of reach." }),
+    );
+  }, [id, place]);
+
+  return reading;
+}
+
+function probesOf(target: Target): object {
+  return target.kind === "pair" ? { between: target.between } : { shell: target.lead };
+}
+
+function follow(
+  id: string,
+  identity: string,
+  resolutionOhms: number,
+  set: (reading: LiveReading) => void,
+): EventSource {
+  const source = new EventSource(`/api/v1/meter/${id}/stream`);
+  let latest: OhmsShown[] = [];
+  set({ state: "live", identity, shown: null, steady: null });
+  source.onmessage = (event: MessageEvent<string>) => {
+    const shown: OhmsShown = JSON.parse(event.data);
+    latest = [...latest, shown].slice(-KEPT);
+    set({ state: "live", identity, shown, steady: settledValue(latest, resolutionOhms) });
+  };
+  source.onerror = () => {
+    if (source.readyState === EventSource.CLOSED)
+      set({ state: "lost", says: "The meter is no longer attached." });
+  };
+  return source;
+}
