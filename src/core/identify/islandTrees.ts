@@ -29,6 +29,8 @@ const HOPELESS_NATS = 12;
 const HIDDEN_NATS = 2.5;
 const BRANCH_NATS = 0.7;
 const DOUBLED_NATS = 0.7;
+/** What each conductor after the branch costs: it might as well lie on the branch's other side, ln 2 and a little less. */
+const SIDE_NATS = 0.6;
 /** What a winding so short that it hardly changes a speed costs, and what share of the longest reading that is. */
 const SHORT_NATS = 1.2;
 const SHORT_SHARE = 0.02;
@@ -176,6 +178,7 @@ function onVertex(tree: Tree, v: number, lead: number): Tree {
 /** A new winding from a vertex to the lead. */
 function beyondVertex(tree: Tree, v: number, lead: number): Tree {
   const next = copyOf(tree);
+  if (tree.branch >= 0) next.oddity += SIDE_NATS;
   if (degreeOf(tree, v) === 2) {
     next.branch = v;
     next.oddity += BRANCH_NATS;
@@ -187,6 +190,7 @@ function beyondVertex(tree: Tree, v: number, lead: number): Tree {
 /** The lead comes out within a winding. */
 function withinEdge(tree: Tree, edge: number, lead: number): Tree {
   const next = copyOf(tree);
+  if (tree.branch >= 0) next.oddity += SIDE_NATS;
   next.vertexOf[lead] = split(next, edge);
   return next;
 }

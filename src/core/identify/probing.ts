@@ -65,7 +65,7 @@ export function decidingPair(
 }
 
 /** A lead that is an end of the winding with this probability is a good place for a clip to stay. */
-const SURE_END = 0.8;
+const SURE_END = 0.6;
 
 /**
  * While leads of one group are untouched every one of them must be read to something, so the question is to what. From
@@ -84,7 +84,7 @@ function fromAnEnd(
   const ends = endProbabilities(list, evidence.leadCount);
   const score = (lead: number) => {
     const { any, main } = ends[lead] as EndProbability;
-    return any < SURE_END ? any * START_WORTH : START_WORTH + (1 - START_WORTH) * main;
+    return main + START_WORTH * (any - main);
   };
   const hub = [...touched].reduce((best, lead) => (score(lead) > score(best) ? lead : best));
   const cross = values.find(({ a, b, nats }) => nats > WORTHLESS_NATS && touched.has(a) && touched.has(b));
@@ -93,7 +93,7 @@ function fromAnEnd(
 }
 
 /** An end of the start winding is worth so much of an end of the main: from it the two sides of the joint look alike. */
-const START_WORTH = 0.5;
+const START_WORTH = 0.4;
 
 /** The probability that the winding ends at a lead, and that this end is not the start winding's. */
 interface EndProbability {

@@ -12,6 +12,8 @@ export interface BenchMeter {
   readonly client: ScpiClient;
   readonly standIn: StandIn;
   usedMs: number;
+  /** The number that the page gave its latest touch; each value is told with the touch it is of. */
+  touch: number;
 }
 
 /** So many at once; the longest unused makes room. */
@@ -47,6 +49,7 @@ export async function openBench(
       client,
       standIn,
       usedMs: Date.now(),
+      touch: -1,
     };
     meters.set(made.id, made);
     return made;

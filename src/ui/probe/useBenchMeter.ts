@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { Meter, OhmsShown } from "@/core";
 import { settledValue } from "@/core/bench";
 import type { Target } from "./target";
@@ -34,7 +34,9 @@ export function useBenchMeter(
   attempt: number,
 ): LiveReading {
   const [id, setId] = useState<string | null>(null);
-  const [reading, setReading] = useState<LiveReading>({ state: "attaching" });
+  const [reading, setReading] = useState<PlacedReading>({ state: "attaching" });
+  /** Where the probes were put with each touch: a value is of its own touch and of no other. */
+  const touches = useRef<string[]>([]);
   const { resolutionOhms } = meter;
   const key = JSON.stringify({ leads, seed, meter });
   const place = target ? JSON.stringify(probesOf(target)) : JSON.stringify({ lifted: true });
@@ -56,7 +58,7 @@ export function useBenchMeter(
       }
       opened = made.meter;
       setId(made.meter);
-      source = follow(made.meter, made.identity, resolutionOhms, setReading);
+      source = follow(made.meter, made.identity, resolutionOhms, touches.current, setReading);
     };
     attach().catch(() => {
       if (!gone)
@@ -72,14 +74,21 @@ export function useBenchMeter(
 
   useEffect(() => {
     if (!id) return;
-    setReading((before) => (before.state === "live" ? { ...before, shown: null, steady: null } : before));
-    fetch(`/api/v1/meter/${id}/probes`, { method: "POST", headers: JSON_TYPE, body: place }).catch(() =>
+    const touch = touches.current.push(place) - 1;
+    const body = JSON.stringify({ ...JSON.parse(place), touch });
+    fetch(`/api/v1/meter/${id}/probes`, { method: "POST", headers: JSON_TYPE, body }).catch(() =>
       setReading({ state: "lost", says: "The meter is out of reach." }),
     );
   }, [id, place]);
 
-  return reading;
+  // What was read before the probes moved says nothing of where they are now.
+  return reading.state === "live" && reading.place !== place
+    ? { ...reading, shown: null, steady: null }
+    : reading;
 }
+
+/** A reading with the place it was taken at. */
+type PlacedReading = LiveReading & { readonly place?: string };
 
 function probesOf(target: Target): object {
   return target.kind === "pair" ? { between: target.between } : { shell: target.lead };
@@ -89,15 +98,20 @@ function follow(
   id: string,
   identity: string,
   resolutionOhms: number,
-  set: (reading: LiveReading) => void,
+  touches: readonly string[],
+  set: (reading: PlacedReading) => void,
 ): EventSource {
   const source = new EventSource(`/api/v1/meter/${id}/stream`);
   let latest: OhmsShown[] = [];
+  let last = -1;
   set({ state: "live", identity, shown: null, steady: null });
   source.onmessage = (event: MessageEvent<string>) => {
-    const shown: OhmsShown = JSON.parse(event.data);
+    const { touch, shown }: { touch: number; shown: OhmsShown } = JSON.parse(event.data);
+    if (touch !== last) latest = [];
+    last = touch;
     latest = [...latest, shown].slice(-KEPT);
-    set({ state: "live", identity, shown, steady: settledValue(latest, resolutionOhms) });
+    const steady = settledValue(latest, resolutionOhms);
+    set({ state: "live", identity, shown, steady, place: touches[touch] });
   };
   source.onerror = () => {
     if (source.readyState === EventSource.CLOSED)

@@ -12,10 +12,12 @@ const lead = z
   .string()
   .max(64)
   .regex(/^[^",\s]+$/);
+/** The caller's own number for this touch; values in the stream carry it. */
+const touch = z.number().int().min(0).default(0);
 const probes = z.union([
-  z.object({ between: z.tuple([lead, lead]) }),
-  z.object({ shell: lead }),
-  z.object({ lifted: z.literal(true) }),
+  z.object({ between: z.tuple([lead, lead]), touch }),
+  z.object({ shell: lead, touch }),
+  z.object({ lifted: z.literal(true), touch }),
 ]);
 
 /** Puts the virtual meter's probes on two leads, on a lead and the shell, or lifts them. */
@@ -31,6 +33,7 @@ export function POST(request: Request, { params }: Context): Promise<NextRespons
     if ("lifted" in asked.data) meter.client.command("ROUT:REL");
     else if ("shell" in asked.data) meter.client.command(`ROUT:TOUC "${asked.data.shell}",SHELL`);
     else meter.client.command(`ROUT:TOUC ${asked.data.between.map((id) => `"${id}"`).join()}`);
+    meter.touch = asked.data.touch;
     const error = await meter.client.query("SYST:ERR?");
     if (!error.startsWith("0,")) return problem(422, "The meter refused that.", { detail: error });
     return NextResponse.json({ touched: true });

@@ -28,9 +28,12 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
           return;
         }
         try {
+          const { touch } = meter;
           const shown = shownOf(await meter.client.query("READ?"));
           if (request.signal.aborted) return;
-          if (shown) controller.enqueue(text.encode(`data: ${JSON.stringify(shown)}\n\n`));
+          // A value asked for before the probes moved is of neither place.
+          if (shown && touch === meter.touch)
+            controller.enqueue(text.encode(`data: ${JSON.stringify({ touch, shown })}\n\n`));
           timer = setTimeout(next, READ_MS);
         } catch (error) {
           log.warn({ err: error }, "a bench meter stopped answering");
