@@ -20,6 +20,8 @@ const VIEWS = [
   ["probe", DESK, "light", job(/fan coil/, "probe")],
   ["probing", DESK, "light", halfway],
   ["probe-attic", DESK, "dark", job(/fan coil/, "probe")],
+  ["tied", DESK, "light", tied],
+  ["meter-phone", PHONE, "light", meter],
   ["stop", DESK, "light", job(/draught/, "probe")],
   ["land", DESK, "light", job(/condenser/, "land")],
   ["record", DESK, "light", job(/condenser/, "record")],
@@ -53,6 +55,33 @@ async function halfway(page) {
     await field.press("Enter");
   }
   await page.evaluate(() => document.activeElement?.blur());
+}
+
+/** A tie: every answer listed, the second one drawn. */
+async function tied(page) {
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  await page.getByLabel("Lead colours, in a row").fill("WH BK BN");
+  await page.keyboard.press("Enter");
+  const field = page.getByLabel("Reading in ohms, or OL for open");
+  for (const line of ["WH shell OL", "WH BK 8.2", "BK BN 19.9", "WH BN 28.0"]) {
+    await field.fill(line);
+    await field.press("Enter");
+  }
+  await page.getByRole("button", { name: /Alternative 1/ }).click();
+  await page.evaluate(() => document.activeElement?.blur());
+}
+
+/** The simulated meter at rest, the keypad beside it. */
+async function meter(page) {
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  await page.getByLabel("Lead colours, in a row").fill("WH BK RD BN");
+  await page.keyboard.press("Enter");
+  await page.getByRole("button", { name: "Simulated meter" }).click();
+  await page.getByText("steady").waitFor();
+  await page.getByRole("button", { name: "Hold" }).click();
+  await page.getByText("steady").waitFor();
+  await page.evaluate(() => document.activeElement?.blur());
+  await page.getByRole("region", { name: "Reading", exact: true }).scrollIntoViewIfNeeded();
 }
 
 async function pictures() {
