@@ -104,6 +104,17 @@ describe("the reasoning", () => {
     expect(text).toContain("Brown/white: start end");
   });
 
+  it("names the pair whose sum closes when it is not the longest one", () => {
+    const rows = "a b 18.6\nb d 14.4\na d 32.9\nd e 41.1\na e 74.0\nb c 3.7\nc d 10.7";
+    const text = answer(table(rows.replace("a d 32.9", "a d 33.0"), { about: { capacitor: "run" } }));
+    const closing = text.reasoning.find((sentence) => sentence.includes("The sums close")) ?? "";
+    const [, one, other] = /between (\w) and (\w)/.exec(closing) ?? [];
+    const longest = text.reasoning.find((sentence) => sentence.includes("is the longest")) ?? "";
+    expect(closing).not.toBe("");
+    if (one && other) expect(closing).toContain(`${one} to ${other} reads`);
+    else expect(longest).toContain(/, and (\w to \w) reads/.exec(closing)?.[1] ?? "nothing");
+  });
+
   it("does not put a guess into a sentence", () => {
     const id = answer(table("a b 8.2", leads("a", "b", "c", "d", "e")));
     expect(id.reasoning.join(" ")).not.toContain("run end");

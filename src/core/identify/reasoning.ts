@@ -96,8 +96,10 @@ function closingSentence(answer: Answer, evidence: Evidence, word: Word, ohms: O
       if (Math.abs(first + second - sum) > CLOSING_SIGMAS * sigma) continue;
       if (mask(a, via) <= 0 || mask(via, b) <= 0 || (mask(a, via) | mask(via, b)) !== mask(a, b)) continue;
       const parts = `${ohms(first)} + ${ohms(second)} = ${ohms(first + second)}`;
+      // The sentence before names the longest pair; any other is named here.
+      const ends = sum === whole[0]?.ohms ? "them" : `${word(a)} and ${word(b)}`;
       return [
-        `${word(via)} lies between them: ${parts}, and ${word(a)} to ${word(b)} reads ${ohms(sum)}. The sums close.`,
+        `${word(via)} lies between ${ends}: ${parts}, and ${word(a)} to ${word(b)} reads ${ohms(sum)}. The sums close.`,
       ];
     }
   }
