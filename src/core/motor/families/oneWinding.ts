@@ -20,7 +20,8 @@ export const oneWinding: Family = {
   id: "one-winding",
   title: "one winding, no start winding brought out",
   commonness: 0.03,
-  variants: (leadCount, about) => (leadCount <= 6 ? [chain(leadCount - 1, about.speeds)] : []),
+  variants: (leadCount, about) =>
+    leadCount >= 2 && leadCount <= 6 ? [chain(leadCount - 1, about.speeds)] : [],
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   roleWords: (role, speeds) => {
     if (role.role === "end") return "end of the winding (line)";
