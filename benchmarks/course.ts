@@ -52,7 +52,8 @@ export function isRight(answer: Identification, motor: VirtualMotor): boolean {
 
 /**
  * Readings that looking for one lead's partner at a time needs at best, in a motor of separate groups: each lead is
- * read to the others not yet in a group until its group is full; what must be is not read.
+ * read to the others not yet in a group until its group is full; what must be is not read. A group of three takes one
+ * reading more, between the partners found, without which nobody could tell the lead in its middle.
  */
 export function partnerSearch(motor: VirtualMotor): number {
   const ids = motor.leads.map((l) => l.id);
@@ -62,6 +63,7 @@ export function partnerSearch(motor: VirtualMotor): number {
   while (waiting.length > 0) {
     const first = waiting.shift() as string;
     let missing = (groups(motor)[groupOf(first)]?.length ?? 1) - 1;
+    if (missing === 2) readings += 1;
     for (const other of [...waiting]) {
       if (missing === 0) break;
       readings += 1;

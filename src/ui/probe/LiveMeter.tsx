@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { type RefObject, useEffect, useMemo, useState } from "react";
+import { type RefObject, useEffect, useLayoutEffect, useMemo, useState } from "react";
 import { formatOhms, type OhmsShown } from "@/core";
 import { useJob } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
@@ -13,7 +13,7 @@ import { useBenchMeter } from "./useBenchMeter";
 interface Props {
   readonly target: Target | null;
   readonly onHold: (shown: OhmsShown) => void;
-  /** Filled with what Enter in the empty field does: hold, when there is something to hold. */
+  /** Filled with what Enter in the empty field does: hold now, or as soon as the display has come to rest. */
   readonly hold: RefObject<(() => boolean) | null>;
 }
 
@@ -30,16 +30,27 @@ export function LiveMeter({ target, onHold, hold }: Props) {
     attempt,
   );
   const steady = reading.state === "live" && target ? reading.steady : null;
+  const place = target ? JSON.stringify(target) : null;
+  /** Where a value is to be taken as soon as it stands still. */
+  const [awaited, setAwaited] = useState<string | null>(null);
+  const waits = awaited !== null && awaited === place;
 
   useEffect(() => {
+    if (!waits || !steady) return;
+    setAwaited(null);
+    onHold(steady);
+  }, [waits, steady, onHold]);
+
+  useLayoutEffect(() => {
     hold.current = () => {
-      if (steady) onHold(steady);
-      return steady !== null;
+      if (reading.state !== "live" || !place) return false;
+      setAwaited(place);
+      return true;
     };
     return () => {
       hold.current = null;
     };
-  }, [hold, onHold, steady]);
+  }, [hold, reading.state, place]);
 
   return (
     <Box
@@ -77,16 +88,19 @@ export function LiveMeter({ target, onHold, hold }: Props) {
           >
             {!target
               ? "probes lifted"
-              : steady
-                ? "steady"
-                : reading.state === "live"
-                  ? "settling"
-                  : "attaching"}
+              : waits
+                ? "taken when steady"
+                : steady
+                  ? "steady"
+                  : reading.state === "live"
+                    ? "settling"
+                    : "attaching"}
           </Typography>
           <Button
             variant="contained"
-            disabled={!steady}
-            onClick={() => steady && onHold(steady)}
+            disabled={reading.state !== "live" || !target}
+            aria-pressed={waits}
+            onClick={() => setAwaited(waits ? null : place)}
             sx={{ minHeight: 56, px: 6, ml: "auto" }}
           >
             Hold
