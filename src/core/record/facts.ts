@@ -42,6 +42,55 @@ const meter = z.object({
   probeOhms: z.number().finite().min(0).max(100),
 });
 
+/** A cable between the meter and the motor: its conductor and one length of it. */
+const cable = z.union([
+  z.object({
+    gauge: z.literal([14, 12, 10, 8, 6, 4]),
+    lengthFeet: z.number().finite().min(0).max(30_000),
+  }),
+  z.object({
+    areaMm2: z.number().finite().min(0.1).max(500),
+    lengthMetres: z.number().finite().min(0).max(10_000),
+  }),
+]);
+
+/** How the motor was when it was read: what its ohms are corrected for. */
+const conditions = z.object({
+  windingC: z.number().finite().min(-50).max(250).optional(),
+  conductor: z.enum(["copper", "aluminium"]),
+  cable: cable.optional(),
+});
+
+/** Ohms of a plate, a manual or an earlier sheet, between leads of this motor. */
+const reference = z.object({
+  source: text(80).min(1),
+  referenceC: z.number().finite().min(-50).max(250),
+  tolerancePercent: z.number().finite().positive().max(50),
+  lines: z
+    .array(
+      z.object({
+        between: z.tuple([leadId, leadId]),
+        ohms: z.number().finite().nonnegative().max(HIGHEST_READING_OHMS),
+      }),
+    )
+    .max(66),
+});
+
+/** The most megohms a tester shows. */
+export const HIGHEST_MEGOHMS = 1_000_000;
+
+/** One insulation test between winding and shell, of this visit or an earlier one. */
+const insulation = z.object({
+  on: z.iso.date(),
+  typed: text(20).min(1),
+  megohms: z.number().finite().nonnegative().max(HIGHEST_MEGOHMS),
+  /** The tester's range ended there: it is that much or more. */
+  orMore: z.boolean(),
+  testVolts: z.number().finite().min(50).max(5000),
+  windingC: z.number().finite().min(-50).max(250).optional(),
+  inWell: z.boolean(),
+});
+
 /** Where the leads are to go, as far as a person chooses it. */
 export const landingChoice = z.object({
   supply: z.enum(["115-neutral", "208-230-two-lines"]),
@@ -68,6 +117,9 @@ const body = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("shell-reading"), lead: leadId, ...shown }),
   z.object({ kind: z.literal("told"), told }),
   z.object({ kind: z.literal("meter"), meter }),
+  z.object({ kind: z.literal("conditions"), conditions }),
+  z.object({ kind: z.literal("reference"), reference }),
+  z.object({ kind: z.literal("insulation"), test: insulation }),
   z.object({ kind: z.literal("cooling"), leads: z.array(leadId).max(12) }),
   z.object({ kind: z.literal("landing"), choice: landingChoice }),
   z.object({ kind: z.literal("label"), text: labelText }),
@@ -87,6 +139,9 @@ export const fact = z
 export type Fact = z.output<typeof fact>;
 export type FactBody = Fact["body"];
 export type Told = z.output<typeof told>;
+export type Conditions = z.output<typeof conditions>;
+export type Reference = z.output<typeof reference>;
+export type InsulationTest = z.output<typeof insulation>;
 export type LandingChoice = z.output<typeof landingChoice>;
 export type LabelText = z.output<typeof labelText>;
 

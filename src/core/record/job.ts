@@ -1,9 +1,10 @@
 import type { ReadingSheetInput } from "../identify/sheet";
 import { LEAD_LIMITS } from "../identify/sheet";
 import type { Lead } from "../motor/lead";
+import { cableOhmsEachWay } from "../ohms/cable";
 import type { Meter } from "../ohms/readingError";
 import type { OhmsShown } from "../quantity/ohms";
-import type { Fact, LabelText, LandingChoice, Told } from "./facts";
+import type { Conditions, Fact, InsulationTest, LabelText, LandingChoice, Reference, Told } from "./facts";
 
 /** A reading as it stands in the job's table. */
 export interface KeptReading {
@@ -22,6 +23,11 @@ export interface KeptShellReading extends KeptReading {
   readonly lead: string;
 }
 
+/** An insulation test with the fact it came by. */
+export interface KeptInsulationTest extends InsulationTest {
+  readonly fact: string;
+}
+
 /** What a job's facts come to: the state a page shows. Derived, never stored. */
 export interface Job {
   readonly title: string;
@@ -30,6 +36,11 @@ export interface Job {
   readonly shellReadings: readonly KeptShellReading[];
   readonly told: Told;
   readonly meter: Meter;
+  readonly conditions: Conditions;
+  /** What the readings are held against; null when nothing was given, or it was taken away again. */
+  readonly reference: Reference | null;
+  /** Insulation tests of this visit and those carried over from earlier ones, oldest first. */
+  readonly insulation: readonly KeptInsulationTest[];
   /** Since when the motor has been left to cool, and the leads to read again then; null when it was not, or they were. */
   readonly cooling: { readonly since: string; readonly leads: readonly string[] } | null;
   readonly landing: LandingChoice;
@@ -44,6 +55,8 @@ export interface Job {
 /** A meter nobody described: one per cent and two counts of a tenth of an ohm. */
 export const USUAL_METER: Meter = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
 
+/** Nothing known of how the motor was: copper, as nearly all are, at no known temperature. */
+const USUAL_CONDITIONS: Conditions = { conductor: "copper" };
 const FIRST_CHOICE: LandingChoice = { supply: "208-230-two-lines", capacitor: "own", speed: 1 };
 const EMPTY_LABEL: LabelText = { unit: "", who: "", capacitorMicrofarads: "", capacitorVolts: "" };
 
@@ -62,6 +75,11 @@ export function deriveJob(facts: readonly Fact[]): Job {
     shellReadings: shellReadings(live).filter((r) => here.has(r.lead)),
     told: last("told")?.told ?? {},
     meter: last("meter")?.meter ?? USUAL_METER,
+    conditions: last("conditions")?.conditions ?? USUAL_CONDITIONS,
+    reference: standingReference(last("reference")?.reference ?? null),
+    insulation: live
+      .flatMap((f) => (f.body.kind === "insulation" ? [{ ...f.body.test, fact: f.id }] : []))
+      .sort((a, b) => (a.on === b.on ? 0 : a.on < b.on ? -1 : 1)),
     cooling: coolingOf(live),
     landing: last("landing")?.choice ?? FIRST_CHOICE,
     label: last("label")?.text ?? EMPTY_LABEL,
@@ -87,6 +105,11 @@ function history(ordered: readonly Fact[]): { live: Fact[]; undo: Fact | null; r
   const lastLive = live.at(-1) ?? null;
   const redo = lastUndo && (!lastLive || lastLive.id < lastUndo.id) ? lastUndo : null;
   return { live, undo: lastLive, redo };
+}
+
+/** A reference without lines takes the one before it away. */
+function standingReference(reference: Reference | null): Reference | null {
+  return reference && reference.lines.length > 0 ? reference : null;
 }
 
 /** Cooling ends with the next reading of one of its leads. */
@@ -148,8 +171,15 @@ export function sheetOf(job: Job): ReadingSheetInput | null {
       .map((r) => ({ between: [r.between[0], r.between[1]], ...inSheet(r.shown) })),
     frame: job.shellReadings.filter((r) => r.standing).map((r) => ({ lead: r.lead, ...inSheet(r.shown) })),
     meter: { ...job.meter },
+    ...(job.conditions.windingC === undefined ? {} : { windingTemperatureC: job.conditions.windingC }),
+    cable: { ohmsEachWay: cableOhmsEachWayOf(job) },
     about: { ...job.told },
   };
+}
+
+/** Ohms that one conductor of the cable adds to every reading twice; 0 without a cable. */
+export function cableOhmsEachWayOf({ conditions }: Pick<Job, "conditions">): number {
+  return conditions.cable ? cableOhmsEachWay(conditions.cable) : 0;
 }
 
 function inSheet(shown: OhmsShown): { ohms: number } | { open: true } {
