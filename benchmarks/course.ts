@@ -1,10 +1,9 @@
 import { familyById, type Identification, identify, type ReadingSheetInput } from "../src/core";
 import { meterFor, ohmmeter, type Random, type VirtualMotor } from "../src/core/bench";
-
-type Reading = NonNullable<ReadingSheetInput["readings"]>[number];
+import { led } from "../src/core/practice";
 
 /** What became of one motor that was led from an empty sheet to the end. */
-export interface Course {
+export interface MotorCourse {
   readonly answer: Identification;
   readonly right: boolean;
   readonly pairReadings: number;
@@ -12,26 +11,16 @@ export interface Course {
   readonly callMs: readonly number[];
 }
 
-/** No motor needs so many readings; a course that does is cut off. */
-const MOST_READINGS = 90;
-
 /** Leads a motor from an empty sheet: what is asked is read, until nothing more is. */
-export function lead(motor: VirtualMotor, random: Random, about: ReadingSheetInput["about"] = {}): Course {
+export function lead(
+  motor: VirtualMotor,
+  random: Random,
+  about: ReadingSheetInput["about"] = {},
+): MotorCourse {
   const meter = meterFor(motor);
   const read = ohmmeter(motor.network, meter, random);
-  const readings: Reading[] = [];
-  const frame: { lead: string; open: true }[] = [];
-  const callMs: number[] = [];
-  for (;;) {
-    const sheet = { format: "odd-lead/reading-sheet@1", leads: motor.leads, meter, readings, frame, about };
-    const { answer, ms } = timed(sheet);
-    callMs.push(ms);
-    const probe = answer.status === "needs-probe" ? answer.nextProbe : null;
-    if (!probe || readings.length >= MOST_READINGS)
-      return { answer, right: isRight(answer, motor), pairReadings: readings.length, callMs };
-    if (probe.kind === "frame") frame.push({ lead: probe.lead, open: true });
-    else readings.push({ between: probe.between, ...read(...probe.between) });
-  }
+  const { answer, readings, callMs } = led(motor, { read, meter, about, clock: () => performance.now() });
+  return { answer, right: isRight(answer, motor), pairReadings: readings.length, callMs };
 }
 
 /** One call, timed. */

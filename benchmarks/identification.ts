@@ -1,6 +1,6 @@
 import { FAMILY_IDS } from "../src/core";
 import { meterFor, ohmmeter, randomMotor, seededRandom, shuffled } from "../src/core/bench";
-import { type Course, groups, lead, leadCounts, partnerSearch, timed } from "./course";
+import { groups, lead, leadCounts, type MotorCourse, partnerSearch, timed } from "./course";
 
 /** Motors of each family; ODD_LEAD_BENCH_MOTORS makes it fewer for a quick look. */
 const MOTORS = Number(process.env.ODD_LEAD_BENCH_MOTORS ?? 2000);
@@ -58,7 +58,7 @@ function familyRow(id: string, bins: Bin[]): string {
   const counts = leadCounts(id, MOST_LEADS).concat(
     leadCounts(id, 12).filter((n) => n > 8 && id !== "two-winding"),
   );
-  const courses: Course[] = [];
+  const courses: MotorCourse[] = [];
   let leads = 0;
   let ideal = 0;
   let apart = 0;

@@ -19,6 +19,7 @@ export { type Lead, type LeadName, leadNames } from "./motor/lead";
 export { placeAlongWinding, type Role } from "./motor/role";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";
 export { type CableRun, cableOhmsEachWay, OHMS_PER_1000_FT, type WireGauge } from "./ohms/cable";
+export { parseCable } from "./ohms/cableEntry";
 export { type InsulationVerdict, judgeInsulation, megohmsAt40C } from "./ohms/insulation";
 export type { Meter } from "./ohms/readingError";
 export {
@@ -30,20 +31,34 @@ export {
 } from "./ohms/reference";
 export { type Conductor, ohmsAtTemperature, temperatureOfOhms } from "./ohms/windingTemperature";
 export { type Fault, faultsOf, type Refused } from "./quantity/fault";
+export { parseMegohms } from "./quantity/megohms";
 export { formatOhms, type OhmsShown, ohmsDigits, parseOhms } from "./quantity/ohms";
+export { celsiusOfFahrenheit, parseTemperature } from "./quantity/temperature";
 export {
+  comparison,
+  type EarlierSheet,
+  motorOhms,
+  referenceFromEarlier,
+  USUAL_REFERENCE_C,
+} from "./record/comparison";
+export {
+  type Conditions,
   type Fact,
   type FactBody,
   fact,
   factUpload,
+  type InsulationTest,
   type LabelText,
   type LandingChoice,
   MOST_FACTS_A_WRITE,
+  type Reference,
   type Told,
 } from "./record/facts";
 export {
+  cableOhmsEachWayOf,
   deriveJob,
   type Job,
+  type KeptInsulationTest,
   type KeptPairReading,
   type KeptShellReading,
   sheetOf,

@@ -13,7 +13,7 @@ const NETWORK: Network = {
     ["c", 2],
   ]),
 };
-const meter = (shell: number | null = null) => scpiMeter(NETWORK, METER, seededRandom(4), shell);
+const meter = (shell: number | null = null) => scpiMeter(NETWORK, METER, seededRandom(4), () => shell);
 
 describe("the stand-in for a bench ohmmeter", () => {
   it("says who it is, and answers in the long and the short form, in either case", () => {

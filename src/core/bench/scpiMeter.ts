@@ -28,13 +28,13 @@ const FIRST_MISS = 0.12;
 
 /**
  * @param network the motor; leads are named as in `network.leadAt`.
- * @param shellOhms what each lead reads to the shell; open when null.
+ * @param shellOhms what a lead reads to the shell; open where null.
  */
 export function scpiMeter(
   network: Network,
   meter: Meter,
   random: Random,
-  shellOhms: number | null = null,
+  shellOhms: (lead: string) => number | null = () => null,
 ): ScpiMeter {
   const read = ohmmeter(network, meter, random);
   const errors: string[] = [];
@@ -57,7 +57,7 @@ export function scpiMeter(
       return fail('-224,"Illegal parameter value; no such lead"');
     probes = shell ? [one, null] : [one, other];
     touchedMs = nowMs;
-    if (shell) rest = shellOhms === null ? { open: true } : { ohms: shellOhms };
+    if (shell) rest = shownToShell(shellOhms(one));
     else rest = one === other ? { ohms: meter.probeOhms } : read(one, other);
     return null;
   };
@@ -102,6 +102,10 @@ export function scpiMeter(
       return command ? command[1](argument, nowMs) : fail('-113,"Undefined header"');
     },
   };
+}
+
+function shownToShell(ohms: number | null): OhmsShown {
+  return ohms === null ? { open: true } : { ohms };
 }
 
 /** NR3 as SCPI instruments write it: +1.24000000E+01. */

@@ -1,0 +1,16 @@
+/** The door of practice: tasks drawn by seed, what is handed in, and the grade. */
+
+export { type Course, type Leading, led } from "./course";
+export { type Grade, grade, noted } from "./grade";
+export { type HandedIn, handedIn } from "./handedIn";
+export { type RoleChoice, roleChoices } from "./roleChoices";
+export {
+  DIFFICULTIES,
+  type Difficulty,
+  PRACTICE_FAMILIES,
+  PRACTICE_FAULTS,
+  type PracticeFault,
+  type PracticeTask,
+  type PracticeWish,
+  practiceTask,
+} from "./task";
