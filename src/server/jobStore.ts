@@ -57,6 +57,26 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
       });
     },
 
+    /** The latest jobs by name and time, newest first; the name is the last one given. */
+    async titles(most: number): Promise<{ id: string; title: string; at: string }[]> {
+      // Names in full: in a query of one table the columns of both would be written without their table.
+      const title = sql<string | null>`(
+        select f.body->>'title' from facts f
+        where f.shop_id = jobs.shop_id and f.job_id = jobs.id and f.body->>'kind' = 'title'
+        order by f.id desc limit 1)`;
+      const rows = await db
+        .select({ id: jobs.id, at: jobs.lastFactAt, title })
+        .from(jobs)
+        .where(inShop)
+        .orderBy(desc(jobs.lastFactAt))
+        .limit(most);
+      return rows.map((row) => ({
+        id: row.id,
+        title: row.title ?? "",
+        at: new Date(row.at).toISOString(),
+      }));
+    },
+
     /** The latest jobs with their facts, newest first; demo jobs or the shop's own. */
     async latest(kind: "own" | "demo", most: number): Promise<StoredJob[]> {
       const rows = await db

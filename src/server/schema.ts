@@ -1,7 +1,10 @@
 import {
+  bigint,
   bigserial,
+  boolean,
   foreignKey,
   index,
+  integer,
   jsonb,
   pgTable,
   primaryKey,
@@ -10,6 +13,7 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { FactBody } from "@/core";
+import type { HandedIn } from "@/core/practice";
 
 /** A job: one motor on one day. Its content is its facts; the row only says that it exists and whose it is. */
 export const jobs = pgTable(
@@ -45,5 +49,30 @@ export const facts = pgTable(
   (t) => [
     primaryKey({ columns: [t.shopId, t.jobId, t.id] }),
     foreignKey({ columns: [t.shopId, t.jobId], foreignColumns: [jobs.shopId, jobs.id] }),
+  ],
+);
+
+/** One practice motor handed in. The grade is worked out from `given` again when it is looked at. */
+export const practiceResults = pgTable(
+  "practice_results",
+  {
+    shopId: uuid("shop_id").notNull(),
+    id: uuid("id").notNull(),
+    person: text("person").notNull(),
+    at: timestamp("at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+    seed: bigint("seed", { mode: "number" }).notNull(),
+    family: text("family").notNull(),
+    fault: text("fault").notNull(),
+    difficulty: text("difficulty").notNull(),
+    leadCount: integer("lead_count").notNull(),
+    leadsRight: integer("leads_right").notNull(),
+    isRight: boolean("is_right").notNull(),
+    readingsTaken: integer("readings_taken").notNull(),
+    readingsNeeded: integer("readings_needed").notNull(),
+    given: jsonb("given").$type<HandedIn>().notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.shopId, t.id] }),
+    index("practice_by_person").on(t.shopId, t.person, t.at),
   ],
 );
