@@ -55,6 +55,16 @@ export function Home({
           >
             Start with a motor
           </Button>
+          <Button
+            component={NextLink}
+            href="/practice"
+            prefetch={false}
+            color="inherit"
+            size="large"
+            sx={{ minHeight: 64, px: 6 }}
+          >
+            Practise on a motor
+          </Button>
         </Box>
         <Waiting />
         {away ? (

@@ -1,13 +1,12 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
 import { type Meter, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
-import { MONO, TOUCH } from "../theme/theme";
+import { Fold } from "../parts/Fold";
+import { KeptEntry } from "../parts/KeptEntry";
 
 const RESOLUTIONS = [0.001, 0.01, 0.1, 1] as const;
 
@@ -17,8 +16,10 @@ export function MeterEntry() {
   const { meter } = job;
   const set = (change: Partial<Meter>) => add({ kind: "meter", meter: { ...meter, ...change } });
   return (
-    <Box component="section" aria-label="Meter">
-      <Typography variant="h2">Meter</Typography>
+    <Fold
+      title="Meter"
+      summary={`${meter.percent} % + ${meter.counts} counts of ${meter.resolutionOhms} Ω${meter.probeOhms > 0 ? `, probes ${meter.probeOhms} Ω` : ""}`}
+    >
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
         Its accuracy as its maker states it, and what the probes read touched together.
       </Typography>
@@ -48,7 +49,7 @@ export function MeterEntry() {
           onValue={(probeOhms) => set({ probeOhms })}
         />
       </Box>
-    </Box>
+    </Fold>
   );
 }
 
@@ -59,48 +60,20 @@ interface NumberProps {
   readonly onValue: (value: number) => void;
 }
 
-/** A number that is kept when the field is left or Enter is pressed; what is no number says so and is not kept. */
 function NumberEntry({ label, value, most, onValue }: NumberProps) {
-  const [text, setText] = useState(String(value));
-  const [fault, setFault] = useState(false);
-  useEffect(() => setText(String(value)), [value]);
-  const keep = () => {
-    const parsed = parseOhms(text);
-    const number = parsed.ok && "ohms" in parsed.shown ? parsed.shown.ohms : Number.NaN;
-    const good = number >= 0 && number <= most;
-    setFault(!good);
-    if (good && number !== value) onValue(number);
-  };
   return (
-    <Box component="label" sx={{ display: "block" }}>
-      <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
-        {label}
-      </Box>
-      <InputBase
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-        onBlur={keep}
-        onKeyDown={(event) => event.key === "Enter" && keep()}
-        inputProps={{ inputMode: "decimal", maxLength: 8, "aria-invalid": fault }}
-        sx={{
-          width: "100%",
-          minHeight: TOUCH,
-          px: 2,
-          fontFamily: MONO,
-          bgcolor: "background.paper",
-          border: "1px solid",
-          borderColor: fault ? "warning.main" : "divider",
-        }}
-      />
-      {fault ? (
-        <Box
-          component="span"
-          role="alert"
-          sx={{ color: "warning.main", fontWeight: 600, fontSize: "0.8125rem" }}
-        >
-          A number from 0 to {most}.
-        </Box>
-      ) : null}
-    </Box>
+    <KeptEntry
+      label={label}
+      value={String(value)}
+      numeric
+      maxLength={8}
+      onKeep={(text) => {
+        const parsed = parseOhms(text);
+        const number = parsed.ok && "ohms" in parsed.shown ? parsed.shown.ohms : Number.NaN;
+        if (!(number >= 0 && number <= most)) return `A number from 0 to ${most}.`;
+        if (number !== value) onValue(number);
+        return null;
+      }}
+    />
   );
 }

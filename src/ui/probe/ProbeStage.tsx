@@ -6,6 +6,9 @@ import { type ReactNode, useState } from "react";
 import { LEAD_LIMITS } from "@/core";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
+import { ConditionsEntry } from "../reference/ConditionsEntry";
+import { InsulationPanel } from "../reference/InsulationPanel";
+import { ReferencePanel } from "../reference/ReferencePanel";
 import { LeadsEntry } from "./LeadsEntry";
 import { MeterEntry } from "./MeterEntry";
 import { PairTable } from "./PairTable";
@@ -47,8 +50,13 @@ export function ProbeStage() {
           <>
             <VerdictPanel onChoose={setChosen} />
             <WindingDrawing />
-            <ToldEntry />
-            <MeterEntry />
+            <Box>
+              <ToldEntry />
+              <MeterEntry />
+              <ConditionsEntry />
+              <ReferencePanel />
+              <InsulationPanel />
+            </Box>
           </>
         ) : (
           <Box sx={{ color: "text.secondary" }}>

@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import type { Told } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
+import { Fold } from "../parts/Fold";
 
 /** Supplies as a plate names them. */
 const VOLTS = [24, 115, 208, 230, 277, 400, 460] as const;
@@ -15,8 +16,7 @@ export function ToldEntry() {
   const { told } = job;
   const tell = (change: Partial<Told>) => add({ kind: "told", told: { ...told, ...change } });
   return (
-    <Box component="section" aria-label="Told by plate or machine">
-      <Typography variant="h2">Told by plate or machine</Typography>
+    <Fold title="Told by plate or machine" summary="what is known beside the ohms" open>
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
         Leave open what you do not know. It shifts what is likely and never overrules the meter.
       </Typography>
@@ -102,6 +102,6 @@ export function ToldEntry() {
           <option value="1">a strong hint</option>
         </Choice>
       </Box>
-    </Box>
+    </Fold>
   );
 }

@@ -1,0 +1,58 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import InputBase from "@mui/material/InputBase";
+import { useId } from "react";
+import { MONO, TOUCH } from "../theme/theme";
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  readonly onChange: (value: string) => void;
+  readonly placeholder?: string;
+  readonly type?: "text" | "date";
+  readonly fault?: string | undefined;
+}
+
+/** A field of a form that is kept as a whole; its fault stands below it. */
+export function PlainEntry({ label, value, onChange, placeholder, type = "text", fault }: Props) {
+  const id = useId();
+  return (
+    <Box component="label" sx={{ display: "block", minWidth: 0 }}>
+      <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+        {label}
+      </Box>
+      <InputBase
+        type={type}
+        value={value}
+        placeholder={placeholder}
+        onChange={(event) => onChange(event.target.value)}
+        inputProps={{
+          maxLength: 30,
+          autoComplete: "off",
+          "aria-invalid": fault !== undefined,
+          "aria-describedby": fault ? id : undefined,
+        }}
+        sx={{
+          width: "100%",
+          minHeight: TOUCH,
+          px: 2,
+          fontFamily: MONO,
+          bgcolor: "background.paper",
+          border: "1px solid",
+          borderColor: fault ? "warning.main" : "divider",
+        }}
+      />
+      {fault ? (
+        <Box
+          component="span"
+          id={id}
+          role="alert"
+          sx={{ display: "block", color: "warning.main", fontWeight: 600, fontSize: "0.8125rem" }}
+        >
+          {fault}
+        </Box>
+      ) : null}
+    </Box>
+  );
+}

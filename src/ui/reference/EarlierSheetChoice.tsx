@@ -1,0 +1,86 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { useQuery } from "@tanstack/react-query";
+import { useState } from "react";
+import { deriveJob, type Fact, leadNames, referenceFromEarlier } from "@/core";
+import { useJob } from "../job/JobContext";
+import { Choice } from "../parts/Choice";
+import { TOUCH } from "../theme/theme";
+
+interface ListedJob {
+  readonly id: string;
+  readonly title: string;
+  readonly at: string;
+}
+
+/**
+ * An earlier sheet of this motor, taken as the reference: its ohms, and its insulation tests with it, so that the trend
+ * goes on.
+ */
+export function EarlierSheetChoice() {
+  const { id, job, names, add } = useJob();
+  const [chosen, setChosen] = useState("");
+  const [says, setSays] = useState<string | null>(null);
+  const jobs = useQuery({
+    queryKey: ["earlier-jobs"],
+    staleTime: 30_000,
+    retry: 1,
+    queryFn: async (): Promise<readonly ListedJob[]> => {
+      const response = await fetch("/api/v1/jobs");
+      if (!response.ok) throw new Error(String(response.status));
+      return (await response.json()).jobs;
+    },
+  });
+  const others = (jobs.data ?? []).filter((other) => other.id !== id);
+
+  const take = async () => {
+    setSays(null);
+    const response = await fetch(`/api/v1/jobs/${chosen}/facts`).catch(() => null);
+    if (!response?.ok) {
+      setSays("That sheet cannot be had from the server just now.");
+      return;
+    }
+    const { facts }: { facts: Fact[] } = await response.json();
+    const earlier = deriveJob(facts);
+    const { reference, unmatched } = referenceFromEarlier(earlier, leadNames(earlier.leads), names);
+    const have = new Set(job.insulation.map(({ on, megohms }) => `${on} ${megohms}`));
+    for (const { fact: _, ...test } of earlier.insulation)
+      if (!have.has(`${test.on} ${test.megohms}`)) add({ kind: "insulation", test });
+    if (reference.lines.length > 0) add({ kind: "reference", reference });
+    else
+      setSays(
+        `No reading there is between leads that this motor has. Not the same: ${unmatched.join(", ")}.`,
+      );
+  };
+
+  return (
+    <Box>
+      <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr) auto", gap: 3, alignItems: "end" }}>
+        <Choice label="This motor’s earlier sheet" value={chosen} onChange={setChosen}>
+          <option value="">{jobs.isError ? "the list cannot be had just now" : "choose a job"}</option>
+          {others.map((other) => (
+            <option key={other.id} value={other.id}>
+              {other.at.slice(0, 10)} · {other.title || "motor without a name"}
+            </option>
+          ))}
+        </Choice>
+        <Button
+          color="inherit"
+          disabled={chosen === ""}
+          onClick={() => void take()}
+          sx={{ minHeight: TOUCH }}
+        >
+          Take it
+        </Button>
+      </Box>
+      {says ? (
+        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: 1 }}>
+          {says}
+        </Typography>
+      ) : null}
+    </Box>
+  );
+}
