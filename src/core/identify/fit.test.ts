@@ -60,4 +60,17 @@ describe("fitting section ohms to readings", () => {
     const besides = fitSections([WIDE, { ratioTo: 0, box: softBox(1.1, 3, 0.05) }], rows).logEvidence;
     expect(besides).toBeCloseTo(alone, 1);
   });
+
+  it("judges a winding the same whether it or the one wound like it was read", () => {
+    const alike: FitSection = { ratioTo: 0, box: softBox(0.96, 1.04, 0.02, 0.02, 5, 8) };
+    const start: FitSection = { ratioTo: 0, box: softBox(1.2, 8, 0.05, 0.3) };
+    for (const ratio of [1.3, 3, 6.5]) {
+      const rows = (like: number): FitRow[] => [
+        { mask: 1 << like, ohms: 10, sigmaOhms: 0.15 },
+        { mask: 0b100, ohms: 10 * ratio, sigmaOhms: 0.15 * ratio },
+      ];
+      const [first, second] = [0, 1].map((like) => fitSections([WIDE, alike, start], rows(like)).logEvidence);
+      expect(second).toBeCloseTo(first ?? 0, 0);
+    }
+  });
 });

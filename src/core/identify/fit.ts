@@ -160,7 +160,29 @@ function startingPoint(
   }
   const factor = choleskyFactor(pull, n);
   const pulled = factor ? choleskySolve(factor, right) : prior;
-  return prior.map((ohms, s) => Math.log(Math.max(pulled[s] as number, 0.02 * ohms)));
+  const x = prior.map((ohms, s) => Math.log(Math.max(pulled[s] as number, 0.02 * ohms)));
+  anchorUnread(x, sections, N);
+  return x;
+}
+
+/**
+ * Puts a section that no reading runs through where the most exacting of the boxes that tie it to others wants it: the
+ * search would get there in small steps only, for outside a narrow box the slope says little of how far it is.
+ */
+function anchorUnread(x: Float64Array, sections: readonly FitSection[], N: Float64Array): void {
+  const n = sections.length;
+  sections.forEach((_, unread) => {
+    if (N[unread * n + unread] !== 0) return;
+    let narrowest = Number.POSITIVE_INFINITY;
+    sections.forEach(({ ratioTo, box }, s) => {
+      const other = s === unread ? ratioTo : ratioTo === unread ? s : null;
+      if (other === null || box.logWidth >= narrowest) return;
+      if (s !== unread && N[s * n + s] === 0) return;
+      narrowest = box.logWidth;
+      const centre = 0.5 * (box.logLow + box.logHigh);
+      x[unread] = (x[other] as number) + (s === unread ? centre : -centre);
+    });
+  });
 }
 
 function costAt(x: Float64Array, sections: readonly FitSection[], { n, N, b, c }: Normal): number {

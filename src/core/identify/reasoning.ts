@@ -67,6 +67,9 @@ function groupSentences(answer: Answer, evidence: Evidence, word: Word): string[
     groups.set(key, [...(groups.get(key) ?? []), lead]);
   });
   const lists = [...groups.values()].map((group) => group.map(word).join("–"));
+  const [only] = lists;
+  if (only !== undefined && lists.length === 1)
+    return [`${only} hang together, and are open to what was tried of the others.`];
   return [`open between ${listed(lists)}: ${lists.length} separate windings or groups.`];
 }
 
