@@ -1,5 +1,5 @@
 import { familyById, type Identification, identify, type ReadingSheetInput } from "../src/core";
-import { meterFor, ohmmeter, type Random, type VirtualMotor } from "../src/core/bench";
+import { junctionGroups, meterFor, ohmmeter, type Random, type VirtualMotor } from "../src/core/bench";
 import { led } from "../src/core/practice";
 
 /** What became of one motor that was led from an empty sheet to the end. */
@@ -67,13 +67,7 @@ export function partnerSearch(motor: VirtualMotor): number {
 /** The leads of each connected group. */
 export function groups(motor: VirtualMotor): string[][] {
   const { network } = motor;
-  const group = Array.from({ length: network.junctions }, (_, i) => i);
-  for (const { from, to } of network.sections) {
-    const [old, now] = [group[from], group[to]];
-    group.forEach((g, i) => {
-      if (g === old) group[i] = now as number;
-    });
-  }
+  const group = junctionGroups(network);
   const byGroup = new Map<number, string[]>();
   for (const [id, junction] of network.leadAt) {
     const g = group[junction] as number;

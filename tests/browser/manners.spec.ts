@@ -12,6 +12,16 @@ async function openDemo(page: Page, stage: "probe" | "land" | "record"): Promise
   await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
 }
 
+/** What axe finds, and what runs off the page to the right. */
+async function mindsItsManners(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
+    .analyze();
+  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(" ")}`)).toEqual([]);
+  const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(overflow).toBeLessThanOrEqual(0);
+}
+
 test("no page asks anything of anyone but the server itself, nor breaks its own policy", async ({
   page,
   baseURL,
@@ -68,23 +78,34 @@ for (const [size, viewport] of [
   ["390 × 844", { width: 390, height: 844 }],
 ] as const) {
   for (const scheme of ["Day", "Attic"] as const) {
-    test(`axe finds nothing, and nothing runs off the page, at ${size} in ${scheme}`, async ({ page }) => {
+    const where = `at ${size} in ${scheme}`;
+    const begin = async (page: Page) => {
       await page.setViewportSize(viewport);
       await page.goto("/");
       if (scheme === "Attic") await page.getByRole("button", { name: /Day scheme/ }).click();
-      const check = async () => {
-        const { violations } = await new AxeBuilder({ page })
-          .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
-          .analyze();
-        expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(" ")}`)).toEqual([]);
-        const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-        expect(overflow).toBeLessThanOrEqual(0);
-      };
-      await check();
+    };
+
+    test(`axe finds nothing, and nothing runs off the page of a job, ${where}`, async ({ page }) => {
+      await begin(page);
+      await mindsItsManners(page);
       for (const stage of ["probe", "land", "record"] as const) {
         await openDemo(page, stage);
-        await check();
+        await mindsItsManners(page);
       }
+    });
+
+    test(`nor with everything unfolded, nor in practice, ${where}`, async ({ page }) => {
+      await begin(page);
+      await openDemo(page, "probe");
+      const folded = page.locator('main button[aria-expanded="false"]');
+      while ((await folded.count()) > 0) await folded.first().click();
+      await mindsItsManners(page);
+      await page.goto("/practice");
+      await mindsItsManners(page);
+      await page.getByLabel("Your name, to keep results by").fill("Ilo Brandt");
+      await page.getByRole("button", { name: "Put it on the bench" }).click();
+      await page.getByLabel("Kind of motor").selectOption({ index: 1 });
+      await mindsItsManners(page);
     });
   }
 }

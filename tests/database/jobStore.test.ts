@@ -110,6 +110,19 @@ describe("jobs in a list", () => {
     expect(again.indexOf(old)).toBeLessThan(again.indexOf(young));
   });
 
+  it("stand with the last name each was given, for the choice of an earlier sheet", async () => {
+    const store = jobStore(test.db);
+    const [renamed, nameless] = [uuid(), uuid()];
+    await store.addFacts(renamed, [made({ kind: "title", title: "Pump" }), made(reading(3))]);
+    await store.addFacts(renamed, [made({ kind: "title", title: "Brine pump" })]);
+    await store.addFacts(nameless, [made(reading(4))]);
+    const titles = await store.titles(100);
+    expect(titles.find(({ id }) => id === renamed)?.title).toBe("Brine pump");
+    expect(titles.find(({ id }) => id === nameless)?.title).toBe("");
+    expect(await store.titles(1)).toHaveLength(1);
+    expect(await jobStore(test.db, randomUUID()).titles(100)).toEqual([]);
+  });
+
   it("the demo jobs are put in once, apart from the shop's own, and each holds together", async () => {
     await seedDemo(test.db);
     await seedDemo(test.db);

@@ -1,7 +1,13 @@
 /** The door of the virtual bench: random motors and simulated instruments, for tests, demo data and practice. */
 
-export type { Network } from "../motor/network";
+export { junctionGroups, type Network } from "../motor/network";
 export { aboutOf, meterFor, openSection, type PairReading, shortedTurns, slipOf } from "./faultyMotor";
+export {
+  type InsulationShown,
+  type InsulationTester,
+  insulationTester,
+  type ShellLeak,
+} from "./insulationTester";
 export { type Ohmmeter, ohmmeter } from "./ohmmeter";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
 export { motorForLeads, randomMotor, type VirtualMotor } from "./randomMotor";

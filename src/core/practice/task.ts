@@ -3,7 +3,7 @@ import { pick, type Random, seededRandom, shuffled } from "../bench/random";
 import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
 import { FAMILIES } from "../motor/families";
 import type { Lead } from "../motor/lead";
-import type { Winding } from "../motor/network";
+import { junctionGroups, type Winding } from "../motor/network";
 import type { Meter } from "../ohms/readingError";
 
 /** How many leads a practice motor has. */
@@ -125,13 +125,7 @@ function coloured(random: Random, leads: readonly Lead[]): Lead[] {
 
 /** One group of the motor has found its way to the shell: all its leads read some ohms there. */
 function groundedLeads(random: Random, { network }: VirtualMotor): Map<string, number> {
-  const group = Array.from({ length: network.junctions }, (_, i) => i);
-  for (const { from, to } of network.sections) {
-    const [old, now] = [group[from], group[to]];
-    group.forEach((g, i) => {
-      if (g === old) group[i] = now ?? g;
-    });
-  }
+  const group = junctionGroups(network);
   const leads = [...network.leadAt];
   const [, junction] = pick(random, leads);
   const [low, high] = GROUND_OHMS;

@@ -1,0 +1,64 @@
+import { v7 as uuid } from "uuid";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { grade, type HandedIn, handedIn } from "@/core/practice";
+import { practiceStore } from "@/server/practiceStore";
+import { makeTestDatabase, type TestDatabase } from "./testDatabase";
+
+let test: TestDatabase;
+
+beforeAll(async () => {
+  test = await makeTestDatabase();
+});
+
+afterAll(async () => {
+  await test.drop();
+});
+
+function handed(person: string, change: Partial<HandedIn> = {}): HandedIn {
+  return handedIn.parse({
+    id: uuid(),
+    person,
+    seed: 11,
+    wish: { family: "two-winding", difficulty: "easy", fault: "none" },
+    readings: [{ between: ["a", "b"], ohms: 12.3 }],
+    frame: [],
+    naming: { family: "two-winding", roles: {}, fault: "none" },
+    ...change,
+  });
+}
+
+describe("practice results in PostgreSQL", () => {
+  it("are kept per person, oldest first, with what the grade said", async () => {
+    const store = practiceStore(test.db);
+    const [first, second] = [handed("Ilo Brandt"), handed("Ilo Brandt", { seed: 12 })];
+    await store.keep(first, grade(first));
+    await store.keep(second, grade(second));
+    const other = handed("Dov Hask");
+    await store.keep(other, grade(other));
+    const lines = await store.of("Ilo Brandt", 10);
+    expect(lines.map((line) => line.id)).toEqual([first.id, second.id]);
+    expect(lines[0]).toMatchObject({
+      family: "two-winding",
+      isRight: false,
+      readingsTaken: 1,
+      fault: "none",
+    });
+    expect(lines[0]?.leadCount).toBeGreaterThanOrEqual(3);
+    expect(await store.people(10)).toEqual(["Dov Hask", "Ilo Brandt"]);
+    expect(await store.of("Ilo Brandt", 1)).toEqual([lines[1]]);
+  });
+
+  it("handed in twice are there once", async () => {
+    const store = practiceStore(test.db);
+    const given = handed("Petra Quill");
+    await Promise.all([store.keep(given, grade(given)), store.keep(given, grade(given))]);
+    expect(await store.of("Petra Quill", 10)).toHaveLength(1);
+  });
+
+  it("of one shop are not seen by another", async () => {
+    const given = handed("Ilo Brandt");
+    const elsewhere = practiceStore(test.db, "019a0000-0000-7000-8000-0000000000ff");
+    expect(await elsewhere.of(given.person, 10)).toEqual([]);
+    expect(await elsewhere.people(10)).toEqual([]);
+  });
+});
