@@ -41,8 +41,8 @@ async function nameAll(page: Page, task: PracticeTask, swap: boolean): Promise<v
 test("a motor is read with two probes, named, graded, and counts in the person's progress", async ({
   page,
 }) => {
-  await page.setViewportSize({ width: 1280, height: 800 });
-  const task = await onTheBench(page, "Ilo Brandt", "two-winding-reversible", "none");
+  const person = `Ilo Brandt ${Date.now()}`;
+  const task = await onTheBench(page, person, "two-winding-reversible", "none");
   await note(page, "a", "s");
   await note(page, "a", "b");
   await note(page, "b", "c");
@@ -58,9 +58,14 @@ test("a motor is read with two probes, named, graded, and counts in the person's
   await expect(result.getByRole("status")).toContainText("Right");
   await expect(result).toContainText("3 of 3 leads named as they are. 3 readings taken, 3 needed.");
   const progress = page.getByRole("region", { name: "Progress" });
-  await expect(progress).toContainText("Progress of Ilo Brandt");
+  await expect(progress).toContainText(`Progress of ${person}`);
   await expect(progress.getByRole("row").nth(1)).toContainText("3 of 3");
+  await page.getByRole("button", { name: "Another like it" }).click();
+  await page.getByLabel("What is wrong with it").selectOption("shorted-turns");
+  await page.getByRole("button", { name: "Hand it in" }).click();
+  await expect(result.getByRole("status")).toContainText("Not yet right");
   await expect(progress.locator("svg.recharts-surface").first()).toBeVisible();
+  await expect(progress.getByRole("figure")).toContainText("50 % right over the last 2 motors");
 });
 
 test("a wrong naming is told where it went astray; the next motor is another", async ({ page }) => {

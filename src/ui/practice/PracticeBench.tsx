@@ -275,6 +275,7 @@ function Notes({
             <Button
               size="small"
               color="inherit"
+              variant="text"
               onClick={line.drop}
               aria-label={`Strike the note ${line.text}, ${line.value}`}
               sx={{ minHeight: TOUCH }}

@@ -33,6 +33,8 @@ export function PracticePage() {
 }
 
 function Practice() {
+  // What this browser remembers is known only once it runs: until then nothing is shown that could be typed into.
+  const [ready, setReady] = useState(false);
   const [person, setPerson] = useState("");
   const [work, setWork] = useState<PracticeWork | null>(null);
   const [grade, setGrade] = useState<Grade | null>(null);
@@ -40,6 +42,7 @@ function Practice() {
   useEffect(() => {
     setPerson(rememberedPerson());
     setWork(rememberedWork());
+    setReady(true);
   }, []);
 
   const keep = (next: PracticeWork | null) => {
@@ -64,7 +67,9 @@ function Practice() {
         A motor with its leads in no order, and a meter. Name the leads with as few readings as you can; the
         bench says what was right and where the reasoning went astray.
       </Typography>
-      {!work ? (
+      {!ready ? (
+        <Typography role="status">Laying out the bench …</Typography>
+      ) : !work ? (
         <PracticeSetUp person={person} onBegin={begin} />
       ) : grade ? (
         <GradeView
@@ -85,7 +90,7 @@ function Practice() {
           onGiveUp={() => keep(null)}
         />
       )}
-      {person !== "" && (!work || grade) ? (
+      {ready && person !== "" && (!work || grade) ? (
         <Progress person={person} upTo={grade ? (work?.id ?? "") : ""} />
       ) : null}
     </>

@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { type FormEvent, useEffect, useState } from "react";
+import { type FormEvent, useState } from "react";
 import { DIFFICULTIES, PRACTICE_FAMILIES, PRACTICE_FAULTS, type PracticeWish } from "@/core/practice";
 import { Choice } from "../parts/Choice";
 import { PlainEntry } from "../parts/PlainEntry";
@@ -26,7 +26,6 @@ export function PracticeSetUp({ person, onBegin }: Props) {
   const [difficulty, setDifficulty] = useState<PracticeWish["difficulty"]>("easy");
   const [fault, setFault] = useState<PracticeWish["fault"]>("none");
   const [missing, setMissing] = useState(false);
-  useEffect(() => setWho(person), [person]);
   const begin = (event: FormEvent) => {
     event.preventDefault();
     if (who.trim() === "") {

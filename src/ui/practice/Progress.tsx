@@ -44,7 +44,7 @@ export function Progress({ person, upTo }: { person: string; upTo: string }) {
           <Typography sx={{ mt: 1 }}>
             {right} of {list.length} right.
           </Typography>
-          <ProgressChart results={list} />
+          {list.length > 1 ? <ProgressChart results={list} /> : null}
           <ResultTable list={list} />
         </>
       )}
@@ -68,6 +68,7 @@ function ResultTable({ list }: { list: readonly ResultLine[] }) {
           borderBottom: "1px solid",
           borderColor: "divider",
         },
+        "& td:first-of-type": { whiteSpace: "nowrap" },
         "& th": { fontSize: "0.8125rem", color: "text.secondary", fontWeight: 600 },
       }}
     >
@@ -86,7 +87,7 @@ function ResultTable({ list }: { list: readonly ResultLine[] }) {
           .reverse()
           .map((line) => (
             <tr key={line.id}>
-              <td>{line.at.slice(0, 10)}</td>
+              <td>{line.at.slice(5, 10)}</td>
               <td>{familyById(line.family)?.title ?? line.family}</td>
               <td>
                 {line.leadsRight} of {line.leadCount}

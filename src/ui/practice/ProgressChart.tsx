@@ -30,7 +30,7 @@ export function ProgressChart({ results }: { results: readonly ResultLine[] }) {
   });
   const last = data.at(-1);
   const text = last
-    ? `${results.length} motors: ${last.right} % right over the last ${Math.min(WINDOW, results.length)}, ${last.readings} times the readings needed on the last one.`
+    ? `${last.right} % right over the last ${Math.min(WINDOW, results.length)} motors; ${last.readings} times the readings needed on the last one.`
     : "";
   const tick = { fill: "var(--mui-palette-text-secondary)", fontSize: 12 };
   return (
@@ -47,11 +47,11 @@ export function ProgressChart({ results }: { results: readonly ResultLine[] }) {
           >
             <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
             <XAxis dataKey="motor" tick={tick} allowDecimals={false} />
-            <YAxis yAxisId="right" domain={[0, 100]} unit=" %" width={48} tick={tick} />
+            <YAxis yAxisId="right" domain={[0, 100]} unit=" %" width={60} tick={tick} />
             <YAxis
               yAxisId="readings"
               orientation="right"
-              domain={[0, "auto"]}
+              domain={[0, (most: number) => Math.max(2, Math.ceil(most))]}
               unit="×"
               width={40}
               tick={tick}
