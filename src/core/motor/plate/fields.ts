@@ -11,6 +11,7 @@ import {
   BEARINGS,
   ENCLOSURES,
   KINDS,
+  LOADS,
   MOUNTS,
   type Plate,
   PROTECTORS,
@@ -42,6 +43,7 @@ export interface PlateField {
 
 export const PLATE_FIELD_IDS = [
   "kind",
+  "load",
   "power",
   "speed",
   "poles",
@@ -84,6 +86,11 @@ export const PLATE_FIELDS: readonly PlateField[] = [
       "A module or a round plug of many pins at the back means electronics; leads alone mean a plain motor.",
     take: (kind) => ({ kind }),
     has: (plate) => plate.kind,
+  }),
+  choice("load", "Turns a", "drive", "helps", LOADS, {
+    howToGet: "See what is on its shaft.",
+    take: (load) => ({ load }),
+    has: (plate) => plate.load,
   }),
   {
     id: "power",

@@ -47,12 +47,16 @@ export const KINDS = {
 } as const;
 export type MotorKind = keyof typeof KINDS;
 
+/** What a motor turns. */
+export const LOADS = { fan: "fan blade", blower: "blower wheel", pump: "pump", belt: "belt" } as const;
+
 /**
  * A motor as its plate and its body tell it. Every field may be missing: a plate is painted over, worn off or hidden
  * under a band. The first thing anyone says of a motor is in here, of the old one and of every candidate alike.
  */
 export interface Plate {
   readonly kind?: MotorKind;
+  readonly load?: keyof typeof LOADS;
   /** One power, or one for each power lead, watts. */
   readonly powerWatts?: readonly number[];
   /** Loaded speed, the top one where there are several. */

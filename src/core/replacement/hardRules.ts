@@ -1,0 +1,299 @@
+import {
+  BEARINGS,
+  ENCLOSURES,
+  type Enclosure,
+  KINDS,
+  MOUNTS,
+  type Plate,
+  SHAFT_POSITIONS,
+} from "../motor/plate/plate";
+import { formatLength } from "../quantity/length";
+import { digits } from "../quantity/number";
+import { formatRotation } from "../quantity/rotation";
+import { connectionFor, formatVolts, type VoltRange } from "../quantity/volts";
+import type { Candidate, Need } from "./need";
+import { polesOf } from "./nominalSpeed";
+import { powerLeadFor } from "./powerLead";
+import { canTurn } from "./rotationNeed";
+
+/** What a hard rule says of a candidate. */
+export type HardVerdict =
+  | { readonly verdict: "passes"; readonly note?: string }
+  /** Rules it out. */
+  | { readonly verdict: "misses"; readonly says: string }
+  /** One of the two plates does not tell: to be checked before the motor is taken. */
+  | { readonly verdict: "unknown"; readonly says: string };
+
+/** A rule whose miss rules a candidate out. */
+export interface HardRule {
+  readonly id: string;
+  readonly title: string;
+  readonly judge: (need: Need, candidate: Candidate) => HardVerdict;
+}
+
+/** Shafts and bores are made to so much: within it they are the same size, mm. */
+const SHAFT_SLACK_MM = 0.15;
+const BODY_SLACK_MM = 3;
+
+const passes: HardVerdict = { verdict: "passes" };
+const misses = (says: string): HardVerdict => ({ verdict: "misses", says });
+const unknown = (says: string): HardVerdict => ({ verdict: "unknown", says });
+
+/** The hard rules, in the order a technician goes through them. */
+export const HARD_RULES: readonly HardRule[] = [
+  {
+    id: "kind",
+    title:
+      "An electronic original is never replaced by a plain motor, nor the reverse, without the maker’s kit",
+    judge: ({ old }, { plate }) => {
+      const was = old.kind ?? "plain";
+      const is = plate.kind ?? "plain";
+      if (was === "electronic")
+        return is === "electronic"
+          ? unknown(
+              "An electronic motor is set by its maker for the machine: only the machine’s own part, or the maker’s kit, will do.",
+            )
+          : misses(
+              is === "retrofit"
+                ? "The original is electronic: a retrofit for plain motors does not take its place."
+                : "The original is electronic: a plain motor does not take its place.",
+            );
+      if (is === "electronic")
+        return misses("An electronic motor set by its maker does not take a plain one’s place.");
+      if (old.kind === undefined && is === "retrofit")
+        return unknown(`Make sure that the old one is a ${KINDS.plain}: a retrofit replaces nothing else.`);
+      return passes;
+    },
+  },
+  {
+    id: "phase",
+    title: "Phase as the supply has it",
+    judge: ({ old }, { plate }) => {
+      if (old.phase === undefined || plate.phase === undefined)
+        return unknown("Phase: check that both are the same.");
+      return old.phase === plate.phase
+        ? passes
+        : misses(
+            `${plate.phase === 3 ? "Three-phase" : "Single-phase"}, where the old one is ${old.phase === 3 ? "three-phase" : "single-phase"}.`,
+          );
+    },
+  },
+  {
+    id: "hertz",
+    title: "Hertz as the supply has them",
+    judge: ({ old }, { plate }) => {
+      if (!old.hertz || !plate.hertz) return unknown("Hertz: check that it is made for the supply’s.");
+      const { hertz } = plate;
+      return old.hertz.some((value) => hertz.includes(value))
+        ? passes
+        : misses(`Made for ${hertz.join(" and ")} Hz, not for ${old.hertz.join(" or ")} Hz.`);
+    },
+  },
+  {
+    id: "volts",
+    title: "Volts of the supply; a dual-voltage motor serves either, and must be set",
+    judge: ({ old, supplyVolts }, { plate }) => {
+      if (!plate.volts) return unknown("Volts: its plate is not known.");
+      const supply = supplyVolts ?? supplyFrom(old.volts);
+      if (supply === null) return unknown("Volts: measure the supply, then check them.");
+      const connection = connectionFor(plate.volts, supply);
+      if (!connection)
+        return misses(`Made for ${formatVolts(plate.volts)}; the supply has ${Math.round(supply)} V.`);
+      return plate.volts.length > 1
+        ? { verdict: "passes", note: `Must be SET to ${formatVolts([connection])} before power.` }
+        : passes;
+    },
+  },
+  {
+    id: "speed",
+    title: "The same nominal speed: the same poles",
+    judge: ({ old }, { plate }) => {
+      if ((plate.kind ?? "plain") === "retrofit") return passes;
+      const [was, is] = [polesOf(old), polesOf(plate)];
+      if (was === null || is === null) {
+        if (old.rpm !== undefined && plate.rpm !== undefined && differsTooMuch(old.rpm, plate.rpm))
+          return misses(`${plate.rpm} rpm, where the old one has ${old.rpm} rpm.`);
+        return unknown("Speed: check that the nominal speed is the same.");
+      }
+      return was === is
+        ? passes
+        : misses(
+            `${plate.rpm ?? `${is} poles`}${plate.rpm ? " rpm" : ""} (${is} poles), where the old one has ${old.rpm ? `${old.rpm} rpm, ` : ""}${was} poles.`,
+          );
+    },
+  },
+  {
+    id: "power",
+    title: "Power not less than the old one’s",
+    judge: ({ old }, { plate }) => {
+      const oldWatts = old.powerWatts && Math.max(...old.powerWatts);
+      if (oldWatts === undefined || !plate.powerWatts)
+        return unknown("Power: check that it is not less than the old one’s.");
+      return powerLeadFor(plate.powerWatts, oldWatts)
+        ? passes
+        : misses(
+            `${digits(Math.max(...plate.powerWatts) / 745.7, 3)} hp is less than the old ${digits(oldWatts / 745.7, 3)} hp.`,
+          );
+    },
+  },
+  {
+    id: "shaft-diameter",
+    title: "Shaft diameter as the hub’s bore",
+    judge: ({ old }, { plate }) => {
+      const [was, is] = [old.shaftDiameterMm, plate.shaftDiameterMm];
+      if (was === undefined || is === undefined) return unknown("Shaft diameter: measure both.");
+      return Math.abs(was - is) <= SHAFT_SLACK_MM
+        ? passes
+        : misses(`Shaft ${formatLength(is)}, the hub’s bore ${formatLength(was)}.`);
+    },
+  },
+  {
+    id: "shafts",
+    title: "A shaft at both ends where both are used",
+    judge: ({ old }, { plate }) => {
+      if (old.shafts !== 2) return passes;
+      if (plate.shafts === undefined)
+        return unknown("Both ends of the old shaft are used: check that it has two.");
+      return plate.shafts === 2 ? passes : misses("One shaft only; the old motor drives at both ends.");
+    },
+  },
+  {
+    id: "rotation",
+    title: "The needed turning direction is available",
+    judge: ({ old, rotation }, { plate }) => {
+      const needed = rotation ?? old.rotation;
+      if (needed === undefined || plate.rotation === undefined)
+        return unknown("Rotation: check which way the fan must turn and whether it can.");
+      if (!canTurn(plate.rotation, needed))
+        return misses(`Turns ${formatRotation(plate.rotation)}; needed is ${formatRotation(needed)}.`);
+      return plate.rotation === "either" && needed !== "either"
+        ? { verdict: "passes", note: `Set it to turn ${formatRotation(needed)}.` }
+        : passes;
+    },
+  },
+  {
+    id: "enclosure",
+    title: "Enclosure no less closed; an air-over motor only in the air stream",
+    judge: ({ old, inAirStream }, { plate }) => {
+      if (plate.enclosure === "air-over" && inAirStream === false)
+        return misses("Cooled by the fan’s air, and this place is out of the air stream.");
+      if (!old.enclosure || !plate.enclosure) return unknown("Enclosure: check that it is no less closed.");
+      if (CLOSED[plate.enclosure] < CLOSED[old.enclosure])
+        return misses(`${ENCLOSURES[plate.enclosure]}; the old one is ${ENCLOSURES[old.enclosure]}.`);
+      if (plate.enclosure === "air-over" && inAirStream === undefined && old.enclosure !== "air-over")
+        return unknown("Air-over: only where the fan’s air passes over it.");
+      return passes;
+    },
+  },
+  {
+    id: "ambient",
+    title: "Ambient no lower",
+    judge: ({ old }, { plate }) => {
+      if (old.ambientC === undefined || plate.ambientC === undefined)
+        return unknown("Ambient: check that it is no lower.");
+      return plate.ambientC >= old.ambientC
+        ? passes
+        : misses(`For ${plate.ambientC} °C, the old one for ${old.ambientC} °C.`);
+    },
+  },
+  {
+    id: "position",
+    title: "Bearings only in the positions they allow",
+    judge: ({ old }, { plate }) => {
+      const [place] = old.positions ?? [];
+      if (place === undefined) return passes;
+      if (!plate.positions)
+        return plate.bearings === "ball"
+          ? passes
+          : unknown(
+              `It sits ${SHAFT_POSITIONS[place]}: check that its ${plate.bearings ? BEARINGS[plate.bearings] : "bearings"} may.`,
+            );
+      return plate.positions.includes(place)
+        ? passes
+        : misses(
+            `Not made to sit ${SHAFT_POSITIONS[place]}: only ${plate.positions.map((p) => SHAFT_POSITIONS[p]).join(", ")}.`,
+          );
+    },
+  },
+  {
+    id: "body",
+    title: "Body and mount within the space",
+    judge: ({ old, roomMm }, { plate }) => {
+      const room = roomMm ?? undefined;
+      if (room !== undefined && plate.bodyLengthMm !== undefined && plate.bodyLengthMm > room)
+        return misses(`Body ${formatLength(plate.bodyLengthMm)} long; the room is ${formatLength(room)}.`);
+      if (room !== undefined && plate.bodyLengthMm === undefined)
+        return unknown("Body length: measure it against the room.");
+      return bandFits(old, plate);
+    },
+  },
+  {
+    id: "mount",
+    title: "A mount it can be held by",
+    judge: ({ old }, { plate }) => {
+      if (!old.mounts || !plate.mounts) return unknown("Mount: check how it is held.");
+      const { mounts } = plate;
+      return old.mounts.some((mount) => mounts.includes(mount))
+        ? passes
+        : misses(
+            `Held by ${mounts.map((m) => MOUNTS[m]).join(", ")}; the old one by ${old.mounts.map((m) => MOUNTS[m]).join(", ")}.`,
+          );
+    },
+  },
+  {
+    id: "pump",
+    title: "A pump’s wet end, seal and face",
+    judge: ({ old }, { plate }) => {
+      if (old.load !== "pump") return passes;
+      if (plate.load !== undefined && plate.load !== "pump")
+        return misses("Not made for a pump: no face for its wet end.");
+      if (plate.mounts && !plate.mounts.includes("face")) return misses("No face for the pump’s wet end.");
+      return unknown("Pump: check that wet end, seal and face fit this motor.");
+    },
+  },
+  {
+    id: "bolt-circle",
+    title: "A mount’s bolt circle exceeds the air opening by an inch or more",
+    judge: ({ airOpeningMm }, { plate }) => {
+      if (airOpeningMm === undefined || plate.boltCircleMm === undefined) return passes;
+      return plate.boltCircleMm >= airOpeningMm + 25.4 - 0.1
+        ? passes
+        : misses(
+            `Bolt circle ${formatLength(plate.boltCircleMm)} does not exceed the opening of ${formatLength(airOpeningMm)} by an inch.`,
+          );
+    },
+  },
+];
+
+/** Speeds of one number of poles lie nearer to each other than this; those of two do not. */
+const SAME_POLES_SHARE = 1.15;
+
+function differsTooMuch(one: number, other: number): boolean {
+  return Math.max(one / other, other / one) > SAME_POLES_SHARE;
+}
+
+/** How far closed an enclosure is; air-over and not ventilated are closed alike. */
+const CLOSED: Readonly<Record<Enclosure, number>> = {
+  "open-drip-proof": 0,
+  "air-over": 1,
+  "non-ventilated": 1,
+  "fan-cooled": 1,
+};
+
+/** A belly band goes round one diameter only. */
+function bandFits(old: Plate, plate: Plate): HardVerdict {
+  const band = old.mounts?.length === 1 && old.mounts[0] === "band";
+  if (!band) return passes;
+  const [was, is] = [old.bodyDiameterMm, plate.bodyDiameterMm];
+  if (was === undefined || is === undefined)
+    return unknown("Body diameter: the band goes round one diameter only; measure both.");
+  return Math.abs(was - is) <= BODY_SLACK_MM
+    ? passes
+    : misses(`Body ${formatLength(is)} across; the band is for ${formatLength(was)}.`);
+}
+
+/** The supply a plate with one connection tells of. */
+function supplyFrom(volts: readonly VoltRange[] | undefined): number | null {
+  const [only, other] = volts ?? [];
+  return only && !other ? only.high : null;
+}

@@ -1,0 +1,36 @@
+import { formatHp, formatPower } from "../quantity/power";
+
+/** Which power lead of a multi-power motor to use. */
+export interface PowerLead {
+  readonly watts: number;
+  /** Its place among the motor's powers, the greatest first, from 1. */
+  readonly rank: number;
+  readonly says: string;
+}
+
+/** Rounding of plates: 0.25 kW is 1/3 hp. */
+const SAME_SHARE = 0.02;
+
+/**
+ * The power of a motor that comes nearest an old plate's without going under it; a motor with one power has one. Null
+ * where even the greatest is too little.
+ */
+export function powerLeadFor(powerWatts: readonly number[], oldWatts: number): PowerLead | null {
+  const falling = [...powerWatts].sort((a, b) => b - a);
+  const enough = falling.filter((watts) => watts >= oldWatts * (1 - SAME_SHARE));
+  const watts = enough.at(-1);
+  if (watts === undefined) return null;
+  const rank = falling.indexOf(watts) + 1;
+  if (falling.length === 1) return { watts, rank, says: `${formatPower(watts)}.` };
+  const others = falling.filter((other) => other !== watts).map((other) => `${formatHp(other)} hp`);
+  return {
+    watts,
+    rank,
+    says: `Use the ${formatHp(watts)} hp lead; cap ${others.join(", ")}, each on its own. The rpm is the same on every power lead.`,
+  };
+}
+
+/** Whether two powers are the same on a plate. */
+export function samePower(one: number, other: number): boolean {
+  return Math.abs(one / other - 1) <= SAME_SHARE;
+}

@@ -1,0 +1,297 @@
+import { BEARINGS, type Plate, PROTECTORS, SHAFT_FORMS, SHAFT_POSITIONS } from "../motor/plate/plate";
+import { formatLength } from "../quantity/length";
+import { digits } from "../quantity/number";
+import { formatHp, STANDARD_HP, WATTS_PER_HP } from "../quantity/power";
+import { connectionFor } from "../quantity/volts";
+import { densityRatio, powerTimes } from "./fanLaw";
+import type { Candidate, Need } from "./need";
+import { polesOf } from "./nominalSpeed";
+import { powerLeadFor, samePower } from "./powerLead";
+
+/** What a soft rule says: points off the best, and why. */
+export interface SoftVerdict {
+  /** 0 is as good as it gets; more is worse. */
+  readonly points: number;
+  readonly weight: "good" | "look-again";
+  readonly says: string;
+}
+
+/** A rule that ranks: null where it has nothing to say of this pair. */
+export interface SoftRule {
+  readonly id: string;
+  readonly title: string;
+  readonly judge: (need: Need, candidate: Candidate) => SoftVerdict | null;
+}
+
+const good = (says: string): SoftVerdict => ({ points: 0, weight: "good", says });
+const costs = (points: number, says: string): SoftVerdict => ({ points, weight: "look-again", says });
+
+const MOST_AMPS_SHARE = 1.15;
+
+/** The soft rules, weightiest first. Points of one rule against another's say which a technician would rather accept. */
+export const SOFT_RULES: readonly SoftRule[] = [
+  {
+    id: "power",
+    title: "Power: equal is best, up to the next standard size is good, more costs amps and body",
+    judge: ({ old }, { plate }) => {
+      const oldWatts = old.powerWatts && Math.max(...old.powerWatts);
+      if (oldWatts === undefined || !plate.powerWatts) return null;
+      const lead = powerLeadFor(plate.powerWatts, oldWatts);
+      if (!lead) return null;
+      const many = plate.powerWatts.length > 1 ? ` ${lead.says}` : "";
+      if (samePower(lead.watts, oldWatts)) return good(`${formatHp(lead.watts)} hp, the same power.${many}`);
+      const steps = stepsAbove(lead.watts, oldWatts);
+      const words = `${formatHp(lead.watts)} hp for ${formatHp(oldWatts)}`;
+      return steps <= 1
+        ? costs(6, `${words}: the next standard size up, good.${many}`)
+        : costs(6 + 10 * (steps - 1), `${words}: ${steps} standard sizes up; it costs amps and body.${many}`);
+    },
+  },
+  {
+    id: "amps",
+    title: "Full-load amps within +15 % of the old, or check contactor, breaker and wire",
+    judge: ({ old, supplyVolts }, { plate }) => {
+      const [was, is] = [ampsAt(old, supplyVolts), ampsAt(plate, supplyVolts ?? old.volts?.[0]?.high)];
+      if (was === null || is === null) return null;
+      const share = is / was;
+      const numbers = `${digits(is)} A against ${digits(was)} A, ${share >= 1 ? "+" : "−"}${Math.abs(100 * (share - 1)).toFixed(0)} %`;
+      if (share <= MOST_AMPS_SHARE + 1e-9) return good(`${numbers}: within 15 %.`);
+      return costs(
+        10 + 20 * (share - MOST_AMPS_SHARE),
+        `${numbers}: check contactor, breaker and wire upstream.`,
+      );
+    },
+  },
+  {
+    id: "rpm",
+    title: "A blade asks for power with the cube of speed",
+    judge: ({ old }, { plate }) => {
+      if (old.rpm === undefined || plate.rpm === undefined || (plate.kind ?? "plain") === "retrofit")
+        return null;
+      const times = powerTimes(plate.rpm, old.rpm);
+      if (Math.abs(times - 1) < 0.01) return good(`${plate.rpm} rpm, the same speed.`);
+      const numbers = `${plate.rpm} rpm for ${old.rpm}: the blade asks for (${plate.rpm}/${old.rpm})³ = ${times.toFixed(2)} times the power`;
+      return costs(
+        times > 1 ? 40 * (times - 1) : 15 * (1 - times),
+        times > 1.05 ? `${numbers}.` : `${numbers}; a little ${times > 1 ? "more" : "less"} air.`,
+      );
+    },
+  },
+  {
+    id: "speeds",
+    title: "Speeds at least those in use",
+    judge: ({ old, speedsInUse }, { plate }) => {
+      const wanted = speedsInUse ?? old.speeds;
+      if (wanted === undefined || plate.speeds === undefined) return null;
+      return plate.speeds >= wanted
+        ? good(
+            `${count(plate.speeds, "speed")} for ${wanted} in use${plate.speeds > wanted ? "; the others capped, each on its own" : ""}.`,
+          )
+        : costs(
+            25 * (wanted - plate.speeds),
+            `${count(plate.speeds, "speed")} only, ${wanted} in use: two calls would share one.`,
+          );
+    },
+  },
+  {
+    id: "service-factor",
+    title: "Service factor not lower",
+    judge: ({ old }, { plate }) => {
+      if (old.serviceFactor === undefined) return null;
+      const is = plate.serviceFactor ?? 1;
+      return is >= old.serviceFactor
+        ? good(`Service factor ${digits(is)}, not lower.`)
+        : costs(8, `Service factor ${digits(is)} against ${digits(old.serviceFactor)}: less to spare.`);
+    },
+  },
+  {
+    id: "body-diameter",
+    title: "Body diameter as the band or bracket has it",
+    judge: ({ old }, { plate }) =>
+      sameLength(old.bodyDiameterMm, plate.bodyDiameterMm, "Body", "across", 3, 6),
+  },
+  {
+    id: "body-length",
+    title: "Where two bodies serve, the smaller",
+    judge: ({ old }, { plate }) => {
+      const [was, is] = [old.bodyLengthMm, plate.bodyLengthMm];
+      if (was === undefined || is === undefined) return null;
+      return is <= was + 3
+        ? good(`Body ${formatLength(is)} long, no longer than the old one.`)
+        : costs(
+            Math.min(12, (is - was) / 4),
+            `Body ${formatLength(is)} long, ${formatLength(is - was)} longer than the old one: check the room.`,
+          );
+    },
+  },
+  {
+    id: "shaft-length",
+    title: "The shaft reaches the blade’s place; too long is cut after a dry fit, too short is not mended",
+    judge: ({ old }, { plate }) => {
+      const [was, is] = [old.shaftLengthMm, plate.shaftLengthMm];
+      if (was === undefined || is === undefined) return null;
+      if (is < was - 3)
+        return costs(
+          25,
+          `Shaft ${formatLength(is)} long, ${formatLength(was - is)} shorter than the old: see that the hub still reaches.`,
+        );
+      return is > was + 3
+        ? costs(2, `Shaft ${formatLength(is)} long: cut to ${formatLength(was)} after a dry fit.`)
+        : good(`Shaft ${formatLength(is)} long, as the old one.`);
+    },
+  },
+  {
+    id: "shaft-form",
+    title: "The set screw has its flat, the key its keyway",
+    judge: ({ old }, { plate }) => {
+      if (!old.shaftForm || !plate.shaftForm) return null;
+      const serves =
+        old.shaftForm === plate.shaftForm ||
+        old.shaftForm === "round" ||
+        (old.shaftForm === "flat" && plate.shaftForm === "two-flats");
+      return serves
+        ? good(`Shaft with ${SHAFT_FORMS[plate.shaftForm]}: the hub fits it.`)
+        : costs(
+            10,
+            `Shaft with ${SHAFT_FORMS[plate.shaftForm]}, the old one with ${SHAFT_FORMS[old.shaftForm]}: see to the hub.`,
+          );
+    },
+  },
+  {
+    id: "bearings",
+    title: "Bearings alike",
+    judge: ({ old }, { plate }) => {
+      if (!old.bearings || !plate.bearings) return null;
+      if (old.bearings === plate.bearings)
+        return good(`${capital(BEARINGS[plate.bearings])}, as the old one.`);
+      return plate.bearings === "ball"
+        ? costs(1, "Ball bearings for sleeve: they stand any position, and are heard a little.")
+        : costs(8, "Sleeve bearings for ball: look at the position and the belt’s pull.");
+    },
+  },
+  {
+    id: "protector",
+    title: "Protector alike",
+    judge: ({ old }, { plate }) => {
+      if (!old.protector || !plate.protector) return null;
+      if (old.protector === plate.protector)
+        return good(`${capital(PROTECTORS[plate.protector])}, as the old one.`);
+      return costs(
+        plate.protector === "none" ? 30 : 10,
+        plate.protector === "auto"
+          ? "Its protector resets itself, the old one’s did not: not where a restart surprises a hand."
+          : `${capital(PROTECTORS[plate.protector])}; the old one had ${article(PROTECTORS[old.protector])}.`,
+      );
+    },
+  },
+  {
+    id: "orientation",
+    title: "Drains and shield for the way it points",
+    judge: ({ old }, { plate }) => {
+      const [place] = old.positions ?? [];
+      if (place === undefined || place === "level") return null;
+      if (plate.weepPlugs === undefined) return null;
+      return plate.weepPlugs
+        ? good(`Drain holes: take the lowest plug out, leave the others in (${SHAFT_POSITIONS[place]}).`)
+        : costs(6, `No drain holes, and it sits ${SHAFT_POSITIONS[place]}: water must have a way out.`);
+    },
+  },
+  {
+    id: "lead-length",
+    title: "Leads long enough",
+    judge: ({ old }, { plate }) => {
+      const [was, is] = [old.leadLengthMm, plate.leadLengthMm];
+      if (was === undefined || is === undefined) return null;
+      return is >= was - 25
+        ? good(`Leads ${formatLength(is)}, long enough.`)
+        : costs(4, `Leads ${formatLength(is)}, ${formatLength(was - is)} shorter.`);
+    },
+  },
+  {
+    id: "altitude",
+    title: "Thin air loads less and cools less",
+    judge: ({ old }) => {
+      if (old.altitudeM === undefined || old.altitudeM <= 1000) return null;
+      const ratio = densityRatio(old.altitudeM);
+      return costs(
+        0,
+        `At ${Math.round(old.altitudeM)} m the air is ${Math.round(100 * ratio)} % as dense: the fan asks ${Math.round(100 * ratio)} % of the power, and the motor is cooled that much less.`,
+      );
+    },
+  },
+  {
+    id: "capacitor",
+    title: "The capacitor goes with the NEW motor",
+    judge: ({ old }, { plate }) => {
+      const [was, is] = [old.runCapacitor, plate.runCapacitor];
+      if (!is) return null;
+      const volts = is.volts === undefined ? "" : ` at ${is.volts} V`;
+      if (!was)
+        return costs(1, `Run capacitor ${digits(is.microfarads)} µF${volts}: as this motor’s plate says.`);
+      return Math.abs(was.microfarads / is.microfarads - 1) <= 0.06
+        ? good(`Run capacitor ${digits(is.microfarads)} µF, the same value as the old one’s.`)
+        : costs(
+            2,
+            `Run capacitor ${digits(is.microfarads)} µF${volts} instead of ${digits(was.microfarads)}: change it with the motor.`,
+          );
+    },
+  },
+  {
+    id: "stock",
+    title: "Truck stock first, then order",
+    judge: (_, { count: on }) =>
+      on > 0 ? good(`${on} on the truck.`) : costs(15, "Not on the truck: to be ordered."),
+  },
+];
+
+/** Standard sizes between two powers; the next size up is one. */
+export function stepsAbove(watts: number, oldWatts: number): number {
+  const [hp, was] = [watts / WATTS_PER_HP, oldWatts / WATTS_PER_HP];
+  return STANDARD_HP.filter((standard) => standard > was * 1.02 && standard <= hp * 1.02).length || 1;
+}
+
+/** Amps at the supply: the figure of the connection that suits it, or the only one. */
+export function ampsAt(plate: Plate, supplyVolts: number | undefined): number | null {
+  const { fullLoadAmps, volts } = plate;
+  const [first] = fullLoadAmps ?? [];
+  if (first === undefined) return null;
+  if (fullLoadAmps?.length === 1 || supplyVolts === undefined || !volts) return first;
+  const connection = connectionFor(volts, supplyVolts);
+  const at = connection ? volts.indexOf(connection) : 0;
+  return fullLoadAmps?.[at] ?? first;
+}
+
+/** Whether a candidate's poles are the old one's; null where either is not known. */
+export function samePoles(old: Plate, plate: Plate): boolean | null {
+  const [was, is] = [polesOf(old), polesOf(plate)];
+  return was === null || is === null ? null : was === is;
+}
+
+function sameLength(
+  was: number | undefined,
+  is: number | undefined,
+  what: string,
+  how: string,
+  slackMm: number,
+  points: number,
+): SoftVerdict | null {
+  if (was === undefined || is === undefined) return null;
+  return Math.abs(was - is) <= slackMm
+    ? good(`${what} ${formatLength(is)} ${how}, as the old one.`)
+    : costs(
+        points,
+        `${what} ${formatLength(is)} ${how}, the old one ${formatLength(was)}: see to the mount.`,
+      );
+}
+
+function count(n: number, word: string): string {
+  return `${n} ${word}${n === 1 ? "" : "s"}`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function article(text: string): string {
+  return text.startsWith("no ") ? text.replace(/^no /, "none, no ") : `a ${text}`;
+}
