@@ -1,0 +1,251 @@
+import Papa from "papaparse";
+import { PLATE_FIELD_IDS, type TypedPlate } from "../motor/plate";
+import { type Fault, faultsOf, type Refused, refused } from "../quantity/fault";
+import { guessColumns, type MappedColumn, STOCK_COLUMNS } from "./columns";
+import { itemFaults, type StockItem, stockItem } from "./item";
+
+/** A table of a file: headings and rows, every row with as many cells as there are headings. */
+export interface CsvTable {
+  readonly ok: true;
+  readonly headings: readonly string[];
+  readonly rows: readonly (readonly string[])[];
+  /** Line of the file that each row begins on, from 1. */
+  readonly lines: readonly number[];
+  readonly delimiter: string;
+  readonly faults: readonly Fault[];
+}
+
+/** More lines than any shop stocks. */
+export const MOST_ROWS = 100_000;
+
+/**
+ * Reads CSV text: comma, semicolon or tab, line ends of any kind and mixed, quotes with what they hold. Rows with more
+ * or fewer cells than headings are faults of their own line; the rest is read.
+ */
+export function parseCsv(text: string): CsvTable | Refused {
+  // Papa guesses one line end for the whole file; ends outside quotes are made alike first.
+  const parsed = Papa.parse<string[]>(oneLineEnd(text.replace(/^\uFEFF/, "")), {
+    newline: "\n",
+    delimitersToGuess: [",", ";", "\t", "|"],
+  });
+  const rows: (readonly string[])[] = [];
+  const lines: number[] = [];
+  const faults: Fault[] = [];
+  let headings: string[] | null = null;
+  let line = 1;
+  for (const cells of parsed.data) {
+    const at = line;
+    line += 1 + cells.reduce((sum, cell) => sum + (cell.match(/\n/g)?.length ?? 0), 0);
+    if (cells.every((cell) => cell.trim() === "")) continue;
+    if (!headings) {
+      headings = cells.map((cell) => cell.trim());
+      continue;
+    }
+    if (cells.length !== headings.length) {
+      faults.push(
+        lineFault(
+          at,
+          "cells",
+          `has ${cells.length} cells where there are ${headings.length} headings: left out.`,
+        ),
+      );
+      continue;
+    }
+    if (rows.length === MOST_ROWS)
+      return refused(
+        tableFault("too-many-rows", `The file has more than ${MOST_ROWS} rows. Nothing was imported.`),
+      );
+    rows.push(cells);
+    lines.push(at);
+  }
+  const open = parsed.errors.find(({ type, code }) => type === "Quotes" && code === "MissingQuotes");
+  if (open)
+    return refused(
+      tableFault(
+        "open-quote",
+        `A quotation mark opened in row ${(open.row ?? 0) + 1} is never closed. Nothing was imported.`,
+      ),
+    );
+  if (!headings) return refused(tableFault("empty", "The file has no rows."));
+  if (headings.length < 2)
+    return refused(
+      tableFault(
+        "one-column",
+        "The file has one column only: save it with commas, semicolons or tabs between the columns.",
+      ),
+    );
+  return { ok: true, headings, rows, lines, delimiter: parsed.meta.delimiter, faults };
+}
+
+/** Line ends of every kind become one, but not inside quotes, where a line break belongs to the cell. */
+function oneLineEnd(text: string): string {
+  return text.replace(/\r\n?/g, "\n");
+}
+
+/** What a file's rows come to, with the columns mapped. */
+export interface StockImport {
+  readonly items: readonly StockItem[];
+  /** Row by row, by line of the file. A row with a fault is not imported. */
+  readonly faults: readonly Fault[];
+}
+
+/** What is wrong with the mapping as a whole; empty when rows can be read. */
+export function mappingFaults(mapping: readonly (MappedColumn | null)[]): Fault[] {
+  const has = (column: MappedColumn) => mapping.includes(column);
+  return [
+    ...(has("name") || has("part")
+      ? []
+      : [tableFault("no-name", "No column is the name or the part code: say which one.")]),
+    ...(has("power") || has("label") || has("volts")
+      ? []
+      : [
+          tableFault(
+            "no-figures",
+            "No column is a motor’s power or volts, nor a capacitor’s label: say which one.",
+          ),
+        ]),
+    ...STOCK_COLUMNS.filter(({ id }) => mapping.filter((column) => column === id).length > 1).map(
+      ({ title }) => tableFault("twice", `Two columns are said to be the ${title}.`),
+    ),
+  ];
+}
+
+/**
+ * Makes stock items of a table's rows. `newId` is handed in, because the core makes nothing up; the same row names its
+ * faults by its line.
+ */
+export function stockFromTable(
+  table: CsvTable,
+  mapping: readonly (MappedColumn | null)[],
+  newId: () => string,
+  onRow: (done: number) => void = () => undefined,
+): StockImport {
+  const items: StockItem[] = [];
+  const faults: Fault[] = [...table.faults];
+  table.rows.forEach((cells, i) => {
+    const made = itemFromCells(cells, mapping, newId);
+    if (made.ok) items.push(made.item);
+    else
+      for (const fault of made.faults) faults.push({ ...fault, path: [table.lines[i] ?? 0, ...fault.path] });
+    if (i % 500 === 499) onRow(i + 1);
+  });
+  return { items, faults };
+}
+
+function itemFromCells(
+  cells: readonly string[],
+  mapping: readonly (MappedColumn | null)[],
+  newId: () => string,
+): { ok: true; item: StockItem } | Refused {
+  const cell = (column: MappedColumn) => {
+    const at = mapping.indexOf(column);
+    return at < 0 ? "" : (cells[at] ?? "").trim();
+  };
+  const label = cell("label");
+  const said = cell("kind").toLowerCase();
+  const kind = /^cap/.test(said)
+    ? "capacitor"
+    : /^mot/.test(said)
+      ? "motor"
+      : label !== ""
+        ? "capacitor"
+        : "motor";
+  if (said !== "" && !/^(?:cap|mot)/.test(said))
+    return refused({ code: "kind", path: ["kind"], says: `“${said}” is neither a motor nor a capacitor.` });
+  const numbers = {
+    count: wholeOf(cell("count")),
+    minimum: wholeOf(cell("minimum")),
+    cost: moneyOf(cell("cost")),
+  };
+  const bad = Object.entries(numbers).find(([, value]) => Number.isNaN(value));
+  if (bad)
+    return refused({
+      code: "number",
+      path: [bad[0]],
+      says: `“${cell(bad[0] as MappedColumn)}” is no ${bad[0]}.`,
+    });
+  const plate: TypedPlate = Object.fromEntries(
+    PLATE_FIELD_IDS.map((id) => [id, cell(id === "kind" ? "plateKind" : id)]).filter(
+      ([, text]) => text !== "",
+    ),
+  );
+  const parsed = stockItem.safeParse({
+    id: newId(),
+    name: cell("name") || cell("part"),
+    part: cell("part"),
+    count: numbers.count ?? 0,
+    minimum: numbers.minimum ?? 0,
+    cost: numbers.cost,
+    place: cell("place"),
+    ...(kind === "capacitor" ? { kind, label } : { kind, plate }),
+  });
+  if (!parsed.success) return refused(...faultsOf(parsed.error.issues).map(plainer));
+  const faults = itemFaults(parsed.data);
+  return faults.length > 0 ? refused(...faults) : { ok: true, item: parsed.data };
+}
+
+/** What the form itself finds wrong, in the trade's words. */
+function plainer(fault: Fault): Fault {
+  const field = String(fault.path[0] ?? "");
+  if (field === "name") return { ...fault, says: "It has no name." };
+  if (field === "label") return { ...fault, says: "The capacitor has no label, such as 5 MFD 370." };
+  return { ...fault, says: `Its ${field} cannot be taken: ${fault.says}` };
+}
+
+/** The stock as CSV, every field as it was typed, so that it imports back equal. */
+export function stockToCsv(items: readonly StockItem[]): string {
+  const rows = items.map((item) =>
+    STOCK_COLUMNS.map(({ id }) => {
+      switch (id) {
+        case "kind":
+          return item.kind;
+        case "name":
+        case "part":
+        case "place":
+          return guarded(item[id]);
+        case "count":
+        case "minimum":
+          return String(item[id]);
+        case "cost":
+          return item.cost === null ? "" : String(item.cost);
+        case "label":
+          return item.kind === "capacitor" ? item.label : "";
+        default:
+          return item.kind === "motor" ? (item.plate[id === "plateKind" ? "kind" : id] ?? "") : "";
+      }
+    }),
+  );
+  return `${Papa.unparse([STOCK_COLUMNS.map(({ heading }) => heading), ...rows], { newline: "\r\n" })}\r\n`;
+}
+
+/** A cell that a spreadsheet would take for a formula gets an apostrophe's blank before it, which an import trims. */
+function guarded(text: string): string {
+  return /^[=+\-@]/.test(text) ? ` ${text}` : text;
+}
+
+/** The mapping that a file's headings suggest. */
+export function suggestedMapping(table: CsvTable): (MappedColumn | null)[] {
+  return guessColumns(table.headings);
+}
+
+function wholeOf(text: string): number | null {
+  if (text === "") return null;
+  const value = Number(text.replace(/[\s,]/g, ""));
+  return Number.isInteger(value) && value >= 0 ? value : Number.NaN;
+}
+
+function moneyOf(text: string): number | null {
+  if (text === "") return null;
+  const bare = text.replace(/[^\d.,-]/g, "");
+  const plain = /,\d{1,2}$/.test(bare) ? bare.replace(/\./g, "").replace(",", ".") : bare.replace(/,/g, "");
+  const value = plain === "" ? Number.NaN : Number(plain);
+  return value >= 0 ? value : Number.NaN;
+}
+
+function tableFault(code: string, says: string): Fault {
+  return { code, path: [], says };
+}
+
+function lineFault(line: number, code: string, says: string): Fault {
+  return { code, path: [line], says: `Line ${line} ${says}` };
+}

@@ -1,0 +1,103 @@
+import { z } from "zod";
+import type { ShelfCapacitor } from "../capacitor/shelf";
+import { PLATE_FIELD_IDS, readPlate, type TypedPlate } from "../motor/plate";
+import { parseCapacitor } from "../quantity/capacitance";
+import type { Fault } from "../quantity/fault";
+import type { Candidate } from "../replacement/need";
+
+const text = (most: number) => z.string().trim().max(most);
+const typedPlate = z
+  .partialRecord(z.enum(PLATE_FIELD_IDS), text(60))
+  .transform((typed) => Object.fromEntries(Object.entries(typed).filter(([, t]) => t)) as TypedPlate);
+
+/** The most pieces that one line of the stock counts. */
+export const MOST_PIECES = 9999;
+
+const shared = {
+  id: z.uuid(),
+  name: text(80).min(1),
+  /** The shop's or maker's part code; empty where there is none. */
+  part: text(40).default(""),
+  count: z.number().int().min(0).max(MOST_PIECES),
+  minimum: z.number().int().min(0).max(MOST_PIECES).default(0),
+  /** In the shop's own money; null where not known. */
+  cost: z.number().finite().min(0).max(1_000_000).nullable().default(null),
+  place: text(40).default(""),
+};
+
+/** A line of the stock or of a catalogue (count 0): a motor with its plate, or a capacitor with its label, as typed. */
+export const stockItem = z.discriminatedUnion("kind", [
+  z.object({ kind: z.literal("motor"), ...shared, plate: typedPlate }),
+  z.object({ kind: z.literal("capacitor"), ...shared, label: text(60).min(1) }),
+]);
+
+export type StockItem = z.output<typeof stockItem>;
+export type StockMotor = Extract<StockItem, { kind: "motor" }>;
+export type StockCapacitor = Extract<StockItem, { kind: "capacitor" }>;
+
+/** A stock motor as a candidate for a replacement. */
+export function candidateOf(item: StockMotor, onHand = item.count): Candidate {
+  return {
+    id: item.id,
+    name: item.name,
+    plate: readPlate(item.plate).plate,
+    count: onHand,
+    ...(item.cost === null ? {} : { cost: item.cost }),
+  };
+}
+
+/** A stock capacitor as a part on the shelf; null where its label does not give volts. */
+export function shelfPartOf(item: StockCapacitor, onHand = item.count): ShelfCapacitor | null {
+  const read = parseCapacitor(item.label);
+  if (!read.ok || read.label.volts === undefined) return null;
+  const { tolerancePercent: _, ...label } = read.label;
+  return { ...label, id: item.id, name: item.name, count: onHand, volts: read.label.volts };
+}
+
+/** What is wrong with a stock line beyond its form: a plate field or a label that cannot be understood. */
+export function itemFaults(item: StockItem): Fault[] {
+  if (item.kind === "motor")
+    return Object.entries(readPlate(item.plate).faults).map(([field, fault]) => ({
+      ...fault,
+      path: ["plate", field],
+    }));
+  const read = parseCapacitor(item.label);
+  if (!read.ok) return read.faults.map((fault) => ({ ...fault, path: ["label"] }));
+  return read.label.volts === undefined
+    ? [
+        {
+          code: "volts-missing",
+          path: ["label"],
+          says: `“${item.label}” gives no volts: without them it cannot be offered.`,
+        },
+      ]
+    : [];
+}
+
+/** Figures of an item by which a list is sorted and filtered; null where it has none. */
+export function figuresOf(item: StockItem): {
+  readonly powerWatts: number | null;
+  readonly rpm: number | null;
+  readonly volts: number | null;
+  readonly microfarads: number | null;
+} {
+  if (item.kind === "motor") {
+    const { plate } = readPlate(item.plate);
+    return {
+      powerWatts: plate.powerWatts ? Math.max(...plate.powerWatts) : null,
+      rpm: plate.rpm ?? null,
+      volts: plate.volts?.[0]?.high ?? null,
+      microfarads: plate.runCapacitor?.microfarads ?? null,
+    };
+  }
+  const read = parseCapacitor(item.label);
+  if (!read.ok) return { powerWatts: null, rpm: null, volts: null, microfarads: null };
+  const { label } = read;
+  const microfarads =
+    label.kind === "single"
+      ? label.microfarads
+      : label.kind === "dual"
+        ? label.hermMicrofarads
+        : label.lowMicrofarads;
+  return { powerWatts: null, rpm: null, volts: label.volts ?? null, microfarads };
+}
