@@ -68,7 +68,11 @@ function completeRoles({ placement, leadsOut }: Hypothesis): { roles: (Role | nu
   if (floaters.length === 0) return { roles: renumberGroups(placed), ways: 1 };
   const left = floating.free.map((_, g) => rolesLeft(placement, g));
   const alone = left.map((roles) => new Set(roles.map(roleKey)).size === 1);
-  const kinds = left.map((roles, g) => (alone[g] ? `${roles[0]?.role}/${roles.length}` : ""));
+  // Groups change places freely only while nobody sits in them: one with a placed lead is that lead's own.
+  const begun = new Set(nodeOf.flatMap((node) => (node === null ? [] : [template.group[node]])));
+  const kinds = left.map((roles, g) =>
+    alone[g] && !begun.has(g) ? `${roles[0]?.role}/${roles.length}` : "",
+  );
   const seats = leadsOut === 0 ? onlySeating(floating, floaters, kinds) : null;
   const filled = placed.map((role, lead) => {
     const g = seats?.get(lead);

@@ -32,6 +32,25 @@ describe("what a technician reasons from a table", () => {
     expect(id.family).toBe("three-phase-3");
   });
 
+  it("nine leads in delta: which corner belongs to which pair of ends is read, not guessed from what is left", () => {
+    const leads = [..."abcdefghi"].map((id) => ({ id }));
+    const rows = `a f 14.9
+b c 14.8
+d e 7.3
+e g 7.3
+d g 14.6
+a b OL
+a d OL
+b d OL`;
+    const unread = answer(table(rows, { leads }));
+    expect(unread.status).toBe("needs-probe");
+    expect(unread.nextProbe).not.toBeNull();
+    const read = answer(table(`${rows}\na h 7.4\na i OL`, { leads }));
+    expect(read.status).toBe("settled");
+    expect(read.roles.h?.group).toBe(read.roles.a?.group);
+    expect(read.roles.i?.group).toBe(read.roles.b?.group);
+  });
+
   it("six leads in three equal pairs are three-phase; two equal and one higher, dual voltage", () => {
     const pairs = (last: number) => `a b 6.2\nc d 6.2\ne f ${last}\na c OL\na e OL\nc e OL`;
     expect(answer(table(pairs(6.3))).family).toBe("three-phase-6");
