@@ -16,6 +16,7 @@ export {
 } from "./motor/colour";
 export { FAMILY_IDS, familyById } from "./motor/families";
 export { type Lead, type LeadName, leadNames } from "./motor/lead";
+export * from "./motor/plate";
 export { placeAlongWinding, type Role } from "./motor/role";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";
 export { type CableRun, cableOhmsEachWay, OHMS_PER_1000_FT, type WireGauge } from "./ohms/cable";
@@ -30,9 +31,14 @@ export {
   USUAL_TOLERANCE_PERCENT,
 } from "./ohms/reference";
 export { type Conductor, ohmsAtTemperature, temperatureOfOhms } from "./ohms/windingTemperature";
+export { type CapacitorLabel, formatCapacitor, parseCapacitor } from "./quantity/capacitance";
 export { type Fault, faultsOf, type Refused } from "./quantity/fault";
+export { formatLength, parseLength } from "./quantity/length";
 export { parseMegohms } from "./quantity/megohms";
+export { parseNumber } from "./quantity/number";
 export { formatOhms, type OhmsShown, ohmsDigits, parseOhms } from "./quantity/ohms";
+export { formatPower } from "./quantity/power";
+export { formatRotation, type Rotation } from "./quantity/rotation";
 export { celsiusOfFahrenheit, parseTemperature } from "./quantity/temperature";
 export {
   comparison,
@@ -42,6 +48,9 @@ export {
   USUAL_REFERENCE_C,
 } from "./record/comparison";
 export {
+  type CapacitorChoice,
+  type CapacitorTest,
+  type ChosenMotor,
   type Conditions,
   type Fact,
   type FactBody,
@@ -51,6 +60,7 @@ export {
   type LabelText,
   type LandingChoice,
   MOST_FACTS_A_WRITE,
+  type Place,
   type Reference,
   type Told,
 } from "./record/facts";
@@ -58,12 +68,15 @@ export {
   cableOhmsEachWayOf,
   deriveJob,
   type Job,
+  type KeptCapacitorTest,
   type KeptInsulationTest,
   type KeptPairReading,
   type KeptShellReading,
   sheetOf,
   USUAL_METER,
+  type UsedPart,
 } from "./record/job";
 export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
+export { type StockItem, stockItem } from "./stock/item";
 export { type LandingPlan, type LandingStep, planLanding, terminalName } from "./wiring/landing";

@@ -1,7 +1,9 @@
 import { and, desc, eq, gt, inArray, isNotNull, isNull, sql } from "drizzle-orm";
-import type { Fact } from "@/core";
+import { deriveJob, type Fact } from "@/core";
 import type { Database } from "./database";
-import { facts, jobs } from "./schema";
+import { facts, jobs, stockUses } from "./schema";
+
+type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
 
 /** The shop that everything belongs to until there are accounts. */
 export const FIRST_SHOP = "0198c3a0-0000-7000-8000-000000000001";
@@ -54,6 +56,8 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
           .update(jobs)
           .set({ lastFactAt: sql`greatest(${jobs.lastFactAt}, ${newest}::timestamptz)` })
           .where(and(inShop, eq(jobs.id, jobId)));
+        if (added.some(({ body }) => body.kind === "used" || body.kind === "undone"))
+          await setUses(tx, shopId, jobId);
       });
     },
 
@@ -99,6 +103,16 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
       }));
     },
   };
+}
+
+/** What a job has in use of the stock, worked out anew from all its facts. The job's row is locked by the caller. */
+async function setUses(tx: Transaction, shopId: string, jobId: string): Promise<void> {
+  const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
+  const rows = await tx.select().from(facts).where(ofJob);
+  const { used } = deriveJob(rows.map(asFact));
+  await tx.delete(stockUses).where(and(eq(stockUses.shopId, shopId), eq(stockUses.jobId, jobId)));
+  if (used.length === 0) return;
+  await tx.insert(stockUses).values(used.map(({ item, count }) => ({ shopId, jobId, itemId: item, count })));
 }
 
 function asFact(row: typeof facts.$inferSelect): Fact {

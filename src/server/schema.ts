@@ -2,6 +2,7 @@ import {
   bigint,
   bigserial,
   boolean,
+  doublePrecision,
   foreignKey,
   index,
   integer,
@@ -12,7 +13,7 @@ import {
   timestamp,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { FactBody } from "@/core";
+import type { FactBody, StockItem } from "@/core";
 import type { HandedIn } from "@/core/practice";
 
 /** A job: one motor on one day. Its content is its facts; the row only says that it exists and whose it is. */
@@ -75,4 +76,62 @@ export const practiceResults = pgTable(
     primaryKey({ columns: [t.shopId, t.id] }),
     index("practice_by_person").on(t.shopId, t.person, t.at),
   ],
+);
+
+/** Stock and catalogue: motors and capacitors, as typed, with the figures a list is sorted by. */
+export const stockItems = pgTable(
+  "stock_items",
+  {
+    shopId: uuid("shop_id").notNull(),
+    id: uuid("id").notNull(),
+    kind: text("kind").$type<StockItem["kind"]>().notNull(),
+    name: text("name").notNull(),
+    part: text("part").notNull(),
+    place: text("place").notNull(),
+    /** Pieces counted, before what jobs took. */
+    count: integer("count").notNull(),
+    minimum: integer("minimum").notNull(),
+    cost: doublePrecision("cost"),
+    powerWatts: doublePrecision("power_watts"),
+    rpm: doublePrecision("rpm"),
+    volts: doublePrecision("volts"),
+    microfarads: doublePrecision("microfarads"),
+    /** Everything that a search may find, in lower case. */
+    words: text("words").notNull(),
+    item: jsonb("item").$type<StockItem>().notNull(),
+    changedAt: timestamp("changed_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.shopId, t.id] }),
+    index("stock_by_name").on(t.shopId, t.kind, t.name),
+    index("stock_by_part").on(t.shopId, t.part),
+  ],
+);
+
+/** Pieces that a job has in use, derived from its facts each time they change: an undo gives them back. */
+export const stockUses = pgTable(
+  "stock_uses",
+  {
+    shopId: uuid("shop_id").notNull(),
+    jobId: uuid("job_id").notNull(),
+    itemId: uuid("item_id").notNull(),
+    count: integer("count").notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.shopId, t.jobId, t.itemId] }),
+    index("stock_uses_by_item").on(t.shopId, t.itemId),
+  ],
+);
+
+/** Rows of an import on their way in: nothing is stock until the import is finished, all at once. */
+export const stockImportRows = pgTable(
+  "stock_import_rows",
+  {
+    shopId: uuid("shop_id").notNull(),
+    importId: uuid("import_id").notNull(),
+    row: integer("row").notNull(),
+    item: jsonb("item").$type<StockItem>().notNull(),
+    arrivedAt: timestamp("arrived_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.shopId, t.importId, t.row] })],
 );

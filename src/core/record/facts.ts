@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { PLATE_FIELD_IDS } from "../motor/plate";
 import { HIGHEST_READING_OHMS } from "../quantity/ohms";
 
 /**
@@ -107,6 +108,47 @@ export const labelText = z.object({
   capacitorVolts: text(12),
 });
 
+/** A plate as typed, by field. */
+const typedPlate = z.partialRecord(z.enum(PLATE_FIELD_IDS), text(60));
+
+/** The place the new motor goes to: what of it bears on the choice. */
+const place = z.object({
+  supplyVolts: z.number().finite().min(5).max(1000).optional(),
+  inAirStream: z.boolean().optional(),
+  roomMm: z.number().finite().positive().max(3000).optional(),
+  airOpeningMm: z.number().finite().positive().max(3000).optional(),
+  speedsInUse: z.number().int().min(1).max(10).optional(),
+  coolingTons: z.number().finite().positive().max(50).optional(),
+  heatingKilowatts: z.number().finite().positive().max(200).optional(),
+  rotation: z.enum(["cw-lead-end", "ccw-lead-end", "either"]).optional(),
+});
+
+/** The replacement that was chosen, with its plate as it was then: the stock may change, the job does not. */
+const chosenMotor = z.object({ item: z.uuid().nullable(), name: text(80).min(1), plate: typedPlate });
+
+/** The capacitor side of the job: the label in place now, and the school that was taken. */
+const capacitorChoice = z.object({
+  present: text(60),
+  tolerancePercent: z.number().finite().min(1).max(20).optional(),
+  school: z.enum(["keep-one-dual", "own-capacitor", "single"]).optional(),
+  lifeClass: z.enum(["A", "B", "C", "D"]).optional(),
+});
+
+/** One test of a capacitor: by a meter, lifted and discharged, or by amps and volts at work. */
+const capacitorTest = z.object({
+  label: text(60).min(1),
+  half: z.enum(["single", "herm", "fan"]),
+  by: z.discriminatedUnion("way", [
+    z.object({ way: z.literal("meter"), microfarads: z.number().finite().min(0).max(3000) }),
+    z.object({
+      way: z.literal("under-load"),
+      amps: z.number().finite().positive().max(200),
+      volts: z.number().finite().positive().max(2000),
+      hertz: z.union([z.literal(50), z.literal(60)]),
+    }),
+  ]),
+});
+
 const body = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("title"), title: text(80) }),
   z.object({ kind: z.literal("lead"), lead }),
@@ -123,6 +165,22 @@ const body = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("cooling"), leads: z.array(leadId).max(12) }),
   z.object({ kind: z.literal("landing"), choice: landingChoice }),
   z.object({ kind: z.literal("label"), text: labelText }),
+  z.object({
+    kind: z.literal("plate"),
+    motor: z.enum(["old", "new"]),
+    field: z.enum(PLATE_FIELD_IDS),
+    typed: text(60),
+  }),
+  z.object({ kind: z.literal("place"), place }),
+  z.object({ kind: z.literal("chosen"), motor: chosenMotor.nullable() }),
+  z.object({
+    kind: z.literal("used"),
+    item: z.uuid(),
+    name: text(80).min(1),
+    count: z.number().int().min(0).max(99),
+  }),
+  z.object({ kind: z.literal("capacitor"), choice: capacitorChoice }),
+  z.object({ kind: z.literal("capacitor-test"), test: capacitorTest }),
   z.object({ kind: z.literal("undone"), fact: id }),
 ]);
 
@@ -142,6 +200,10 @@ export type Told = z.output<typeof told>;
 export type Conditions = z.output<typeof conditions>;
 export type Reference = z.output<typeof reference>;
 export type InsulationTest = z.output<typeof insulation>;
+export type Place = z.output<typeof place>;
+export type ChosenMotor = z.output<typeof chosenMotor>;
+export type CapacitorChoice = z.output<typeof capacitorChoice>;
+export type CapacitorTest = z.output<typeof capacitorTest>;
 export type LandingChoice = z.output<typeof landingChoice>;
 export type LabelText = z.output<typeof labelText>;
 

@@ -1,10 +1,23 @@
 import type { ReadingSheetInput } from "../identify/sheet";
 import { LEAD_LIMITS } from "../identify/sheet";
 import type { Lead } from "../motor/lead";
+import type { TypedPlate } from "../motor/plate";
 import { cableOhmsEachWay } from "../ohms/cable";
 import type { Meter } from "../ohms/readingError";
 import type { OhmsShown } from "../quantity/ohms";
-import type { Conditions, Fact, InsulationTest, LabelText, LandingChoice, Reference, Told } from "./facts";
+import type {
+  CapacitorChoice,
+  CapacitorTest,
+  ChosenMotor,
+  Conditions,
+  Fact,
+  InsulationTest,
+  LabelText,
+  LandingChoice,
+  Place,
+  Reference,
+  Told,
+} from "./facts";
 
 /** A reading as it stands in the job's table. */
 export interface KeptReading {
@@ -28,6 +41,19 @@ export interface KeptInsulationTest extends InsulationTest {
   readonly fact: string;
 }
 
+/** A part taken from the stock for this job. */
+export interface UsedPart {
+  readonly item: string;
+  readonly name: string;
+  readonly count: number;
+}
+
+/** A capacitor's test with the fact it came by and its day. */
+export interface KeptCapacitorTest extends CapacitorTest {
+  readonly fact: string;
+  readonly at: string;
+}
+
 /** What a job's facts come to: the state a page shows. Derived, never stored. */
 export interface Job {
   readonly title: string;
@@ -45,6 +71,14 @@ export interface Job {
   readonly cooling: { readonly since: string; readonly leads: readonly string[] } | null;
   readonly landing: LandingChoice;
   readonly label: LabelText;
+  /** Plates as typed. The new motor's begins as that of the chosen one; what is typed since comes on top. */
+  readonly plates: { readonly old: TypedPlate; readonly new: TypedPlate };
+  readonly place: Place;
+  readonly chosen: ChosenMotor | null;
+  /** Parts of the stock in use on this job, each once, those given back left out. */
+  readonly used: readonly UsedPart[];
+  readonly capacitor: CapacitorChoice;
+  readonly capacitorTests: readonly KeptCapacitorTest[];
   /** The facts an undo and a redo would name next; null when there is none. */
   readonly undo: Fact | null;
   readonly redo: Fact | null;
@@ -83,6 +117,14 @@ export function deriveJob(facts: readonly Fact[]): Job {
     cooling: coolingOf(live),
     landing: last("landing")?.choice ?? FIRST_CHOICE,
     label: last("label")?.text ?? EMPTY_LABEL,
+    plates: typedPlates(live),
+    place: last("place")?.place ?? {},
+    chosen: last("chosen")?.motor ?? null,
+    used: usedParts(live),
+    capacitor: last("capacitor")?.choice ?? { present: "" },
+    capacitorTests: live.flatMap((f) =>
+      f.body.kind === "capacitor-test" ? [{ ...f.body.test, fact: f.id, at: f.at }] : [],
+    ),
     undo,
     redo,
     lastAt: ordered.at(-1)?.at ?? null,
@@ -122,6 +164,24 @@ function coolingOf(live: readonly Fact[]): Job["cooling"] {
     .slice(at + 1)
     .some((f) => f.body.kind === "pair-reading" && f.body.between.some((lead) => leads.includes(lead)));
   return readAgain ? null : { since: begun.at, leads };
+}
+
+function typedPlates(live: readonly Fact[]): Job["plates"] {
+  const plates: { old: TypedPlate; new: TypedPlate } = { old: {}, new: {} };
+  for (const { body } of live) {
+    if (body.kind === "chosen") plates.new = body.motor ? { ...body.motor.plate } : {};
+    if (body.kind !== "plate") continue;
+    const { [body.field]: _, ...rest } = plates[body.motor];
+    plates[body.motor] = body.typed === "" ? rest : { ...rest, [body.field]: body.typed };
+  }
+  return plates;
+}
+
+function usedParts(live: readonly Fact[]): UsedPart[] {
+  const parts = new Map<string, UsedPart>();
+  for (const { body } of live)
+    if (body.kind === "used") parts.set(body.item, { item: body.item, name: body.name, count: body.count });
+  return [...parts.values()].filter(({ count }) => count > 0);
 }
 
 function standingLeads(live: readonly Fact[]): Lead[] {

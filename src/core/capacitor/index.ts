@@ -1,0 +1,18 @@
+/** The door of the capacitors: run, dual, start, combinations, tests, discharge. */
+
+export { type CapacitorVerdict, judgeMeasured, microfaradsUnderLoad } from "./capacitorTest";
+export type { Combination } from "./combinations";
+export {
+  DISCHARGE_RULES,
+  type DischargeStep,
+  discharge,
+  dischargeSequence,
+  SAFE_VOLTS,
+  voltsLeft,
+} from "./discharge";
+export { type CapacitorEstimate, estimateRun } from "./estimate";
+export { type PresentCapacitor, planRun, type RunPlan, type RunSchool } from "./runPlan";
+export type { ShelfCapacitor } from "./shelf";
+export { judgeStart, startsOnShelf, typicalStart } from "./start";
+export { START_DEVICES, START_RULES } from "./startDevice";
+export { type LifeClass, USUAL_TOLERANCE_PERCENT } from "./values";

@@ -1,0 +1,161 @@
+import { randomUUID } from "node:crypto";
+import { v7 as uuid } from "uuid";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { type Fact, type FactBody, type StockItem, stockItem } from "@/core";
+import { jobStore } from "@/server/jobStore";
+import { type StockQuery, stockStore } from "@/server/stockStore";
+import { makeTestDatabase, type TestDatabase } from "./testDatabase";
+
+let test: TestDatabase;
+
+beforeAll(async () => {
+  test = await makeTestDatabase();
+});
+
+afterAll(async () => {
+  await test.drop();
+});
+
+const motor = (name: string, change: Partial<StockItem> & { power?: string } = {}): StockItem => {
+  const { power = "1/3", ...rest } = change;
+  return stockItem.parse({
+    kind: "motor",
+    id: uuid(),
+    name,
+    count: 2,
+    plate: { power, volts: "208-230", speed: "1075/3SPD" },
+    ...rest,
+  });
+};
+const query = (change: Partial<StockQuery> = {}): StockQuery => ({
+  search: "",
+  sort: "name",
+  descending: false,
+  offset: 0,
+  most: 50,
+  ...change,
+});
+const made = (body: FactBody): Fact => ({ id: uuid(), at: new Date().toISOString(), by: "Ilo Brandt", body });
+
+/** A shop of its own for each test. */
+const shop = () => {
+  const id = randomUUID();
+  return { id, stock: stockStore(test.db, id), jobs: jobStore(test.db, id) };
+};
+
+describe("the stock in PostgreSQL", () => {
+  it("comes back as it was put in, and is changed by putting it again", async () => {
+    const { stock } = shop();
+    const item = motor("Larkhull LH-630-4", { part: "LH6304", place: "van 1", cost: 84.5 });
+    await stock.put(item);
+    expect((await stock.all())[0]).toEqual({ item, inUse: 0, onHand: 2 });
+    await stock.put({ ...item, count: 5 });
+    expect((await stock.list(query())).lines.map(({ onHand }) => onHand)).toEqual([5]);
+    expect(await stock.remove(item.id)).toBe(true);
+    expect(await stock.remove(item.id)).toBe(false);
+    expect((await stock.list(query())).total).toBe(0);
+  });
+
+  it("is found by every word typed, in any order, signs of the search language included", async () => {
+    const { stock } = shop();
+    await stock.put(motor("Varnholt Drives VD-Q14", { part: "100%_X" }));
+    await stock.put(motor("Osmund & Pike OP-3"));
+    const found = async (search: string) =>
+      (await stock.list(query({ search }))).lines.map(({ item }) => item.name);
+    expect(await found("q14 varnholt")).toEqual(["Varnholt Drives VD-Q14"]);
+    expect(await found("208-230 1075")).toHaveLength(2);
+    expect(await found("100%_x")).toHaveLength(1);
+    expect(await found("%")).toHaveLength(1);
+    expect(await found("nothing")).toEqual([]);
+  });
+
+  it("is sorted by figures, not by letters, and what has none comes last", async () => {
+    const { stock } = shop();
+    await stock.put(motor("half", { power: "1/2" }));
+    await stock.put(motor("tenth", { power: "1/10" }));
+    await stock.put(motor("quarter", { power: "1/4" }));
+    await stock.put(
+      stockItem.parse({ kind: "capacitor", id: uuid(), name: "can", count: 1, label: "5 MFD 370" }),
+    );
+    const names = async (descending: boolean) =>
+      (await stock.list(query({ sort: "power", descending }))).lines.map(({ item }) => item.name);
+    expect(await names(false)).toEqual(["tenth", "quarter", "half", "can"]);
+    expect(await names(true)).toEqual(["half", "quarter", "tenth", "can"]);
+    expect((await stock.list(query({ kind: "capacitor" }))).total).toBe(1);
+  });
+
+  it("of one shop is not seen by another", async () => {
+    const [one, other] = [shop(), shop()];
+    await one.stock.put(motor("mine"));
+    expect(await other.stock.all()).toEqual([]);
+  });
+});
+
+describe("taking from the stock", () => {
+  it("takes when a job uses a part, gives back when it is undone, takes again when that is undone", async () => {
+    const { stock, jobs } = shop();
+    const item = motor("Larkhull", { minimum: 2 });
+    await stock.put(item);
+    const onHand = async () => (await stock.all())[0]?.onHand;
+    const job = uuid();
+    const use = made({ kind: "used", item: item.id, name: item.name, count: 1 });
+    await jobs.addFacts(job, [use]);
+    expect(await onHand()).toBe(1);
+    expect((await stock.list(query({ only: "short" }))).total).toBe(1);
+    await jobs.addFacts(job, [use]);
+    expect(await onHand()).toBe(1);
+    const undo = made({ kind: "undone", fact: use.id });
+    await jobs.addFacts(job, [undo]);
+    expect(await onHand()).toBe(2);
+    await jobs.addFacts(job, [made({ kind: "undone", fact: undo.id })]);
+    expect(await onHand()).toBe(1);
+    expect(await stock.usesOf(item.id)).toEqual([{ job, count: 1 }]);
+    await jobs.addFacts(job, [made({ kind: "used", item: item.id, name: item.name, count: 0 })]);
+    expect(await onHand()).toBe(2);
+  });
+
+  it("by ten jobs at once counts each once", async () => {
+    const { stock, jobs } = shop();
+    const item = motor("Larkhull", { count: 20 });
+    await stock.put(item);
+    await Promise.all(
+      Array.from({ length: 10 }, () =>
+        jobs.addFacts(uuid(), [made({ kind: "used", item: item.id, name: "x", count: 1 })]),
+      ),
+    );
+    expect((await stock.onHand([item.id])).get(item.id)).toBe(10);
+  });
+});
+
+describe("an import", () => {
+  it("is nothing until it is finished, then all of it, by the part codes that are known", async () => {
+    const { stock } = shop();
+    const old = motor("old name", { part: "P1", count: 1 });
+    await stock.put(old);
+    const id = uuid();
+    const items = [
+      motor("new name", { part: "P1", count: 7 }),
+      motor("added", { part: "P2" }),
+      motor("no code"),
+    ];
+    await stock.stage(id, 0, items.slice(0, 2));
+    await stock.stage(id, 0, items.slice(0, 2));
+    expect((await stock.all()).map(({ item }) => item.name)).toEqual(["old name"]);
+    expect(await stock.finish(id, 3)).toBeNull();
+    await stock.stage(id, 2, items.slice(2));
+    expect(await stock.finish(id, 3)).toEqual({ added: 2, changed: 1 });
+    const all = await stock.all();
+    expect(all.map(({ item }) => item.name).sort()).toEqual(["added", "new name", "no code"]);
+    expect(all.find(({ item }) => item.part === "P1")?.item).toMatchObject({ id: old.id, count: 7 });
+    expect(await stock.finish(id, 3)).toBeNull();
+  });
+
+  it("given up leaves nothing behind", async () => {
+    const { stock } = shop();
+    const id = uuid();
+    await stock.stage(id, 0, [motor("a"), motor("b")]);
+    await stock.drop(id);
+    expect(await stock.finish(id, 2)).toBeNull();
+    expect(await stock.all()).toEqual([]);
+  });
+});
