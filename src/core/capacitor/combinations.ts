@@ -37,6 +37,8 @@ export interface Combination {
 /** Rounding must not shut out what lies on the edge of the tolerance. */
 const EDGE = 1e-9;
 const MOST_SHOWN = 60;
+/** With more different parts on the shelf than this, threes are not looked for: there are twos enough. */
+const MOST_FOR_THREES = 45;
 
 interface Choice {
   readonly part: ShelfCapacitor;
@@ -50,7 +52,8 @@ interface Choice {
  * share. A dual counts as either half, or both side by side. Single parts first, then fewest parts, then nearest.
  */
 export function combinations(shelf: readonly ShelfCapacitor[], need: RunNeed): Combination[] {
-  const choices = shelf.filter((part) => part.count > 0).flatMap(choicesOf);
+  const choices = unlikeParts(shelf).flatMap(choicesOf);
+  const threes = choices.length <= MOST_FOR_THREES;
   const found: Combination[] = [];
   const consider = (wiring: Combination["wiring"], list: readonly Choice[]) => {
     if (!enoughOfEach(list)) return;
@@ -62,7 +65,7 @@ export function combinations(shelf: readonly ShelfCapacitor[], need: RunNeed): C
     choices.slice(i).forEach((b, j) => {
       consider("side-by-side", [a, b]);
       consider("series", [a, b]);
-      for (const c of choices.slice(i + j)) {
+      for (const c of threes ? choices.slice(i + j) : []) {
         consider("side-by-side", [a, b, c]);
         consider("series", [a, b, c]);
         for (const [x, y, z] of [
@@ -77,6 +80,20 @@ export function combinations(shelf: readonly ShelfCapacitor[], need: RunNeed): C
     });
   });
   return unlike(found).sort(better).slice(0, MOST_SHOWN);
+}
+
+/** One of each label that is on hand: parts alike in all make the same combinations. */
+function unlikeParts(shelf: readonly ShelfCapacitor[]): ShelfCapacitor[] {
+  const byLabel = new Map<string, ShelfCapacitor>();
+  for (const part of shelf) {
+    if (part.count <= 0 || part.kind === "start") continue;
+    const values =
+      part.kind === "single" ? part.microfarads : `${part.hermMicrofarads}+${part.fanMicrofarads}`;
+    const key = `${values}/${part.volts}`;
+    const known = byLabel.get(key);
+    if (!known || known.count < part.count) byLabel.set(key, part);
+  }
+  return [...byLabel.values()];
 }
 
 function choicesOf(part: ShelfCapacitor): Choice[] {

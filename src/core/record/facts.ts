@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { PLATE_FIELD_IDS } from "../motor/plate";
 import { HIGHEST_READING_OHMS } from "../quantity/ohms";
+import { type MatchRequest, matchRequest } from "../stock/matchRequest";
 
 /**
  * Facts of a job: what a person entered, with who and when. They are only ever added. A correction is a later fact,
@@ -111,18 +112,6 @@ export const labelText = z.object({
 /** A plate as typed, by field. */
 const typedPlate = z.partialRecord(z.enum(PLATE_FIELD_IDS), text(60));
 
-/** The place the new motor goes to: what of it bears on the choice. */
-const place = z.object({
-  supplyVolts: z.number().finite().min(5).max(1000).optional(),
-  inAirStream: z.boolean().optional(),
-  roomMm: z.number().finite().positive().max(3000).optional(),
-  airOpeningMm: z.number().finite().positive().max(3000).optional(),
-  speedsInUse: z.number().int().min(1).max(10).optional(),
-  coolingTons: z.number().finite().positive().max(50).optional(),
-  heatingKilowatts: z.number().finite().positive().max(200).optional(),
-  rotation: z.enum(["cw-lead-end", "ccw-lead-end", "either"]).optional(),
-});
-
 /** The replacement that was chosen, with its plate as it was then: the stock may change, the job does not. */
 const chosenMotor = z.object({ item: z.uuid().nullable(), name: text(80).min(1), plate: typedPlate });
 
@@ -171,7 +160,7 @@ const body = z.discriminatedUnion("kind", [
     field: z.enum(PLATE_FIELD_IDS),
     typed: text(60),
   }),
-  z.object({ kind: z.literal("place"), place }),
+  z.object({ kind: z.literal("place"), place: matchRequest.shape.place }),
   z.object({ kind: z.literal("chosen"), motor: chosenMotor.nullable() }),
   z.object({
     kind: z.literal("used"),
@@ -200,7 +189,7 @@ export type Told = z.output<typeof told>;
 export type Conditions = z.output<typeof conditions>;
 export type Reference = z.output<typeof reference>;
 export type InsulationTest = z.output<typeof insulation>;
-export type Place = z.output<typeof place>;
+export type Place = MatchRequest["place"];
 export type ChosenMotor = z.output<typeof chosenMotor>;
 export type CapacitorChoice = z.output<typeof capacitorChoice>;
 export type CapacitorTest = z.output<typeof capacitorTest>;

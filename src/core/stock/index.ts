@@ -21,3 +21,4 @@ export {
   shelfPartOf,
   stockItem,
 } from "./item";
+export { type MatchRequest, matchRequest, needOf } from "./matchRequest";
