@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, inArray, isNotNull, isNull, sql } from "drizzle-orm";
+import { and, desc, eq, gt, inArray, isNotNull, isNull, notLike, or, sql } from "drizzle-orm";
 import { deriveJob, type Fact } from "@/core";
 import type { Database } from "./database";
 import { facts, jobs, stockUses } from "./schema";
@@ -7,6 +7,9 @@ type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
 
 /** The shop that everything belongs to until there are accounts. */
 export const FIRST_SHOP = "0198c3a0-0000-7000-8000-000000000001";
+
+/** How the names of demo jobs begin that are a record only. */
+export const PAST_DEMO = "past-";
 
 /** A job in a list, with its facts. */
 export interface StoredJob {
@@ -25,6 +28,8 @@ export interface FactsSince {
 /** The jobs of one shop: the only way to them, so that every query is scoped here and nowhere else. */
 export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
   const inShop = eq(jobs.shopId, shopId);
+  /** Past demo jobs are a record for the truck plan; there are too many of them to list. */
+  const listed = or(isNull(jobs.demo), notLike(jobs.demo, `${PAST_DEMO}%`));
 
   return {
     /** Facts that arrived after `arrival` (0 for all). A job nobody wrote to has none; that is no error. */
@@ -71,7 +76,7 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
       const rows = await db
         .select({ id: jobs.id, at: jobs.lastFactAt, title })
         .from(jobs)
-        .where(inShop)
+        .where(and(inShop, listed))
         .orderBy(desc(jobs.lastFactAt))
         .limit(most);
       return rows.map((row) => ({
@@ -86,7 +91,7 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
       const rows = await db
         .select()
         .from(jobs)
-        .where(and(inShop, kind === "demo" ? isNotNull(jobs.demo) : isNull(jobs.demo)))
+        .where(and(inShop, listed, kind === "demo" ? isNotNull(jobs.demo) : isNull(jobs.demo)))
         .orderBy(kind === "demo" ? jobs.demo : desc(jobs.lastFactAt))
         .limit(most);
       if (rows.length === 0) return [];
@@ -115,6 +120,7 @@ async function setUses(tx: Transaction, shopId: string, jobId: string): Promise<
   await tx.insert(stockUses).values(used.map(({ item, count }) => ({ shopId, jobId, itemId: item, count })));
 }
 
-function asFact(row: typeof facts.$inferSelect): Fact {
+/** A stored row as the fact it is. */
+export function asFact(row: typeof facts.$inferSelect): Fact {
   return { id: row.id, at: new Date(row.at).toISOString(), by: row.by, body: row.body };
 }

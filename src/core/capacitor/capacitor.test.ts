@@ -164,7 +164,7 @@ describe("two capacitors made into one value", () => {
             expect(made.microfarads).toBeCloseTo(whole, 9);
             made.parts.forEach((part, i) => {
               const label = shelf.find(({ id }) => id === part.id);
-              expect(label && label.volts).toBeGreaterThanOrEqual((shares[i] ?? Number.NaN) - 1e-6);
+              expect(label?.volts).toBeGreaterThanOrEqual((shares[i] ?? Number.NaN) - 1e-6);
               expect(made.parts.filter(({ id }) => id === part.id).length).toBeLessThanOrEqual(
                 label?.count ?? 0,
               );

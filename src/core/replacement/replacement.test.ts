@@ -396,9 +396,7 @@ function breaks({ old, supplyVolts }: Need, plate: Plate): string[] {
   say(old.hertz && plate.hertz && !old.hertz.some((h) => plate.hertz?.includes(h)), "hertz");
   const supply = supplyVolts ?? (old.volts?.length === 1 ? old.volts[0]?.high : undefined);
   say(
-    supply !== undefined &&
-      plate.volts &&
-      plate.volts.every(({ low, high }) => supply < 0.9 * low - 1e-6 || supply > 1.1 * high + 1e-6),
+    supply && plate.volts?.every(({ low, high }) => supply < 0.9 * low - 1e-6 || supply > 1.1 * high + 1e-6),
     "volts",
   );
   say(

@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import NextLink from "next/link";
+import { readPlate } from "@/core";
 import { Mark, type Weight } from "../parts/Verdict";
 import { useJob } from "./JobContext";
 import { STAGES, type Stage } from "./stages";
@@ -15,7 +16,13 @@ export function StageRail({ current }: { current: Stage }) {
       component="nav"
       aria-label="Stages"
       className="no-print"
-      sx={{ display: "flex", borderBottom: "1px solid", borderColor: "divider", px: { xs: 1, md: 4 } }}
+      sx={{
+        display: "flex",
+        overflowX: "auto",
+        borderBottom: "1px solid",
+        borderColor: "divider",
+        px: { xs: 1, md: 4 },
+      }}
     >
       {STAGES.map(({ stage, title }) => {
         const { weight, word } = weights[stage];
@@ -29,11 +36,12 @@ export function StageRail({ current }: { current: Stage }) {
             sx={{
               display: "flex",
               alignItems: "center",
-              gap: 1.5,
-              flex: { xs: 1, sm: "none" },
+              gap: { xs: 1, sm: 1.5 },
+              flex: { xs: "1 0 auto", sm: "none" },
               justifyContent: "center",
               minHeight: 48,
-              px: { xs: 2, sm: 5 },
+              px: { xs: 1.5, sm: 4 },
+              fontSize: { xs: "0.875rem", sm: "1rem" },
               color: "text.primary",
               textDecoration: "none",
               fontWeight: here ? 750 : 450,
@@ -49,7 +57,7 @@ export function StageRail({ current }: { current: Stage }) {
                 color: "text.secondary",
                 fontWeight: 400,
                 fontSize: "0.8125rem",
-                display: { xs: "none", sm: "inline" },
+                display: { xs: "none", lg: "inline" },
               }}
             >
               {word}
@@ -78,5 +86,14 @@ function useStageWeights(): Record<Stage, { weight: Weight; word: string }> {
           ? again
           : open;
   const record = settled && job.label.unit !== "" ? done : open;
-  return { probe, land: settled ? done : open, record };
+  const plate = readPlate(job.plates.old);
+  const tested = job.capacitorTests.length > 0 || job.used.length > 0;
+  return {
+    plate: Object.keys(plate.faults).length > 0 ? again : plate.echo.length > 0 ? done : open,
+    match: job.chosen ? done : open,
+    probe,
+    cap: tested ? done : open,
+    land: settled ? done : open,
+    record,
+  };
 }

@@ -1,6 +1,9 @@
 /** The stages that work, in the order of the hands. */
 export const STAGES = [
+  { stage: "plate", title: "Plate" },
+  { stage: "match", title: "Match" },
   { stage: "probe", title: "Probe" },
+  { stage: "cap", title: "Cap" },
   { stage: "land", title: "Land" },
   { stage: "record", title: "Record" },
 ] as const;

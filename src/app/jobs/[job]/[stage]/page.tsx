@@ -1,8 +1,11 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { CapStage } from "@/ui/cap/CapStage";
 import { JobFrame } from "@/ui/job/JobFrame";
 import { isStage, STAGES, type Stage } from "@/ui/job/stages";
 import { LandStage } from "@/ui/land/LandStage";
+import { MatchStage } from "@/ui/match/MatchStage";
+import { PlateStage } from "@/ui/plate/PlateStage";
 import { ProbeStage } from "@/ui/probe/ProbeStage";
 import { RecordStage } from "@/ui/record/RecordStage";
 
@@ -11,7 +14,10 @@ interface Props {
 }
 
 const SCREENS: Readonly<Record<Stage, () => React.ReactNode>> = {
+  plate: () => <PlateStage />,
+  match: () => <MatchStage />,
   probe: () => <ProbeStage />,
+  cap: () => <CapStage />,
   land: () => <LandStage />,
   record: () => <RecordStage />,
 };

@@ -1,0 +1,70 @@
+import { and, desc, eq, exists, inArray, sql } from "drizzle-orm";
+import { deriveJob, readPlate } from "@/core";
+import type { PastNeed } from "@/core/replacement";
+import { needOf } from "@/core/stock";
+import type { Database } from "./database";
+import { asFact, FIRST_SHOP } from "./jobStore";
+import { facts, jobs } from "./schema";
+
+/** A run capacitor whose label gives no volts was for these at least. */
+const USUAL_VOLTS = 370;
+const TOLERANCE_PERCENT = 6;
+
+/** What past jobs asked for: the latest jobs with a plate, demo jobs and the shop's own alike. */
+export async function pastNeeds(
+  db: Database,
+  most: number,
+  shopId: string = FIRST_SHOP,
+): Promise<PastNeed[]> {
+  const plated = db
+    .select({ one: sql`1` })
+    .from(facts)
+    .where(
+      and(
+        eq(facts.shopId, jobs.shopId),
+        eq(facts.jobId, jobs.id),
+        sql`${facts.body}->>'kind' in ('plate', 'chosen')`,
+      ),
+    );
+  const rows = await db
+    .select({ id: jobs.id })
+    .from(jobs)
+    .where(and(eq(jobs.shopId, shopId), exists(plated)))
+    .orderBy(desc(jobs.lastFactAt))
+    .limit(most);
+  if (rows.length === 0) return [];
+  const all = await db
+    .select()
+    .from(facts)
+    .where(
+      and(
+        eq(facts.shopId, shopId),
+        inArray(
+          facts.jobId,
+          rows.map(({ id }) => id),
+        ),
+      ),
+    );
+  const byJob = new Map<string, (typeof all)[number][]>();
+  for (const row of all) byJob.set(row.jobId, [...(byJob.get(row.jobId) ?? []), row]);
+  return rows.flatMap(({ id }): PastNeed[] => {
+    const job = deriveJob((byJob.get(id) ?? []).map(asFact));
+    const capacitor =
+      readPlate(job.plates.new).plate.runCapacitor ?? readPlate(job.plates.old).plate.runCapacitor;
+    if (Object.keys(job.plates.old).length === 0) return [];
+    return [
+      {
+        job: id,
+        title: job.title,
+        motor: needOf({ old: job.plates.old, place: job.place }),
+        capacitor: capacitor
+          ? {
+              microfarads: capacitor.microfarads,
+              volts: capacitor.volts ?? USUAL_VOLTS,
+              tolerancePercent: TOLERANCE_PERCENT,
+            }
+          : null,
+      },
+    ];
+  });
+}
