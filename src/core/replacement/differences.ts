@@ -10,10 +10,11 @@ export interface Difference {
   readonly candidate: string | null;
 }
 
-/** Only what differs between two motors, field by field; what neither tells is left out. */
+/** Only what differs between two motors, field by field; what neither tells is left out, and nothing is said twice. */
 export function differences(old: Plate, candidate: Plate): Difference[] {
   return PLATE_FIELDS.flatMap((field) => {
     const [was, is] = [field.say(old), field.say(candidate)];
-    return was === is ? [] : [{ field: field.id, title: field.title, old: was, candidate: is }];
+    const saidBefore = field.id === "speeds" && old.rpm !== undefined && candidate.rpm !== undefined;
+    return was === is || saidBefore ? [] : [{ field: field.id, title: field.title, old: was, candidate: is }];
   });
 }

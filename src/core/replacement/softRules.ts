@@ -82,7 +82,9 @@ export const SOFT_RULES: readonly SoftRule[] = [
     title: "Speeds at least those in use",
     judge: ({ old, speedsInUse }, { plate }) => {
       const wanted = speedsInUse ?? old.speeds;
-      if (wanted === undefined || plate.speeds === undefined) return null;
+      if (wanted === undefined) return null;
+      if (plate.speeds === undefined)
+        return wanted > 1 ? costs(12, `How many speeds it has is not said; ${wanted} are in use.`) : null;
       return plate.speeds >= wanted
         ? good(
             `${count(plate.speeds, "speed")} for ${wanted} in use${plate.speeds > wanted ? "; the others capped, each on its own" : ""}.`,

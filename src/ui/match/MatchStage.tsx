@@ -155,7 +155,9 @@ function Chosen() {
         </Typography>
       </Box>
     );
-  const differ = differences(plates.old, plates.new);
+  const all = differences(plates.old, plates.new);
+  const differ = all.filter(({ old, candidate }) => old !== null && candidate !== null);
+  const unknown = all.filter(({ old }) => old === null);
   return (
     <Box
       component="section"
@@ -173,7 +175,7 @@ function Chosen() {
           What differs
         </Typography>
         {differ.length === 0 ? (
-          <Typography sx={{ mt: 1 }}>Nothing that either plate tells.</Typography>
+          <Typography sx={{ mt: 1 }}>Nothing that both plates tell.</Typography>
         ) : (
           <Box
             component="table"
@@ -204,13 +206,18 @@ function Chosen() {
               {differ.map(({ field, title, old, candidate }) => (
                 <tr key={field}>
                   <th scope="row">{title}</th>
-                  <td>{old ?? "not known"}</td>
-                  <td>{candidate ?? "not known"}</td>
+                  <td>{old}</td>
+                  <td>{candidate}</td>
                 </tr>
               ))}
             </tbody>
           </Box>
         )}
+        {unknown.length > 0 ? (
+          <Typography sx={{ mt: 1, color: "text.secondary", fontSize: "0.875rem" }}>
+            Not known of the old one: {unknown.map(({ title }) => title.toLowerCase()).join(", ")}.
+          </Typography>
+        ) : null}
       </Box>
       <Box>
         <Typography variant="h3" sx={{ fontSize: "1rem", fontWeight: 700, mb: 1 }}>

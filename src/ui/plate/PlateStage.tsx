@@ -11,6 +11,7 @@ import { Fold } from "../parts/Fold";
 import { PlaceEntry } from "./PlaceEntry";
 import { PlateFieldEntry } from "./PlateFieldEntry";
 import { RotationHelper } from "./RotationHelper";
+import { WholePlateEntry } from "./WholePlateEntry";
 
 const PARTS: readonly { readonly part: PlateField["part"]; readonly title: string }[] = [
   { part: "drive", title: "Drive" },
@@ -37,7 +38,7 @@ export function PlateStage() {
         <Box
           role="group"
           aria-label="Which plate"
-          sx={{ display: { xs: "flex", md: "none" }, gap: 2, mb: 3 }}
+          sx={{ display: "flex", gap: 2, mb: 3, maxWidth: { md: 420 } }}
         >
           {(["old", "new"] as const).map((motor) => (
             <Button
@@ -56,6 +57,7 @@ export function PlateStage() {
             </Button>
           ))}
         </Box>
+        <WholePlateEntry key={shown} motor={shown} />
         <Box
           sx={{
             display: { xs: "none", md: "grid" },
@@ -102,7 +104,19 @@ export function PlateStage() {
           <UndoButtons />
         </Box>
       </Box>
-      <Box sx={{ display: "grid", gap: 6, alignContent: "start", minWidth: 0 }}>
+      <Box
+        sx={{
+          display: "grid",
+          gap: 6,
+          alignContent: "start",
+          alignSelf: "start",
+          minWidth: 0,
+          position: { md: "sticky" },
+          top: 16,
+          maxHeight: { md: "calc(100vh - 32px)" },
+          overflowY: { md: "auto" },
+        }}
+      >
         <Understood />
         <Missing />
         <Fold

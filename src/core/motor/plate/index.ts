@@ -14,6 +14,7 @@ export {
   SHAFT_FORMS,
   SHAFT_POSITIONS,
 } from "./plate";
+export { type PlateLine, readPlateLine } from "./readLine";
 export {
   echoOf,
   type MissingField,

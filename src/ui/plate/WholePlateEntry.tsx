@@ -1,0 +1,70 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import InputBase from "@mui/material/InputBase";
+import Typography from "@mui/material/Typography";
+import { type FormEvent, useState } from "react";
+import { PLATE_FIELDS, readPlateLine } from "@/core";
+import { useJob } from "../job/JobContext";
+import { MONO } from "../theme/theme";
+
+const MOST_LETTERS = 200;
+
+/** The whole plate typed in one line, as it stands there; each piece goes to its field. */
+export function WholePlateEntry({ motor }: { motor: "old" | "new" }) {
+  const { job, add } = useJob();
+  const [line, setLine] = useState("");
+  const [says, setSays] = useState<string | null>(null);
+  const enter = (event: FormEvent) => {
+    event.preventDefault();
+    const { typed, left } = readPlateLine(line);
+    const found = PLATE_FIELDS.filter(({ id }) => typed[id] !== undefined);
+    for (const { id } of found) {
+      const text = typed[id] ?? "";
+      if (job.plates[motor][id] !== text) add({ kind: "plate", motor, field: id, typed: text });
+    }
+    const names = found.map(({ title }) => title.toLowerCase()).join(", ");
+    setSays(
+      found.length === 0
+        ? "Nothing in it could be placed. Mark the figures as a plate does: 1/3 HP, 1075 RPM, 208-230V, 2.6A."
+        : `Taken: ${names}.${left ? ` Not placed: ${left}.` : ""}`,
+    );
+    setLine(found.length === 0 ? line : left);
+  };
+  return (
+    <Box component="form" onSubmit={enter} noValidate sx={{ mb: 3 }}>
+      <Box component="label" sx={{ display: "block" }}>
+        <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+          The whole plate in one line, {motor} motor
+        </Box>
+        <Box sx={{ display: "flex", gap: 2 }}>
+          <InputBase
+            value={line}
+            placeholder="1/3 HP 1075/3SPD 208-230V 60HZ 2.6A 5MFD 370V CWLE"
+            onChange={(event) => setLine(event.target.value)}
+            inputProps={{ maxLength: MOST_LETTERS, autoComplete: "off", spellCheck: false }}
+            sx={{
+              flex: 1,
+              minWidth: 0,
+              minHeight: 56,
+              px: 2,
+              fontFamily: MONO,
+              bgcolor: "background.paper",
+              border: "2px solid",
+              borderColor: "text.primary",
+            }}
+          />
+          <Button type="submit" variant="contained" disabled={line.trim() === ""} sx={{ minHeight: 56 }}>
+            Enter
+          </Button>
+        </Box>
+      </Box>
+      {says ? (
+        <Typography role="status" sx={{ mt: 1, fontSize: "0.875rem" }}>
+          {says}
+        </Typography>
+      ) : null}
+    </Box>
+  );
+}
