@@ -122,8 +122,12 @@ export function stockFromTable(
 ): StockImport {
   const items: StockItem[] = [];
   const faults: Fault[] = [...table.faults];
+  const places = new Map<MappedColumn, number>();
+  mapping.forEach((column, i) => {
+    if (column !== null && !places.has(column)) places.set(column, i);
+  });
   table.rows.forEach((cells, i) => {
-    const made = itemFromCells(cells, mapping, newId);
+    const made = itemFromCells(cells, places, newId);
     if (made.ok) items.push(made.item);
     else
       for (const fault of made.faults) faults.push({ ...fault, path: [table.lines[i] ?? 0, ...fault.path] });
@@ -134,13 +138,10 @@ export function stockFromTable(
 
 function itemFromCells(
   cells: readonly string[],
-  mapping: readonly (MappedColumn | null)[],
+  places: ReadonlyMap<MappedColumn, number>,
   newId: () => string,
 ): { ok: true; item: StockItem } | Refused {
-  const cell = (column: MappedColumn) => {
-    const at = mapping.indexOf(column);
-    return at < 0 ? "" : (cells[at] ?? "").trim();
-  };
+  const cell = (column: MappedColumn) => (cells[places.get(column) ?? -1] ?? "").trim();
   const label = cell("label");
   const said = cell("kind").toLowerCase();
   const kind = /^cap/.test(said)

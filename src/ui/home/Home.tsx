@@ -65,6 +65,16 @@ export function Home({
           >
             Practise on a motor
           </Button>
+          <Button
+            component={NextLink}
+            href="/stock"
+            prefetch={false}
+            color="inherit"
+            size="large"
+            sx={{ minHeight: 64, px: 6 }}
+          >
+            Stock
+          </Button>
         </Box>
         <Waiting />
         {away ? (

@@ -12,10 +12,19 @@ interface Props {
   readonly placeholder?: string;
   readonly type?: "text" | "date";
   readonly fault?: string | undefined;
+  readonly maxLength?: number;
 }
 
 /** A field of a form that is kept as a whole; its fault stands below it. */
-export function PlainEntry({ label, value, onChange, placeholder, type = "text", fault }: Props) {
+export function PlainEntry({
+  label,
+  value,
+  onChange,
+  placeholder,
+  type = "text",
+  fault,
+  maxLength = 60,
+}: Props) {
   const id = useId();
   return (
     <Box component="label" sx={{ display: "block", minWidth: 0 }}>
@@ -28,7 +37,7 @@ export function PlainEntry({ label, value, onChange, placeholder, type = "text",
         placeholder={placeholder}
         onChange={(event) => onChange(event.target.value)}
         inputProps={{
-          maxLength: 30,
+          maxLength,
           autoComplete: "off",
           "aria-invalid": fault !== undefined,
           "aria-describedby": fault ? id : undefined,

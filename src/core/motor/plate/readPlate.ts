@@ -35,7 +35,14 @@ export function readPlate(typed: TypedPlate): PlateReading {
     else outright = { ...outright, ...read.gives };
   }
   const plate: Plate = { ...byTheWay, ...outright };
-  return { plate, faults, echo: echoOf(plate) };
+  return {
+    plate,
+    faults,
+    // Said only where it is asked for: ten thousand lines of an import are read without.
+    get echo() {
+      return echoOf(plate);
+    },
+  };
 }
 
 /** A plate in full sentences' parts, in the order of the catalogue; what the speed's words already say is not said twice. */

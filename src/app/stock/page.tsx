@@ -1,0 +1,11 @@
+import type { Metadata } from "next";
+import { StockPage } from "@/ui/stock/StockPage";
+
+export const metadata: Metadata = { title: "Stock" };
+
+/** Rendered for each request: the page's scripts carry the request's nonce. */
+export const dynamic = "force-dynamic";
+
+export default function Page() {
+  return <StockPage />;
+}
