@@ -15,6 +15,8 @@ interface Unit {
   readonly wires: readonly string[];
   readonly network: Network;
   readonly shellOhms?: number;
+  /** Read too soon: its protector was open, and the motor was left to cool for an hour. */
+  readonly hot?: boolean;
   readonly more: readonly FactBody[];
 }
 
@@ -27,6 +29,16 @@ function network(junctions: readonly (readonly string[])[], sections: Network["s
   );
   return { junctions: junctions.length, sections, leadAt };
 }
+
+/** A plate's fields as facts. */
+const plate = (motor: "old" | "new", typed: Record<string, string>): FactBody[] =>
+  Object.entries(typed).map(([field, text]) => ({ kind: "plate", motor, field, typed: text }) as FactBody);
+
+/** An insulation test of one visit. */
+const insulation = (on: string, megohms: number, windingC: number): FactBody => ({
+  kind: "insulation",
+  test: { on, typed: String(megohms), megohms, orMore: false, testVolts: 500, windingC, inWell: false },
+});
 
 const units: Unit[] = [
   {
@@ -74,6 +86,30 @@ const units: Unit[] = [
     ),
     more: [
       { kind: "told", told: { speeds: 1, capacitor: "run" } },
+      ...plate("old", {
+        load: "fan",
+        power: "1/4",
+        speed: "1075",
+        volts: "208-230",
+        phase: "1",
+        hertz: "60",
+        amps: "1.6",
+        runCapacitor: "5 MFD 370",
+        rotation: "CCW LE",
+        bodyDiameter: "5-5/8",
+        shaftDiameter: "1/2",
+        shaftLength: "5",
+        mount: "studs, band",
+        enclosure: "air-over",
+        position: "up",
+        ambient: "60 C",
+      }),
+      { kind: "place", place: { supplyVolts: 236, inAirStream: true } },
+      { kind: "capacitor", choice: { present: "35+5 440" } },
+      {
+        kind: "capacitor-test",
+        test: { label: "35+5 440", half: "fan", by: { way: "meter", microfarads: 3.9 } },
+      },
       { kind: "landing", choice: { supply: "208-230-two-lines", capacitor: "dual-fan", speed: 1 } },
       {
         kind: "label",
@@ -118,6 +154,179 @@ const units: Unit[] = [
     ),
     more: [{ kind: "told", told: { capacitor: "run" } }],
   },
+  {
+    demo: "3",
+    title: "Hatchery circulation pump — two voltages",
+    by: "Maren Osk",
+    at: "2026-07-06T08:20:00Z",
+    wires: ["BU", "WH", "OG", "YE", "RD", "BK"],
+    network: network(
+      [["BU"], ["WH"], ["OG"], ["YE"], ["RD"], ["BK"]],
+      [
+        { from: 0, to: 1, ohms: 3.2, winding: "half" },
+        { from: 2, to: 3, ohms: 3.2, winding: "half" },
+        { from: 4, to: 5, ohms: 9.6, winding: "start" },
+      ],
+    ),
+    more: [
+      { kind: "told", told: { phase: 1, dualVoltage: true, capacitor: "start", speeds: 1 } },
+      ...plate("old", {
+        load: "pump",
+        power: "3/4",
+        speed: "3450",
+        volts: "115/230",
+        phase: "1",
+        hertz: "60",
+        amps: "11.4/5.7",
+        startCapacitor: "324-389 125",
+        mount: "face",
+        shaftDiameter: "5/8",
+        rotation: "CW LE",
+      }),
+      { kind: "place", place: { supplyVolts: 233 } },
+    ],
+  },
+  {
+    demo: "5",
+    title: "Boatyard spray-booth air mover — two mains",
+    by: "Ilo Brandt",
+    at: "2026-04-14T14:30:00Z",
+    wires: ["BK", "RD", "WH", "YE", "VT"],
+    network: network(
+      [["WH"], ["BK"], ["RD"], ["YE"], ["VT"]],
+      [
+        { from: 0, to: 1, ohms: 4.6, winding: "main" },
+        { from: 0, to: 2, ohms: 11.9, winding: "main" },
+        { from: 3, to: 4, ohms: 17.3, winding: "start" },
+      ],
+    ),
+    more: [
+      { kind: "told", told: { phase: 1, speeds: 2, capacitor: "start" } },
+      ...plate("old", {
+        load: "belt",
+        power: "1/2, 1/6",
+        speed: "1725/1140",
+        volts: "115",
+        phase: "1",
+        hertz: "60",
+        mount: "resilient-base",
+        shaftDiameter: "5/8",
+      }),
+    ],
+  },
+  {
+    demo: "6",
+    title: "Fish-hall extract fan — nine leads, no numbers",
+    by: "Petra Quill",
+    at: "2026-09-02T11:10:00Z",
+    wires: ["WH", "BK", "RD", "BU", "BN", "YE", "OG", "VT", "GY"],
+    network: network(
+      [["WH"], ["BU"], ["BK"], ["BN"], ["RD"], ["YE"], ["OG"], ["VT"], ["GY"], []],
+      [
+        { from: 0, to: 1, ohms: 6.4, winding: "phase" },
+        { from: 2, to: 3, ohms: 6.4, winding: "phase" },
+        { from: 4, to: 5, ohms: 6.5, winding: "phase" },
+        { from: 6, to: 9, ohms: 6.4, winding: "star" },
+        { from: 7, to: 9, ohms: 6.5, winding: "star" },
+        { from: 8, to: 9, ohms: 6.4, winding: "star" },
+      ],
+    ),
+    more: [
+      { kind: "told", told: { phase: 3 } },
+      ...plate("old", {
+        power: "1-1/2",
+        speed: "1740",
+        volts: "208-230/460",
+        phase: "3",
+        hertz: "60",
+        frame: "145T",
+      }),
+    ],
+  },
+  {
+    demo: "8",
+    title: "Chandlery air handler — electronic retrofit",
+    by: "Petra Quill",
+    at: "2026-10-20T09:45:00Z",
+    wires: ["BK", "BU", "RD", "WH", "BN"],
+    network: network(
+      [["WH"], ["BK"], ["BU"], ["RD"], ["BN"]],
+      [
+        { from: 0, to: 1, ohms: 6.3, winding: "main" },
+        { from: 1, to: 2, ohms: 1.9, winding: "speed" },
+        { from: 2, to: 3, ohms: 2.4, winding: "speed" },
+        { from: 3, to: 4, ohms: 16.8, winding: "start" },
+      ],
+    ),
+    more: [
+      { kind: "told", told: { phase: 1, speeds: 3, capacitor: "run" } },
+      ...plate("old", {
+        kind: "plain",
+        load: "blower",
+        power: "1/2",
+        speed: "1075/3SPD",
+        volts: "115",
+        phase: "1",
+        hertz: "60",
+        amps: "7.1",
+        runCapacitor: "10 MFD 370",
+        rotation: "CW LE",
+        bodyDiameter: "5-5/8",
+        shaftDiameter: "1/2",
+        mount: "band",
+        enclosure: "open-drip-proof",
+      }),
+      { kind: "place", place: { supplyVolts: 118, speedsInUse: 2, inAirStream: true, coolingTons: 3 } },
+    ],
+  },
+  {
+    demo: "9",
+    title: "Brine pump — potential relay that never drops out",
+    by: "Maren Osk",
+    at: "2026-11-03T10:15:00Z",
+    wires: ["BK", "RD", "WH", "YE"],
+    network: network(
+      [["BK"], ["WH"], ["RD"], ["YE"]],
+      [
+        { from: 0, to: 1, ohms: 2.6, winding: "main" },
+        { from: 2, to: 3, ohms: 7.9, winding: "start" },
+      ],
+    ),
+    more: [
+      { kind: "told", told: { phase: 1, capacitor: "start", speeds: 1 } },
+      ...plate("old", {
+        load: "pump",
+        power: "1",
+        speed: "3450",
+        volts: "230",
+        phase: "1",
+        hertz: "60",
+        amps: "8.2",
+        startCapacitor: "88-108 330",
+        mount: "face",
+      }),
+      insulation("2026-02-11", 160, 18),
+      insulation("2026-06-17", 61, 26),
+      insulation("2026-11-03", 34, 15),
+    ],
+  },
+  {
+    demo: "10",
+    title: "Smokery fan — read hot, fine an hour later",
+    by: "Dov Hask",
+    at: "2026-11-12T15:05:00Z",
+    wires: ["WH", "BK", "BU", "BN"],
+    hot: true,
+    network: network(
+      [["WH"], ["BK"], ["BU"], ["BN"]],
+      [
+        { from: 0, to: 1, ohms: 19.7, winding: "main" },
+        { from: 1, to: 2, ohms: 5.2, winding: "speed" },
+        { from: 2, to: 3, ohms: 36.4, winding: "start" },
+      ],
+    ),
+    more: [{ kind: "told", told: { capacitor: "run", speeds: 2 } }],
+  },
 ];
 
 /** A UUIDv7 of a given moment, its random part from the seed: ids sort by time as the product's own do. */
@@ -152,6 +361,15 @@ function factsOf(unit: Unit): { id: string; demo: string; facts: Fact[] } {
   const wireOf = (lead: string) => unit.wires[leads.findIndex((l) => l.id === lead)] ?? "";
   const readings: { between: [string, string]; ohms?: number; open?: true }[] = [];
   const frame: { lead: string; ohms?: number; open?: true }[] = [];
+  if (unit.hot) {
+    const between: [string, string] = [leads[0]?.id ?? "", leads[1]?.id ?? ""];
+    say({ kind: "pair-reading", between, typed: "OL", open: true });
+    say({ kind: "cooling", leads: between });
+    ms += 3_600_000;
+    const shown = meter(wireOf(between[0]), wireOf(between[1]));
+    readings.push({ between, ...shown });
+    say({ kind: "pair-reading", between, ...typedOf(shown) });
+  }
   for (;;) {
     const sheet = {
       format: "odd-lead/reading-sheet@1",

@@ -92,7 +92,7 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
         .select()
         .from(jobs)
         .where(and(inShop, listed, kind === "demo" ? isNotNull(jobs.demo) : isNull(jobs.demo)))
-        .orderBy(kind === "demo" ? jobs.demo : desc(jobs.lastFactAt))
+        .orderBy(...(kind === "demo" ? [sql`length(${jobs.demo})`, jobs.demo] : [desc(jobs.lastFactAt)]))
         .limit(most);
       if (rows.length === 0) return [];
       const ids = rows.map((row) => row.id);

@@ -127,7 +127,7 @@ describe("jobs in a list", () => {
     await seedDemo(test.db);
     await seedDemo(test.db);
     const demo = await jobStore(test.db).latest("demo", 50);
-    expect(demo.map((job) => job.demo)).toEqual(["1", "2", "4", "7"]);
+    expect(demo.map((job) => job.demo)).toEqual(["1", "2", "3", "4", "5", "6", "7", "8", "9", "10"]);
     for (const job of demo) expect(deriveJob(job.facts).leads.length).toBeGreaterThan(2);
     const own = await jobStore(test.db).latest("own", 100);
     expect(own.filter((job) => job.demo !== null)).toEqual([]);

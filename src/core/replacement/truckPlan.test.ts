@@ -67,7 +67,7 @@ describe("the truck plan", () => {
   });
 
   it("covers no more than the wanted share asks for", () => {
-    const parts = [motor("half", { power: "1/2", volts: "230" }, 100), can("5/440", 5, 440, 6)];
+    const parts = [motor("half", { power: "1/2, 1/3", volts: "230" }, 100), can("5/440", 5, 440, 6)];
     const made = plan(needs, parts, 0.3);
     expect(made?.chosen.map(({ name }) => name)).toEqual(["5/440"]);
     expect(made?.covered).toBe(2);
@@ -77,6 +77,12 @@ describe("the truck plan", () => {
     const made = plan(needs, [motor("weak", { power: "1/4", volts: "230" }, 10), can("5/250", 5, 250, 1)]);
     expect(made?.covered).toBe(1);
     expect(made?.outOfReach.length).toBe(5);
+  });
+
+  it("does not count a motor that is far too strong: two standard sizes up at most, by its nearest power lead", () => {
+    const weak = [job(9, { power: "1/6", volts: "230" })];
+    expect(plan(weak, [motor("strong", { power: "3/4", volts: "230" }, 50)])?.covered).toBe(0);
+    expect(plan(weak, [motor("many", { power: "3/4, 1/2, 1/5", volts: "230" }, 50)])?.covered).toBe(1);
   });
 
   it("does not take a part for having no price", () => {

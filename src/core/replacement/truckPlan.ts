@@ -3,7 +3,9 @@ import { isWithin } from "../capacitor/runPlan";
 import type { ShelfCapacitor } from "../capacitor/shelf";
 import { judgeCandidate } from "./match";
 import type { Candidate, Need } from "./need";
+import { samePower } from "./powerLead";
 import { type CoverProgress, type CoverSet, setCover } from "./setCover";
+import { stepsAbove } from "./softRules";
 
 /** What one past job asked for: a motor, a run capacitor, or both. */
 export interface PastNeed {
@@ -53,12 +55,14 @@ export type TruckProgress =
 
 /** A part whose price nobody knows counts as this share over the dearest known: it is not taken for being unknown. */
 const UNKNOWN_COST_SHARE = 1;
+/** A motor so many standard sizes over the old one would not have been fitted: it costs amps and body. */
+const MOST_SIZES_UP = 2;
 /** More open questions than this and a motor is not said to have covered a job. */
 const MOST_TO_CHECK = 6;
 
 /**
  * The parts that would have covered the wanted share of past needs at the least cost, or with the fewest parts. A
- * motor covers a need that it breaks no hard rule for; a capacitor one that it meets within tolerance and volts.
+ * motor covers a need that it breaks no hard rule for and is not far too strong for; a capacitor one that it meets within tolerance and volts.
  */
 export function* planTruck(
   needs: readonly PastNeed[],
@@ -116,7 +120,11 @@ function serves(part: TruckPart, { motor, capacitor }: PastNeed): boolean {
   if (part.kind === "motor") {
     if (!motor) return false;
     const judged = judgeCandidate(motor, part.candidate);
-    return !("because" in judged) && judged.toCheck.length <= MOST_TO_CHECK;
+    if ("because" in judged || judged.toCheck.length > MOST_TO_CHECK) return false;
+    const oldWatts = motor.old.powerWatts && Math.max(...motor.old.powerWatts);
+    if (oldWatts === undefined || !judged.powerLead) return true;
+    const { watts } = judged.powerLead;
+    return samePower(watts, oldWatts) || stepsAbove(watts, oldWatts) <= MOST_SIZES_UP;
   }
   if (!capacitor) return false;
   const { part: can } = part;

@@ -142,7 +142,7 @@ export function ImportPanel({ onDone, onClose }: { onDone: () => void; onClose: 
         </Typography>
       ) : null}
       {state.at === "working" ? null : (
-        <Button color="inherit" onClick={onClose} sx={{ mt: 3, minHeight: TOUCH }}>
+        <Button color="inherit" onClick={onClose} sx={{ mt: 3, ml: 2, minHeight: TOUCH }}>
           Close
         </Button>
       )}

@@ -146,11 +146,11 @@ function Stock() {
             Find
           </Box>
           <InputBase
-            type="search"
+            type="text"
             value={asked.search}
             placeholder="larkhull 1/3 1075"
             onChange={(event) => ask({ search: event.target.value })}
-            inputProps={{ maxLength: 120, autoComplete: "off" }}
+            inputProps={{ maxLength: 120, autoComplete: "off", inputMode: "search" }}
             sx={{
               width: "100%",
               minHeight: TOUCH,
