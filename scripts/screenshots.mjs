@@ -25,10 +25,15 @@ const VIEWS = [
   ["stop", DESK, "light", job(/draught/, "probe")],
   ["land", DESK, "light", job(/condenser/, "land")],
   ["record", DESK, "light", job(/condenser/, "record")],
-  ["home-phone", PHONE, "light", home],
-  ["probing-phone", PHONE, "light", halfway],
+  ["plate", DESK, "light", job(/air handler/, "plate")],
+  ["match", DESK, "light", matched],
+  ["match-phone", PHONE, "dark", matched],
+  ["cap", DESK, "light", job(/condenser/, "cap")],
+  ["insulation", DESK, "light", insulation],
+  ["stock", DESK, "light", stock],
+  ["truck-plan", DESK, "light", truckPlan],
+  ["practice", DESK, "light", practice],
   ["probe-phone-attic", PHONE, "dark", job(/dryer/, "probe")],
-  ["land-phone", PHONE, "light", job(/condenser/, "land")],
 ];
 
 async function home(page) {
@@ -82,6 +87,56 @@ async function meter(page) {
   await page.getByText("steady").waitFor();
   await page.evaluate(() => document.activeElement?.blur());
   await page.getByRole("region", { name: "Reading", exact: true }).scrollIntoViewIfNeeded();
+}
+
+/** The best candidate chosen, its reasons and its capacitor. */
+async function matched(page) {
+  await job(/condenser/, "match")(page);
+  await page
+    .getByRole("button", { name: /^Choose: / })
+    .first()
+    .click();
+  await page.getByRole("region", { name: "Chosen motor" }).getByText("Mounting").waitFor();
+  await page.evaluate(() => document.activeElement?.blur());
+}
+
+/** Insulation over three visits, drawn at 40 °C. */
+async function insulation(page) {
+  await job(/Brine pump/, "probe")(page);
+  await page.getByRole("button", { name: /^Insulation test/ }).click();
+  await page.getByRole("region", { name: "Insulation test" }).locator("svg.recharts-surface").waitFor();
+  await page.getByRole("region", { name: "Insulation test" }).scrollIntoViewIfNeeded();
+}
+
+async function stock(page) {
+  await page.goto(new URL("/stock", page.url()).href);
+  await page.getByLabel("Find").fill("208-230");
+  await page.getByRole("table", { name: "Stock" }).waitFor();
+}
+
+async function truckPlan(page) {
+  await page.goto(new URL("/truck", page.url()).href);
+  await page.getByRole("button", { name: "Work it out" }).click();
+  await page
+    .getByRole("region", { name: "The plan" })
+    .locator("svg.recharts-surface")
+    .waitFor({ timeout: 60_000 });
+}
+
+/** The practice bench, two readings noted. */
+async function practice(page) {
+  await page.goto(new URL("/practice", page.url()).href);
+  await page.getByLabel("Your name, to keep results by").fill("Dov Hask");
+  await page.getByLabel("Kind of motor").selectOption("two-winding");
+  await page.getByRole("button", { name: "Put it on the bench" }).click();
+  for (const other of ["s", "b"]) {
+    await page.keyboard.press("a");
+    await page.keyboard.press(other);
+    await page.getByText("steady", { exact: true }).waitFor();
+    await page.keyboard.press("Enter");
+    if (other === "s") for (const key of ["a", other]) await page.keyboard.press(key);
+  }
+  await page.getByRole("region", { name: "Naming" }).getByLabel("Kind of motor").selectOption("two-winding");
 }
 
 async function pictures() {

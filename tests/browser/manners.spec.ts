@@ -12,6 +12,12 @@ async function openDemo(page: Page, stage: "probe" | "land" | "record"): Promise
   await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
 }
 
+/** Opens everything that is folded on a page. */
+async function unfold(page: Page): Promise<void> {
+  const folded = page.locator('main button[aria-expanded="false"]');
+  while ((await folded.count()) > 0) await folded.first().click();
+}
+
 /** What axe finds, and what runs off the page to the right. */
 async function mindsItsManners(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
@@ -94,11 +100,29 @@ for (const [size, viewport] of [
       }
     });
 
+    test(`nor in Plate, Match, Cap, the stock and the truck plan, ${where}`, async ({ page }) => {
+      await begin(page);
+      await page.getByRole("link", { name: /condenser/ }).click();
+      await page.waitForURL(/\/probe$/);
+      for (const stage of ["plate", "match", "cap"] as const) {
+        await page.goto(page.url().replace(/\w+$/, stage));
+        await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
+        await unfold(page);
+        await mindsItsManners(page);
+      }
+      await page.goto("/stock");
+      await expect(page.getByRole("table", { name: "Stock" })).toBeVisible();
+      await page.getByRole("button", { name: "Add a line" }).click();
+      await mindsItsManners(page);
+      await page.getByRole("button", { name: "Import CSV" }).click();
+      await page.goto("/truck");
+      await mindsItsManners(page);
+    });
+
     test(`nor with everything unfolded, nor in practice, ${where}`, async ({ page }) => {
       await begin(page);
       await openDemo(page, "probe");
-      const folded = page.locator('main button[aria-expanded="false"]');
-      while ((await folded.count()) > 0) await folded.first().click();
+      await unfold(page);
       await mindsItsManners(page);
       await page.goto("/practice");
       await mindsItsManners(page);

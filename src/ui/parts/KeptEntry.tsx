@@ -26,40 +26,42 @@ export function KeptEntry({ label, value, placeholder, onKeep, maxLength = 20, n
   }, [value]);
   const keep = () => setFault(text === value ? null : onKeep(text));
   return (
-    <Box component="label" sx={{ display: "block" }}>
-      <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
-        {label}
+    <Box sx={{ minWidth: 0 }}>
+      <Box component="label" sx={{ display: "block" }}>
+        <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+          {label}
+        </Box>
+        <InputBase
+          value={text}
+          placeholder={placeholder}
+          onChange={(event) => {
+            setText(event.target.value);
+            setFault(null);
+          }}
+          onBlur={keep}
+          onKeyDown={(event) => {
+            if (event.key !== "Enter") return;
+            event.preventDefault();
+            keep();
+          }}
+          inputProps={{
+            inputMode: numeric ? "decimal" : undefined,
+            maxLength,
+            autoComplete: "off",
+            "aria-invalid": fault !== null,
+            "aria-describedby": fault ? id : undefined,
+          }}
+          sx={{
+            width: "100%",
+            minHeight: TOUCH,
+            px: 2,
+            fontFamily: MONO,
+            bgcolor: "background.paper",
+            border: "1px solid",
+            borderColor: fault ? "warning.main" : "divider",
+          }}
+        />
       </Box>
-      <InputBase
-        value={text}
-        placeholder={placeholder}
-        onChange={(event) => {
-          setText(event.target.value);
-          setFault(null);
-        }}
-        onBlur={keep}
-        onKeyDown={(event) => {
-          if (event.key !== "Enter") return;
-          event.preventDefault();
-          keep();
-        }}
-        inputProps={{
-          inputMode: numeric ? "decimal" : undefined,
-          maxLength,
-          autoComplete: "off",
-          "aria-invalid": fault !== null,
-          "aria-describedby": fault ? id : undefined,
-        }}
-        sx={{
-          width: "100%",
-          minHeight: TOUCH,
-          px: 2,
-          fontFamily: MONO,
-          bgcolor: "background.paper",
-          border: "1px solid",
-          borderColor: fault ? "warning.main" : "divider",
-        }}
-      />
       {fault ? (
         <Box
           component="span"

@@ -27,31 +27,33 @@ export function PlainEntry({
 }: Props) {
   const id = useId();
   return (
-    <Box component="label" sx={{ display: "block", minWidth: 0 }}>
-      <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
-        {label}
+    <Box sx={{ minWidth: 0 }}>
+      <Box component="label" sx={{ display: "block" }}>
+        <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+          {label}
+        </Box>
+        <InputBase
+          type={type}
+          value={value}
+          placeholder={placeholder}
+          onChange={(event) => onChange(event.target.value)}
+          inputProps={{
+            maxLength,
+            autoComplete: "off",
+            "aria-invalid": fault !== undefined,
+            "aria-describedby": fault ? id : undefined,
+          }}
+          sx={{
+            width: "100%",
+            minHeight: TOUCH,
+            px: 2,
+            fontFamily: MONO,
+            bgcolor: "background.paper",
+            border: "1px solid",
+            borderColor: fault ? "warning.main" : "divider",
+          }}
+        />
       </Box>
-      <InputBase
-        type={type}
-        value={value}
-        placeholder={placeholder}
-        onChange={(event) => onChange(event.target.value)}
-        inputProps={{
-          maxLength,
-          autoComplete: "off",
-          "aria-invalid": fault !== undefined,
-          "aria-describedby": fault ? id : undefined,
-        }}
-        sx={{
-          width: "100%",
-          minHeight: TOUCH,
-          px: 2,
-          fontFamily: MONO,
-          bgcolor: "background.paper",
-          border: "1px solid",
-          borderColor: fault ? "warning.main" : "divider",
-        }}
-      />
       {fault ? (
         <Box
           component="span"

@@ -29,7 +29,8 @@ export const theme = createTheme({
       palette: {
         background: { default: "#14110e", paper: "#1c1814" },
         text: { primary: "#ebe1d1", secondary: "#b7aa98" },
-        primary: { main: "#e59b5e", contrastText: "#14110e" },
+        // Hovering a filled button brightens it here: the usual darker shade would lose its words.
+        primary: { main: "#e59b5e", dark: "#f0b07a", contrastText: "#14110e" },
         success: { main: "#74c4bd", contrastText: "#14110e" },
         warning: { main: "#e2b350", contrastText: "#14110e" },
         error: { main: "#f2918a", contrastText: "#14110e" },

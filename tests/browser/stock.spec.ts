@@ -1,0 +1,152 @@
+import { expect, type Page, test } from "@playwright/test";
+
+/** Chooses a file of these bytes in the import. */
+async function importFile(page: Page, name: string, body: string | Buffer): Promise<void> {
+  await page.goto("/stock");
+  await page.getByRole("button", { name: "Import CSV" }).click();
+  await page.getByLabel("File").setInputFiles({ name, mimeType: "text/csv", buffer: Buffer.from(body) });
+}
+
+const panel = (page: Page) => page.getByRole("region", { name: "Import CSV" });
+const tag = () => `T${Date.now()}${Math.floor(Math.random() * 1000)}`;
+
+test("the stock is found by typing, filtered and sorted by figures", async ({ page }) => {
+  await page.goto("/stock");
+  const table = page.getByRole("table", { name: "Stock" });
+  await page.getByLabel("Find").fill("larkhull lhu");
+  await expect(table.getByRole("row")).toHaveCount(2);
+  await expect(table).toContainText("1/2, 1/3, 1/4, 1/6");
+  await page.getByLabel("Find").fill("larkhull 208-230");
+  await table.getByRole("button", { name: "power" }).click();
+  await expect(table.getByRole("row").nth(1)).toContainText("1/10");
+  await expect(table.getByRole("columnheader", { name: "power" })).toHaveAttribute("aria-sort", "ascending");
+  await page.getByLabel("Find").fill("no such thing");
+  await expect(page.getByText("No line found.")).toBeVisible();
+});
+
+test("a line is added, understood, changed, taken out and put back", async ({ page }) => {
+  const name = `Osmund & Pike ${tag()}`;
+  await page.goto("/stock");
+  await page.getByRole("button", { name: "Add a line" }).click();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByText("Give it a name.")).toBeVisible();
+  await page.getByLabel("Name", { exact: true }).fill(name);
+  await page.getByLabel("Its plate in one line").fill("1/4 HP 1075/3SPD 115V 60HZ 3.4A 5MFD 370V REV");
+  await page.getByRole("button", { name: "Read it" }).click();
+  await expect(page.getByText(/1\/4 hp \(186 W\); 1075 rpm, 3 speeds/)).toBeVisible();
+  await page.getByLabel("Counted").fill("2");
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await page.getByLabel("Find").fill(name);
+  const table = page.getByRole("table", { name: "Stock" });
+  await table.getByRole("button", { name }).click();
+  await page.getByRole("textbox", { name: "Minimum" }).fill("3");
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(table).toContainText("2 of 3");
+  await table.getByRole("button", { name }).click();
+  await page.getByRole("button", { name: "Take it out of the stock" }).click();
+  await expect(page.getByText("No line found.")).toBeVisible();
+  await page.getByRole("button", { name: "Put it back" }).click();
+  await expect(table.getByRole("button", { name })).toBeVisible();
+});
+
+test("a CSV is mapped, checked row by row, and imported all at once; it exports and imports back equal", async ({
+  page,
+}) => {
+  const code = tag();
+  await importFile(
+    page,
+    "van.csv",
+    `\uFEFFModel;Code;Pieces;HP;RPM;Voltage\r\n"Larkhull ""${code}"" A";${code}A;3;1/3;1075/3SPD;208-230\nLarkhull ${code} B;${code}B;1;mighty;1075;230\rVarnholt ${code} C;${code}C;2;1/2;1075;115\n`,
+  );
+  await panel(page).getByLabel("Column Pieces is").selectOption("count");
+  await panel(page).getByRole("button", { name: "Check the rows" }).click();
+  await expect(panel(page)).toContainText("2 rows can be imported; 1 cannot and are left out.");
+  await expect(panel(page).getByRole("list", { name: "Faults" })).toContainText(
+    "Line 3: “mighty” is no power.",
+  );
+  await panel(page).getByRole("button", { name: "Import 2 rows" }).click();
+  await expect(panel(page)).toContainText("2 added, 0 changed");
+  await page.getByLabel("Find").fill(code);
+  await expect(page.getByRole("table", { name: "Stock" }).getByRole("row")).toHaveCount(3);
+  const csv = await (await page.request.get("/api/v1/stock/export")).text();
+  expect(csv).toContain(`"Larkhull ""${code}"" A",${code}A,3`);
+  const before = await (await page.request.get(`/api/v1/stock?search=${code}`)).json();
+  const [heading = "", ...rows] = csv.split("\r\n");
+  const mine = rows.filter((row) => row.includes(code));
+  await importFile(page, "again.csv", [heading, ...mine].join("\n"));
+  await panel(page).getByRole("button", { name: "Check the rows" }).click();
+  await panel(page).getByRole("button", { name: "Import 2 rows" }).click();
+  await expect(panel(page)).toContainText("0 added, 2 changed");
+  const after = await (await page.request.get(`/api/v1/stock?search=${code}`)).json();
+  expect(after).toEqual(before);
+});
+
+for (const [what, name, body, words] of [
+  ["a spreadsheet itself", "stock.xlsx", Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 0, 8]), "no text file"],
+  ["an empty file", "empty.csv", "", "The file is empty."],
+  ["one column", "one.csv", "name\nA\nB\n", "one column only"],
+  ["a quote never closed", "quote.csv", 'name,power\n"A,1/3\n', "never closed"],
+] as const) {
+  test(`${what} is refused in words, and nothing is imported`, async ({ page }) => {
+    await importFile(page, name, body);
+    await expect(panel(page).getByRole("alert")).toContainText(words);
+  });
+}
+
+test("50 MB are refused before they are read; a wrong encoding is read with a doubt; missing columns are asked for", async ({
+  page,
+}) => {
+  await importFile(page, "huge.csv", Buffer.alloc(49_000_000, "a,b\n"));
+  await expect(panel(page).getByRole("alert")).toContainText(
+    "49 MB; up to 20 MB are read. Nothing was imported.",
+  );
+  await importFile(
+    page,
+    "old.csv",
+    Buffer.concat([Buffer.from("name,colour\ncaf"), Buffer.from([0xe9]), Buffer.from(",red\n")]),
+  );
+  await expect(panel(page)).toContainText("read as Windows-1252");
+  await expect(panel(page)).toContainText("café");
+  await panel(page).getByRole("button", { name: "Check the rows" }).click();
+  await expect(panel(page).getByRole("alert").last()).toContainText("No column is a motor’s power or volts");
+});
+
+test("an import given up leaves nothing behind, and half an import is none", async ({ page }) => {
+  const code = tag();
+  const item = {
+    kind: "capacitor",
+    id: "019a0000-0000-7000-8000-0000000000c1",
+    name: code,
+    count: 1,
+    label: "5 MFD 370",
+  };
+  const address = `/api/v1/stock/imports/019a0000-0000-7000-8000-${String(Date.now()).slice(-12)}`;
+  expect((await page.request.post(address, { data: { firstRow: 0, items: [item] } })).status()).toBe(200);
+  expect((await page.request.post(address, { data: { finish: { rows: 2 } } })).status()).toBe(409);
+  const found = await (await page.request.get(`/api/v1/stock?search=${code}`)).json();
+  expect(found.total).toBe(0);
+  expect((await page.request.delete(address)).status()).toBe(200);
+  expect((await page.request.post(address, { data: { finish: { rows: 1 } } })).status()).toBe(409);
+  const bad = { ...item, label: "five" };
+  expect((await page.request.post(address, { data: { firstRow: 0, items: [bad] } })).status()).toBe(422);
+  expect((await page.request.put(`/api/v1/stock/${item.id}`, { data: bad })).status()).toBe(422);
+});
+
+test("the truck plan covers the wanted share, says how good it is, and can be given up", async ({ page }) => {
+  await page.goto("/truck");
+  await page.getByLabel("Cover at least").selectOption("70");
+  await page.getByRole("button", { name: "Work it out" }).click();
+  await page.getByRole("button", { name: "Cancel" }).click();
+  await expect(page.getByText("Given up. Nothing was changed.")).toBeVisible();
+  await page.getByRole("button", { name: "Work it out" }).click();
+  const plan = page.getByRole("region", { name: "The plan" });
+  await expect(plan).toBeVisible({ timeout: 55_000 });
+  const heading = await plan.getByRole("heading", { level: 2 }).first().innerText();
+  const [, parts, covered, needs] = /^(\d+) parts cover (\d+) of (\d+)/.exec(heading) ?? [];
+  expect(Number(covered) / Number(needs)).toBeGreaterThanOrEqual(0.7);
+  await expect(plan.getByRole("table", { name: "Parts to carry" }).getByRole("row")).toHaveCount(
+    Number(parts) + 1,
+  );
+  await expect(plan).toContainText(/Proved the least|at most \d+\.\d % above/);
+  await expect(plan.locator("svg.recharts-surface").first()).toBeVisible();
+});
