@@ -3,6 +3,7 @@ import { writeFileSync } from "node:fs";
 import { cpus } from "node:os";
 import { faults } from "./faults";
 import { identification } from "./identification";
+import { replacement } from "./replacement";
 
 const machine = `${cpus().length} × ${cpus()[0]?.model ?? "unknown processor"}, Node ${process.version}`;
 const say = (line: string) => console.log(line);
@@ -16,6 +17,7 @@ const text = [
   "",
   identification(say),
   faults(say),
+  replacement(say),
 ].join("\n");
 writeFileSync("docs/benchmarks.md", text);
 say("written to docs/benchmarks.md");

@@ -1,7 +1,7 @@
 /** The door of the capacitors: run, dual, start, combinations, tests, discharge. */
 
 export { type CapacitorVerdict, judgeMeasured, microfaradsUnderLoad } from "./capacitorTest";
-export type { Combination } from "./combinations";
+export { type Combination, combinations } from "./combinations";
 export {
   DISCHARGE_RULES,
   type DischargeStep,
@@ -15,4 +15,4 @@ export { type PresentCapacitor, planRun, type RunPlan, type RunSchool } from "./
 export type { ShelfCapacitor } from "./shelf";
 export { judgeStart, startsOnShelf, typicalStart } from "./start";
 export { START_DEVICES, START_RULES } from "./startDevice";
-export { type LifeClass, USUAL_TOLERANCE_PERCENT } from "./values";
+export { LIFE_HOURS, type LifeClass, USUAL_TOLERANCE_PERCENT } from "./values";

@@ -14,6 +14,7 @@ import { connectionFor, formatVolts, type VoltRange } from "../quantity/volts";
 import type { Candidate, Need } from "./need";
 import { polesOf } from "./nominalSpeed";
 import { powerLeadFor } from "./powerLead";
+import { retrofitSize } from "./retrofit";
 import { canTurn } from "./rotationNeed";
 
 /** What a hard rule says of a candidate. */
@@ -125,12 +126,16 @@ export const HARD_RULES: readonly HardRule[] = [
   {
     id: "power",
     title: "Power not less than the old one’s",
-    judge: ({ old }, { plate }) => {
-      const oldWatts = old.powerWatts && Math.max(...old.powerWatts);
+    judge: (need, { plate }) => {
+      const { old } = need;
+      const sized = plate.kind === "retrofit" ? retrofitSize(need) : null;
+      const oldWatts = (old.powerWatts && Math.max(...old.powerWatts)) ?? sized?.watts;
       if (oldWatts === undefined || !plate.powerWatts)
         return unknown("Power: check that it is not less than the old one’s.");
       return powerLeadFor(plate.powerWatts, oldWatts)
-        ? passes
+        ? sized && sized.by !== "power"
+          ? { verdict: "passes", note: sized.says }
+          : passes
         : misses(
             `${digits(Math.max(...plate.powerWatts) / 745.7, 3)} hp is less than the old ${digits(oldWatts / 745.7, 3)} hp.`,
           );

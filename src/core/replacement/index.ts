@@ -8,6 +8,7 @@ export type { Candidate, Need } from "./need";
 export { powerLeadFor } from "./powerLead";
 export { RETROFIT_STEPS, retrofitSize } from "./retrofit";
 export { canTurn, type FanSeen, rotationFor } from "./rotationNeed";
+export { setCover } from "./setCover";
 export { SOFT_RULES } from "./softRules";
 export {
   type PastNeed,

@@ -303,6 +303,15 @@ describe("electronic retrofits", () => {
     expect(retrofitSize({ old: plateOf({ power: "1/2" }) })?.by).toBe("power");
     expect(retrofitSize({ old: {}, coolingTons: 3 })).toMatchObject({ by: "tons" });
     expect(retrofitSize({ old: {}, heatingKilowatts: 15 })).toMatchObject({ by: "heating" });
+    const third = motor({ kind: "retrofit", power: "1/3, 1/2" });
+    const { power: _, ...unknownPower } = OLD;
+    const blower = (coolingTons: number): Need => ({ old: readPlate(unknownPower).plate, coolingTons });
+    expect(out(judgeCandidate(blower(5), third))).toContain("power");
+    expect(
+      offer(judgeCandidate(blower(3), third))
+        .toDo.map(({ says }) => says)
+        .join(" "),
+    ).toContain("By 3 tons of cooling");
     expect(retrofitSize({ old: {} })).toBeNull();
     expect(retrofitSize({ old: {}, coolingTons: 20 })).toBeNull();
   });

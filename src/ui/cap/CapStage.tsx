@@ -3,6 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { formatCapacitor, parseCapacitor, readPlate } from "@/core";
+import { LIFE_HOURS } from "@/core/capacitor";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
 import { Choice } from "../parts/Choice";
@@ -14,6 +15,8 @@ import { RunPlanView } from "./RunPlanView";
 import { StartPanel } from "./StartPanel";
 import { useShelf } from "./useShelf";
 
+const LIFE_CLASSES = ["A", "B", "C", "D"] as const;
+
 /** Cap: the capacitors for the new motor, tests of the old ones, and their discharge. */
 export function CapStage() {
   const { job, add } = useJob();
@@ -21,6 +24,7 @@ export function CapStage() {
   const plates = { old: readPlate(job.plates.old).plate, new: readPlate(job.plates.new).plate };
   const shelf = useShelf(JSON.stringify(job.used));
   const read = parseCapacitor(capacitor.present);
+  const at50 = !(plates.new.hertz ?? plates.old.hertz ?? [60]).includes(60);
   const keepPresent = (text: string) => {
     if (text.trim() !== "") {
       const given = parseCapacitor(text);
@@ -97,6 +101,25 @@ export function CapStage() {
               <option value="keep-one-dual">keep one dual</option>
               <option value="own-capacitor">its own capacitor</option>
             </Choice>
+            {at50 ? (
+              <Choice
+                label="Life class of the old one"
+                value={capacitor.lifeClass ?? ""}
+                onChange={(value) =>
+                  add({
+                    kind: "capacitor",
+                    choice: { ...capacitor, lifeClass: LIFE_CLASSES.find((one) => one === value) },
+                  })
+                }
+              >
+                <option value="">not known</option>
+                {LIFE_CLASSES.map((one) => (
+                  <option key={one} value={one}>
+                    {one}, {LIFE_HOURS[one]} h
+                  </option>
+                ))}
+              </Choice>
+            ) : null}
           </Box>
           {shelf.isError ? (
             <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, mb: 2 }}>
