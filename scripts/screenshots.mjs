@@ -103,7 +103,8 @@ async function matched(page) {
 /** Insulation over three visits, drawn at 40 °C. */
 async function insulation(page) {
   await job(/Brine pump/, "probe")(page);
-  await page.getByRole("button", { name: /^Insulation test/ }).click();
+  const fold = page.getByRole("button", { name: /^Insulation test/ });
+  if ((await fold.getAttribute("aria-expanded")) === "false") await fold.click();
   await page.getByRole("region", { name: "Insulation test" }).locator("svg.recharts-surface").waitFor();
   await page.getByRole("region", { name: "Insulation test" }).scrollIntoViewIfNeeded();
 }

@@ -167,7 +167,14 @@ function TestTable({
         borderCollapse: "collapse",
         width: "100%",
         mt: 3,
-        "& th, & td": { textAlign: "left", py: 1, pr: 2, borderBottom: "1px solid", borderColor: "divider" },
+        "& th, & td": {
+          textAlign: "left",
+          whiteSpace: "nowrap",
+          py: 1,
+          pr: 2,
+          borderBottom: "1px solid",
+          borderColor: "divider",
+        },
         "& th": { fontSize: "0.8125rem", color: "text.secondary", fontWeight: 600 },
       }}
     >
@@ -177,7 +184,7 @@ function TestTable({
           <th scope="col">MΩ read</th>
           <th scope="col">at</th>
           <th scope="col">MΩ at 40 °C</th>
-          <Box component="th" scope="col" sx={{ width: 1 }}>
+          <Box component="th" scope="col" sx={{ width: "1%" }}>
             undo
           </Box>
         </tr>

@@ -56,7 +56,7 @@ export function InsulationTrend({ tests }: { tests: readonly InsulationTest[] })
               allowDataOverflow
               tickFormatter={(value: number) => String(Number(value.toPrecision(2)))}
               tick={{ fill: "var(--mui-palette-text-secondary)", fontSize: 12 }}
-              width={48}
+              width={68}
               unit=" MΩ"
             />
             {LIMITS.map(({ megohms, word }) => (
