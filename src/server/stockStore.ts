@@ -186,13 +186,18 @@ export function stockStore(db: Database, shopId: string = FIRST_SHOP) {
         );
     },
 
-    /** The jobs that have a line in use, the latest first. */
-    async usesOf(itemId: string): Promise<{ job: string; count: number }[]> {
-      return db
-        .select({ job: stockUses.jobId, count: stockUses.count })
+    /** The jobs that have a line in use, by name, the latest first. */
+    async usesOf(itemId: string): Promise<{ job: string; count: number; title: string }[]> {
+      const title = sql<string | null>`(
+        select f.body->>'title' from facts f
+        where f.shop_id = stock_uses.shop_id and f.job_id = stock_uses.job_id and f.body->>'kind' = 'title'
+        order by f.id desc limit 1)`;
+      const rows = await db
+        .select({ job: stockUses.jobId, count: stockUses.count, title })
         .from(stockUses)
         .where(and(eq(stockUses.shopId, shopId), eq(stockUses.itemId, itemId)))
         .orderBy(desc(stockUses.jobId));
+      return rows.map((row) => ({ ...row, title: row.title ?? "" }));
     },
 
     /** What is on hand of some lines, by id. */

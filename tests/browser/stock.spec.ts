@@ -141,8 +141,8 @@ test("the truck plan covers the wanted share, says how good it is, and can be gi
   await page.getByRole("button", { name: "Work it out" }).click();
   const plan = page.getByRole("region", { name: "The plan" });
   await expect(plan).toBeVisible({ timeout: 55_000 });
-  const heading = await plan.getByRole("heading", { level: 2 }).first().innerText();
-  const [, parts, covered, needs] = /^(\d+) parts cover (\d+) of (\d+)/.exec(heading) ?? [];
+  const heading = await plan.getByRole("heading", { level: 2 }).first().textContent();
+  const [, parts, covered, needs] = /^(\d+) parts cover (\d+) of (\d+)/.exec(heading ?? "") ?? [];
   expect(Number(covered) / Number(needs)).toBeGreaterThanOrEqual(0.7);
   await expect(plan.getByRole("table", { name: "Parts to carry" }).getByRole("row")).toHaveCount(
     Number(parts) + 1,

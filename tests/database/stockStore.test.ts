@@ -109,7 +109,7 @@ describe("taking from the stock", () => {
     expect(await onHand()).toBe(2);
     await jobs.addFacts(job, [made({ kind: "undone", fact: undo.id })]);
     expect(await onHand()).toBe(1);
-    expect(await stock.usesOf(item.id)).toEqual([{ job, count: 1 }]);
+    expect(await stock.usesOf(item.id)).toEqual([{ job, count: 1, title: "" }]);
     await jobs.addFacts(job, [made({ kind: "used", item: item.id, name: item.name, count: 0 })]);
     expect(await onHand()).toBe(2);
   });

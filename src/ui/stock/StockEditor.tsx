@@ -2,7 +2,10 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Link from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
+import { useQuery } from "@tanstack/react-query";
+import NextLink from "next/link";
 import { type FormEvent, useState } from "react";
 import {
   PLATE_FIELDS,
@@ -216,6 +219,7 @@ export function StockEditor({ item, isNew, onKept, onRemoved, onClose }: Props) 
           </Fold>
         </Box>
       ) : null}
+      {isNew ? null : <WhereUsed item={item.id} />}
       {says ? (
         <Typography role="alert" sx={{ mt: 3, color: "warning.main", fontWeight: 600 }}>
           {says}
@@ -235,5 +239,35 @@ export function StockEditor({ item, isNew, onKept, onRemoved, onClose }: Props) 
         )}
       </Box>
     </Box>
+  );
+}
+
+/** The jobs that have pieces of the line in use. */
+function WhereUsed({ item }: { item: string }) {
+  const uses = useQuery({
+    queryKey: ["stock-uses", item],
+    retry: 1,
+    queryFn: async (): Promise<readonly { job: string; count: number; title: string }[]> => {
+      const response = await fetch(`/api/v1/stock/${item}`);
+      if (!response.ok) throw new Error(String(response.status));
+      return (await response.json()).uses;
+    },
+  });
+  const list = uses.data ?? [];
+  if (list.length === 0) return null;
+  return (
+    <Typography sx={{ mt: 3 }}>
+      In use on:{" "}
+      {list.map(({ job, count, title }, i) => (
+        <span key={job}>
+          {i > 0 ? ", " : ""}
+          <Link component={NextLink} href={`/jobs/${job}/cap`} prefetch={false}>
+            {title || "a job without a name"}
+          </Link>
+          {count > 1 ? ` (${count})` : ""}
+        </span>
+      ))}
+      .
+    </Typography>
   );
 }

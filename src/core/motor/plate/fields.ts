@@ -2,13 +2,16 @@ import { formatCapacitor, parseCapacitor } from "../../quantity/capacitance";
 import { type Fault, type Refused, refused } from "../../quantity/fault";
 import { formatLength, parseLength } from "../../quantity/length";
 import { digits, parseNumber } from "../../quantity/number";
-import { formatPower, parsePower } from "../../quantity/power";
+import { formatPower, parsePower, WATTS_PER_HP } from "../../quantity/power";
 import { formatRotation, parseRotation } from "../../quantity/rotation";
 import { parseSpeed } from "../../quantity/speed";
 import { parseTemperature } from "../../quantity/temperature";
 import { formatVolts, parseVolts } from "../../quantity/volts";
 import {
   BEARINGS,
+  CODE_LETTERS,
+  type CodeLetter,
+  DUTIES,
   ENCLOSURES,
   KINDS,
   LOADS,
@@ -54,7 +57,9 @@ export const PLATE_FIELD_IDS = [
   "hertz",
   "amps",
   "lockedRotorAmps",
+  "codeLetter",
   "serviceFactor",
+  "serviceFactorAmps",
   "runCapacitor",
   "startCapacitor",
   "frame",
@@ -72,7 +77,9 @@ export const PLATE_FIELD_IDS = [
   "insulationClass",
   "bearings",
   "protector",
+  "duty",
   "leadCount",
+  "leadColours",
   "leadLength",
   "weepPlugs",
   "altitude",
@@ -219,11 +226,35 @@ export const PLATE_FIELDS: readonly PlateField[] = [
     say: ({ lockedRotorAmps }) =>
       lockedRotorAmps === undefined ? null : `${digits(lockedRotorAmps)} A with the rotor locked`,
   }),
+  {
+    id: "codeLetter",
+    title: "Code letter",
+    example: "K",
+    part: "supply",
+    matters: "helps",
+    howToGet: "Stands in place of locked-rotor amps on many plates: kVA for each hp.",
+    read: (text) => {
+      const letter = text
+        .trim()
+        .toUpperCase()
+        .replace(/^CODE\s*/, "");
+      return letter in CODE_LETTERS
+        ? { ok: true, gives: { codeLetter: letter as CodeLetter } }
+        : refused(fault("not-a-letter", `“${text.trim()}” is no code letter: A to V, without I, O and Q.`));
+    },
+    say: sayCodeLetter,
+  },
   number("serviceFactor", "Service factor", "supply", "ranks", "1.35", [1, 2], {
     howToGet: "Not on the plate means 1.0.",
     take: (serviceFactor) => ({ serviceFactor }),
     say: ({ serviceFactor }) =>
       serviceFactor === undefined ? null : `service factor ${digits(serviceFactor)}`,
+  }),
+  number("serviceFactorAmps", "Service-factor amps", "supply", "helps", "3.1", [0.05, 200], {
+    howToGet: "Where the plate gives no SFA: full-load amps times the service factor, nearly.",
+    take: (serviceFactorAmps) => ({ serviceFactorAmps }),
+    say: ({ serviceFactorAmps }) =>
+      serviceFactorAmps === undefined ? null : `${digits(serviceFactorAmps)} A at the service factor`,
   }),
   {
     id: "runCapacitor",
@@ -417,12 +448,37 @@ export const PLATE_FIELDS: readonly PlateField[] = [
     take: (protector) => ({ protector }),
     has: (plate) => plate.protector,
   }),
+  choice("duty", "Duty", "use", "helps", DUTIES, {
+    howToGet: "Not said means continuous in fans and pumps.",
+    take: (duty) => ({ duty }),
+    has: (plate) => plate.duty,
+  }),
   number("leadCount", "Leads", "use", "helps", "5", [2, 12], {
     howToGet: "Count them, the green one not.",
     whole: true,
     take: (leadCount) => ({ leadCount }),
     say: ({ leadCount }) => (leadCount === undefined ? null : `${leadCount} leads`),
   }),
+  {
+    id: "leadColours",
+    title: "Lead colours",
+    example: "WH BK BN BN/WH",
+    part: "use",
+    matters: "helps",
+    howToGet: "As they hang out; the plate’s drawing may name them. Colours suggest, the meter decides.",
+    read: (text) => {
+      const colours = text
+        .trim()
+        .split(/[\s,;]+/)
+        .filter((word) => word !== "");
+      return colours.length > 0 && colours.length <= 12
+        ? { ok: true, gives: { leadColours: colours.map((word) => word.toUpperCase()) } }
+        : refused(
+            fault("not-colours", "Write the leads’ colours in a row, two to twelve of them: WH BK BN BN/WH."),
+          );
+    },
+    say: ({ leadColours }) => (leadColours ? `leads ${leadColours.join(", ")}` : null),
+  },
   length("leadLength", "Lead length", "ranks", "24", "From the body to the end.", {
     take: (leadLengthMm) => ({ leadLengthMm }),
     has: (plate) => plate.leadLengthMm,
@@ -470,6 +526,19 @@ export function plateField(id: PlateFieldId): PlateField {
   const field = PLATE_FIELDS.find((one) => one.id === id);
   if (!field) throw new RangeError(`no plate field ${id}`);
   return field;
+}
+
+/** What a code letter comes to: kVA for each hp, and the amps where power and volts are known. */
+function sayCodeLetter({ codeLetter, powerWatts, volts, phase }: Plate): string | null {
+  if (!codeLetter) return null;
+  const [from, to] = CODE_LETTERS[codeLetter];
+  const supply = volts?.at(-1)?.high;
+  const kva = `code ${codeLetter}, ${from} to ${to} kVA for each hp with the rotor locked`;
+  if (!powerWatts || supply === undefined) return kva;
+  const hp = Math.max(...powerWatts) / WATTS_PER_HP;
+  const amps = (kvaPerHp: number) =>
+    digits((1000 * kvaPerHp * hp) / (supply * (phase === 3 ? Math.sqrt(3) : 1)), 2);
+  return `${kva}: ${amps(from)} to ${amps(to)} A at ${supply} V`;
 }
 
 function fault(code: string, says: string): Fault {

@@ -47,6 +47,33 @@ export const KINDS = {
 } as const;
 export type MotorKind = keyof typeof KINDS;
 
+/** How long it may run at a stretch. */
+export const DUTIES = { continuous: "continuous duty", intermittent: "intermittent duty" } as const;
+
+/** Kilovolt-amperes for each horsepower with the rotor locked, from and up to (NEMA MG 1, 10.37.2). */
+export const CODE_LETTERS = {
+  A: [0, 3.15],
+  B: [3.15, 3.55],
+  C: [3.55, 4],
+  D: [4, 4.5],
+  E: [4.5, 5],
+  F: [5, 5.6],
+  G: [5.6, 6.3],
+  H: [6.3, 7.1],
+  J: [7.1, 8],
+  K: [8, 9],
+  L: [9, 10],
+  M: [10, 11.2],
+  N: [11.2, 12.5],
+  P: [12.5, 14],
+  R: [14, 16],
+  S: [16, 18],
+  T: [18, 20],
+  U: [20, 22.4],
+  V: [22.4, 30],
+} as const;
+export type CodeLetter = keyof typeof CODE_LETTERS;
+
 /** What a motor turns. */
 export const LOADS = { fan: "fan blade", blower: "blower wheel", pump: "pump", belt: "belt" } as const;
 
@@ -70,7 +97,11 @@ export interface Plate {
   /** Full-load amps, one for each connection in the order of the volts, or one. */
   readonly fullLoadAmps?: readonly number[];
   readonly lockedRotorAmps?: number;
+  /** NEMA code letter: kVA for each hp with the rotor locked. */
+  readonly codeLetter?: CodeLetter;
   readonly serviceFactor?: number;
+  /** Amps at the service factor's load. */
+  readonly serviceFactorAmps?: number;
   readonly runCapacitor?: { readonly microfarads: number; readonly volts?: number };
   readonly startCapacitor?: {
     readonly lowMicrofarads: number;
@@ -92,11 +123,14 @@ export interface Plate {
   readonly mounts?: readonly Mount[];
   readonly enclosure?: Enclosure;
   readonly ambientC?: number;
+  readonly duty?: keyof typeof DUTIES;
   /** NEMA insulation class: A, B, F or H. */
   readonly insulationClass?: "A" | "B" | "F" | "H";
   readonly bearings?: keyof typeof BEARINGS;
   readonly protector?: keyof typeof PROTECTORS;
   readonly leadCount?: number;
+  /** As written on the plate's drawing, such as "WH BK BN BN/WH". */
+  readonly leadColours?: readonly string[];
   readonly leadLengthMm?: number;
   readonly weepPlugs?: boolean;
   readonly altitudeM?: number;

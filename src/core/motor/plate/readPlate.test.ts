@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { PLATE_FIELD_IDS, PLATE_FIELDS } from "./fields";
-import { missingOf, readPlate } from "./readPlate";
+import { missingOf, readPlate, type TypedPlate } from "./readPlate";
 
 describe("a plate as a hand types it", () => {
   it("is understood and said in full, in inch and metric, with both ends of the rotation", () => {
@@ -86,6 +86,31 @@ describe("a plate as a hand types it", () => {
       "frame 56, shaft height 3-1/2 in (88.9 mm) on a base",
     );
     expect(readPlate({ frame: "143T" }).echo[0]?.says).toBe("frame 143T");
+  });
+});
+
+describe("what else a plate tells", () => {
+  it("a code letter is kVA for each hp, and amps where power and volts are known", () => {
+    const says = (typed: TypedPlate) =>
+      readPlate(typed).echo.find(({ field }) => field === "codeLetter")?.says;
+    expect(says({ codeLetter: "k" })).toBe("code K, 8 to 9 kVA for each hp with the rotor locked");
+    expect(says({ codeLetter: "code K", power: "1/2", volts: "115", phase: "1" })).toContain(
+      "35 to 39 A at 115 V",
+    );
+    expect(readPlate({ codeLetter: "O" }).faults.codeLetter?.says).toContain("without I, O and Q");
+  });
+
+  it("service-factor amps, duty and lead colours are said as they are", () => {
+    const { echo } = readPlate({
+      serviceFactorAmps: "3.1",
+      duty: "intermittent",
+      leadColours: "wh, bk bn/wh",
+    });
+    expect(echo.map(({ says }) => says)).toEqual([
+      "3.1 A at the service factor",
+      "intermittent duty",
+      "leads WH, BK, BN/WH",
+    ]);
   });
 });
 

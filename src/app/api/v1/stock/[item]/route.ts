@@ -10,6 +10,15 @@ interface Context {
   params: Promise<{ item: string }>;
 }
 
+/** Where a line of the stock is in use. */
+export function GET(request: Request, { params }: Context): Promise<NextResponse> {
+  return answer(request, async () => {
+    const id = z.uuid().safeParse((await params).item);
+    if (!id.success) return problem(404, "There is no such line.");
+    return NextResponse.json({ uses: await stockStore(database()).usesOf(id.data) });
+  });
+}
+
 /** Puts a line of the stock in, or in place of its old form. */
 export function PUT(request: Request, { params }: Context): Promise<NextResponse> {
   return answer(request, async () => {
