@@ -6,6 +6,7 @@ const rooms = [
   "motor",
   "ohms",
   "identify",
+  "machine",
   "capacitor",
   "replacement",
   "wiring",

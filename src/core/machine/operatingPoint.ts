@@ -1,0 +1,208 @@
+import type { Branch, Machine } from "./circuit";
+import { synchronousRadians } from "./field";
+import { type Load, loadTorque, rpmOf } from "./load";
+import { type Solution, solve } from "./solve";
+
+/** A contact that speed or a coil's volts move while the motor runs up. */
+export type StartContact =
+  /** Centrifugal: opens above a share of synchronous speed, closes again below another. */
+  | {
+      readonly kind: "centrifugal";
+      readonly branch: string;
+      readonly opensAt: number;
+      readonly closesAt: number;
+    }
+  /** Potential relay: its coil, a resistor branch, pulls the contact open at some volts and lets go at fewer. */
+  | {
+      readonly kind: "potential";
+      readonly branch: string;
+      readonly coil: string;
+      readonly pickUpVolts: number;
+      readonly dropOutVolts: number;
+    };
+
+/** Where a motor comes to rest in speed, or that it does not start. */
+export interface OperatingPoint {
+  readonly outcome: "runs" | "runs-backward" | "stalls";
+  readonly rpm: number;
+  readonly solution: Solution;
+  /** Contacts that are open there. */
+  readonly open: readonly string[];
+}
+
+/** One point of a sweep. */
+export interface SweepPoint {
+  readonly slip: number;
+  readonly rpm: number;
+  readonly torqueNm: number;
+  readonly solution: Solution;
+}
+
+const STEPS = 200;
+const BISECTIONS = 40;
+/** A run-up that changes its contacts more often than this chatters: the last state stands. */
+const MOST_CHANGES = 8;
+
+/** The machine over a range of slips, contacts as they are given; points without a solution are left out. */
+export function sweep(machine: Machine, from = 1, to = 0, points = STEPS): SweepPoint[] {
+  const poles = machine.fields[0]?.poles ?? 2;
+  return Array.from({ length: points }, (_, i) => from + ((to - from) * i) / Math.max(1, points - 1)).flatMap(
+    (slip) => {
+      const solution = solve(machine, slip);
+      return solution
+        ? [{ slip, rpm: rpmOf(slip, poles, machine.hertz), torqueNm: solution.torqueNm, solution }]
+        : [];
+    },
+  );
+}
+
+/**
+ * Where the shaft settles from standstill: it runs up as long as the motor's torque is above load and friction, and
+ * stops at the first speed where it is not. Method: {@link STEPS} steps in slip, then bisection to 1e-12 of it; start
+ * contacts move as their speed or volts say, and the run goes on from there. Null where the circuit has no solution.
+ */
+export function operatingPoint(
+  machine: Machine,
+  load: Load,
+  contacts: readonly StartContact[] = [],
+): OperatingPoint | null {
+  const poles = machine.fields[0]?.poles ?? 2;
+  let open = new Set<string>();
+  const wired = () => withContacts(machine, contacts, open);
+  const still = solve(wired(), 1);
+  if (!still) return null;
+  const way = Math.abs(still.torqueNm) <= startingTorque(load) ? 0 : Math.sign(still.torqueNm);
+  if (way === 0) return { outcome: "stalls", rpm: 0, solution: still, open: [] };
+  let slip = 1;
+  let changes = 0;
+  const surplus = (at: number): number => {
+    const solution = solve(wired(), at);
+    if (!solution) return Number.NaN;
+    return (
+      way * (solution.torqueNm - loadTorque(load, rpmOf(at, poles, machine.hertz)) - friction(machine, at))
+    );
+  };
+  const step = -way / STEPS;
+  for (let guard = 0; guard < 20 * STEPS; guard++) {
+    const solution = solve(wired(), slip);
+    if (!solution) return null;
+    const next = moved(contacts, open, slip, solution);
+    if (changes < MOST_CHANGES && !same(next, open)) {
+      open = next;
+      changes += 1;
+      continue;
+    }
+    const ahead = slip + step;
+    const here = surplus(slip);
+    if (Number.isNaN(here)) return null;
+    if (here <= 0) {
+      // A contact took torque away: the shaft falls back to where it finds its balance.
+      const back = slip - step;
+      if (Math.abs(1 - back) < Math.abs(step) / 2)
+        return { outcome: "stalls", rpm: 0, solution, open: [...open] };
+      if (surplus(back) > 0) return settled(back, slip);
+      slip = back;
+      continue;
+    }
+    const there = surplus(ahead);
+    if (there <= 0) return settled(slip, ahead);
+    slip = ahead;
+    if (Math.abs(1 - slip) > 1.5) return null;
+  }
+  return null;
+
+  function settled(good: number, bad: number): OperatingPoint | null {
+    let [low, high] = [good, bad];
+    for (let i = 0; i < BISECTIONS; i++) {
+      const middle = 0.5 * (low + high);
+      if (surplus(middle) > 0) low = middle;
+      else high = middle;
+    }
+    const solution = solve(wired(), low);
+    if (!solution) return null;
+    const next = moved(contacts, open, low, solution);
+    if (changes < MOST_CHANGES && !same(next, open)) {
+      open = next;
+      changes += 1;
+      return resume(low);
+    }
+    const rpm = rpmOf(low, poles, machine.hertz);
+    return { outcome: way > 0 ? "runs" : "runs-backward", rpm, solution, open: [...open] };
+  }
+
+  /** Contacts moved at a standing speed: on from there, up or down. */
+  function resume(from: number): OperatingPoint | null {
+    const up = surplus(from) > 0;
+    const stride = (up ? 1 : -1) * step;
+    let at = from;
+    for (let i = 0; i < 2 * STEPS; i++) {
+      const next = at + stride;
+      const torque = surplus(next);
+      if (Number.isNaN(torque)) return null;
+      if (torque > 0 !== up) return up ? settled(at, next) : settled(next, at);
+      if (!up && Math.abs(1 - next) < Math.abs(step)) {
+        const solution = solve(wired(), 1);
+        return solution && { outcome: "stalls", rpm: 0, solution, open: [...open] };
+      }
+      at = next;
+    }
+    return null;
+  }
+}
+
+function withContacts(
+  machine: Machine,
+  contacts: readonly StartContact[],
+  open: ReadonlySet<string>,
+): Machine {
+  if (contacts.length === 0) return machine;
+  const moved = new Set(contacts.map(({ branch }) => branch));
+  return {
+    ...machine,
+    branches: machine.branches.map(
+      (branch): Branch =>
+        branch.kind === "switch" && moved.has(branch.id)
+          ? { ...branch, closed: !open.has(branch.id) }
+          : branch,
+    ),
+  };
+}
+
+/** The contacts that are open at a speed, from those that were. */
+function moved(
+  contacts: readonly StartContact[],
+  open: ReadonlySet<string>,
+  slip: number,
+  solution: Solution,
+): Set<string> {
+  const next = new Set<string>();
+  for (const contact of contacts) {
+    const was = open.has(contact.branch);
+    const value = contact.kind === "centrifugal" ? Math.abs(1 - slip) : voltsOf(solution, contact.coil);
+    const [up, down] =
+      contact.kind === "centrifugal"
+        ? [contact.opensAt, contact.closesAt]
+        : [contact.pickUpVolts, contact.dropOutVolts];
+    if (was ? value > down : value >= up) next.add(contact.branch);
+  }
+  return next;
+}
+
+function voltsOf(solution: Solution, branch: string): number {
+  const volts = solution.branches.get(branch)?.volts;
+  return volts ? Math.hypot(volts.re, volts.im) : 0;
+}
+
+function same(one: ReadonlySet<string>, other: ReadonlySet<string>): boolean {
+  return one.size === other.size && [...one].every((id) => other.has(id));
+}
+
+/** What holds a shaft at rest: a fan nothing, a conveyor its torque. */
+function startingTorque(load: Load): number {
+  return load.kind === "constant" ? load.newtonMetres : 1e-6;
+}
+
+function friction({ frictionNm = 0, fields, hertz }: Machine, slip: number): number {
+  const poles = fields[0]?.poles ?? 2;
+  return synchronousRadians(poles, hertz) > 0 ? frictionNm * (1 - slip) : 0;
+}
