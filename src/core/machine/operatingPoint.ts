@@ -1,7 +1,7 @@
 import type { Branch, Machine } from "./circuit";
 import { synchronousRadians } from "./field";
 import { type Load, loadTorque, rpmOf } from "./load";
-import { type Solution, solve } from "./solve";
+import { prepared, type Solution, solve } from "./solve";
 
 /** A contact that speed or a coil's volts move while the motor runs up. */
 export type StartContact =
@@ -46,14 +46,14 @@ const MOST_CHANGES = 8;
 /** The machine over a range of slips, contacts as they are given; points without a solution are left out. */
 export function sweep(machine: Machine, from = 1, to = 0, points = STEPS): SweepPoint[] {
   const poles = machine.fields[0]?.poles ?? 2;
-  return Array.from({ length: points }, (_, i) => from + ((to - from) * i) / Math.max(1, points - 1)).flatMap(
-    (slip) => {
-      const solution = solve(machine, slip);
-      return solution
-        ? [{ slip, rpm: rpmOf(slip, poles, machine.hertz), torqueNm: solution.torqueNm, solution }]
-        : [];
-    },
-  );
+  const solveAt = prepared(machine);
+  const stride = (to - from) / Math.max(1, points - 1);
+  return Array.from({ length: points }, (_, i) => from + stride * i).flatMap((slip) => {
+    const solution = solveAt(slip);
+    return solution
+      ? [{ slip, rpm: rpmOf(slip, poles, machine.hertz), torqueNm: solution.torqueNm, solution }]
+      : [];
+  });
 }
 
 /**

@@ -1,6 +1,6 @@
-import { LuDecomposition, Matrix } from "ml-matrix";
 import { type Branch, CONTACT_OHMS, type Machine, type WindingBranch } from "./circuit";
-import { abs, add, type Complex, complex, conj, mul, polar, scale, sub, ZERO } from "./complex";
+import { abs, add, type Complex, complex, conj, mul, polar, sub, ZERO } from "./complex";
+import { ComplexSystem } from "./complexSystem";
 import { type FieldImpedance, fieldImpedance, mutualOhms, synchronousRadians } from "./field";
 
 /** What flows in one branch, from `from` to `to`, and what stands across it. */
@@ -31,88 +31,106 @@ export interface PowerBalance {
   readonly mechanical: number;
 }
 
-/** A pivot under this share of the greatest means a part of the circuit hangs in the air. */
-const SINGULAR = 1e-13;
 /** What holds a node that nothing holds: gigohms to the node at zero, which moves no ampere that could be measured. */
 const LEAK_SIEMENS = 1e-12;
 
 /**
- * Solves the circuit at a speed: modified nodal analysis, complex, in the real block form [[A, −B], [B, A]] by LU with
- * partial pivoting. Unknowns are the node volts and one current for each winding and source. Coupling between windings
- * of one pole count goes through the forward and backward field; those of different pole counts do not couple. Every
- * node leaks {@link LEAK_SIEMENS} to the node at zero, so that what hangs in the air is determined. Tolerance: rounding,
- * some 1e-10 of the greatest current. Failure: null where the matrix is singular all the same (two sources in parallel).
+ * Solves the circuit at a speed: modified nodal analysis, complex. Unknowns are the node volts and one current for each
+ * winding and source. Coupling between windings of one pole count goes through the forward and backward field; those of
+ * different pole counts do not couple. Every node leaks {@link LEAK_SIEMENS} to the node at zero, so that what hangs in
+ * the air is determined. Tolerance: rounding and that leak, some 1e-9 of the greatest current. Failure: null where the
+ * matrix is singular all the same (two unlike sources side by side).
  *
  * @param slip of the first field; another field with p' poles has the slip 1 − (1 − slip)·p'/p.
  */
 export function solve(machine: Machine, slip: number): Solution | null {
+  return prepared(machine)(slip);
+}
+
+/** The same for many slips of one machine: what does not change with speed is written down once. */
+export function prepared(machine: Machine): (slip: number) => Solution | null {
   const { branches, fields, hertz } = machine;
   const omega = 2 * Math.PI * hertz;
-  const slips = fields.map(({ poles }) => 1 - ((1 - slip) * poles) / (fields[0]?.poles ?? poles));
-  const impedances = fields.map((field, f) => fieldImpedance(field, slips[f] ?? slip));
   const names = [...new Set(branches.flatMap(({ from, to }) => [from, to]))];
   const nodeAt = new Map(names.map((name, i) => [name, i - 1]));
   const currents = branches.filter(({ kind }) => kind === "winding" || kind === "source");
   const currentAt = new Map(currents.map(({ id }, i) => [id, names.length - 1 + i]));
-  const n = names.length - 1 + currents.length;
-  const system = new ComplexSystem(n);
-  for (let i = 0; i < names.length - 1; i++) system.add(i, i, complex(LEAK_SIEMENS));
+  const windings = branches.filter((b): b is WindingBranch => b.kind === "winding");
+  const still = standing(branches, names.length - 1, nodeAt, currentAt, omega);
+  const firstPoles = fields[0]?.poles ?? 2;
+  return (slip) => {
+    const slips = fields.map(({ poles }) => 1 - ((1 - slip) * poles) / firstPoles);
+    const impedances = fields.map((field, f) => fieldImpedance(field, slips[f] ?? slip));
+    const system = still.copy();
+    for (const into of windings)
+      for (const from of windings) {
+        if (into.field !== from.field) continue;
+        const z = mutualOhms(impedances[into.field] as FieldImpedance, into.place, from.place);
+        system.add(currentAt.get(into.id) ?? -1, currentAt.get(from.id) ?? -1, -z.re, -z.im);
+      }
+    const x = system.solve();
+    if (!x) return null;
+    const volts = (name: string) => {
+      const at = nodeAt.get(name) ?? -1;
+      return at < 0 ? ZERO : (x[at] as Complex);
+    };
+    const states = new Map(
+      branches.map((branch) => {
+        const across = sub(volts(branch.from), volts(branch.to));
+        const at = currentAt.get(branch.id);
+        const amps = at === undefined ? mul(across, admittance(branch, omega)) : (x[at] as Complex);
+        return [branch.id, { amps, volts: across }] as const;
+      }),
+    );
+    const { torqueNm, rotorCopper } = fieldPower(machine, slips, impedances, states);
+    const speed = (1 - slip) * synchronousRadians(firstPoles, hertz);
+    return {
+      slip,
+      nodes: new Map(names.map((name) => [name, volts(name)])),
+      branches: states,
+      torqueNm,
+      power: {
+        ...losses(branches, states, x.slice(0, names.length - 1)),
+        rotorCopper,
+        mechanical: torqueNm * speed,
+      },
+    };
+  };
+}
+
+/** The circuit without the field: all that stays as it is at every speed. */
+function standing(
+  branches: readonly Branch[],
+  nodes: number,
+  nodeAt: ReadonlyMap<string, number>,
+  currentAt: ReadonlyMap<string, number>,
+  omega: number,
+): ComplexSystem {
+  const system = new ComplexSystem(nodes + currentAt.size);
+  for (let i = 0; i < nodes; i++) system.add(i, i, LEAK_SIEMENS);
   for (const branch of branches) {
     const [a, b] = [nodeAt.get(branch.from) ?? -1, nodeAt.get(branch.to) ?? -1];
     const at = currentAt.get(branch.id);
     if (at === undefined) {
-      const siemens = admittance(branch, omega);
-      system.add(a, a, siemens);
-      system.add(b, b, siemens);
-      system.add(a, b, scale(siemens, -1));
-      system.add(b, a, scale(siemens, -1));
+      const { re, im } = admittance(branch, omega);
+      system.add(a, a, re, im);
+      system.add(b, b, re, im);
+      system.add(a, b, -re, -im);
+      system.add(b, a, -re, -im);
       continue;
     }
-    system.add(a, at, complex(1));
-    system.add(b, at, complex(-1));
-    system.add(at, a, complex(1));
-    system.add(at, b, complex(-1));
+    system.add(a, at, 1);
+    system.add(b, at, -1);
+    system.add(at, a, 1);
+    system.add(at, b, -1);
     if (branch.kind === "source") {
       // The current counted enters at `from`, so a source that gives has a negative one: V(from) − V(to) − Z·I = E.
-      system.add(at, at, scale(branch.seriesOhms, -1));
-      system.right(at, branch.volts);
+      system.add(at, at, -branch.seriesOhms.re, -branch.seriesOhms.im);
+      system.addRight(at, branch.volts);
     }
-    if (branch.kind === "winding") {
-      system.add(at, at, complex(-branch.ohms, -branch.leakageOhms));
-      for (const other of branches) {
-        if (other.kind !== "winding" || other.field !== branch.field) continue;
-        const z = mutualOhms(impedances[branch.field] as FieldImpedance, branch.place, other.place);
-        system.add(at, currentAt.get(other.id) ?? -1, scale(z, -1));
-      }
-    }
+    if (branch.kind === "winding") system.add(at, at, -branch.ohms, -branch.leakageOhms);
   }
-  const x = system.solve();
-  if (!x) return null;
-  const volts = (name: string) => {
-    const at = nodeAt.get(name) ?? -1;
-    return at < 0 ? ZERO : (x[at] as Complex);
-  };
-  const states = new Map(
-    branches.map((branch) => {
-      const across = sub(volts(branch.from), volts(branch.to));
-      const at = currentAt.get(branch.id);
-      const amps = at === undefined ? mul(across, admittance(branch, omega)) : (x[at] as Complex);
-      return [branch.id, { amps, volts: across }] as const;
-    }),
-  );
-  const { torqueNm, rotorCopper } = fieldPower(machine, slips, impedances, states);
-  const speed = (1 - slip) * synchronousRadians(fields[0]?.poles ?? 2, hertz);
-  return {
-    slip,
-    nodes: new Map(names.map((name) => [name, volts(name)])),
-    branches: states,
-    torqueNm,
-    power: {
-      ...losses(branches, states, x.slice(0, names.length - 1)),
-      rotorCopper,
-      mechanical: torqueNm * speed,
-    },
-  };
+  return system;
 }
 
 /** Torque T = Σ (|Ff|²·Re Zf − |Fb|²·Re Zb)/ωs over the fields, and what the rotor turns to heat: s of the one, 2 − s of the other. */
@@ -179,39 +197,5 @@ function admittance(branch: Branch, omega: number): Complex {
     }
     default:
       return ZERO;
-  }
-}
-
-/** A complex linear system, kept in real block form; places under zero are the node at zero and are left out. */
-class ComplexSystem {
-  private readonly matrix: Matrix;
-  private readonly known: Matrix;
-
-  constructor(private readonly n: number) {
-    this.matrix = Matrix.zeros(2 * n, 2 * n);
-    this.known = Matrix.zeros(2 * n, 1);
-  }
-
-  add(row: number, column: number, value: Complex): void {
-    if (row < 0 || column < 0) return;
-    const { matrix, n } = this;
-    matrix.set(row, column, matrix.get(row, column) + value.re);
-    matrix.set(row + n, column + n, matrix.get(row + n, column + n) + value.re);
-    matrix.set(row, column + n, matrix.get(row, column + n) - value.im);
-    matrix.set(row + n, column, matrix.get(row + n, column) + value.im);
-  }
-
-  right(row: number, value: Complex): void {
-    this.known.set(row, 0, this.known.get(row, 0) + value.re);
-    this.known.set(row + this.n, 0, this.known.get(row + this.n, 0) + value.im);
-  }
-
-  solve(): Complex[] | null {
-    const { n, matrix, known } = this;
-    const lu = new LuDecomposition(matrix);
-    const pivots = lu.upperTriangularMatrix.diagonal().map(Math.abs);
-    if (Math.min(...pivots) <= SINGULAR * Math.min(1, Math.max(...pivots))) return null;
-    const x = lu.solve(known);
-    return Array.from({ length: n }, (_, i) => complex(x.get(i, 0), x.get(i + n, 0)));
   }
 }
