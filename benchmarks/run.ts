@@ -3,6 +3,7 @@ import { writeFileSync } from "node:fs";
 import { cpus } from "node:os";
 import { faults } from "./faults";
 import { identification } from "./identification";
+import { machine as acMachine } from "./machine";
 import { replacement } from "./replacement";
 
 const machine = `${cpus().length} × ${cpus()[0]?.model ?? "unknown processor"}, Node ${process.version}`;
@@ -18,6 +19,7 @@ const text = [
   identification(say),
   faults(say),
   replacement(say),
+  acMachine(say),
 ].join("\n");
 writeFileSync("docs/benchmarks.md", text);
 say("written to docs/benchmarks.md");

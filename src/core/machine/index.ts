@@ -1,0 +1,20 @@
+/** The door of the machine: the AC model, its sweep and its operating point. */
+
+export {
+  type Branch,
+  type CapacitorBranch,
+  CONTACT_OHMS,
+  type Machine,
+  type SourceBranch,
+  type WindingBranch,
+} from "./circuit";
+export { type FieldPlace, fromThreePhase, type RotorField } from "./field";
+export { type Load, loadTorque, rpmOf } from "./load";
+export {
+  type OperatingPoint,
+  operatingPoint,
+  type StartContact,
+  type SweepPoint,
+  sweep,
+} from "./operatingPoint";
+export { type BranchState, type PowerBalance, prepared, type Solution, solve } from "./solve";
