@@ -38,6 +38,8 @@ export interface Hypotheses {
 
 /** Placements looked at in one call before the search is cut short. */
 const MOST_PLACEMENTS = 600;
+/** Steps of the search in one call: what a part table of a dozen leads in one group would ask for has no end. */
+const MOST_STEPS = 400_000;
 /** A rough fit this much worse than the best, in nats, is not worth finishing: finishing gains a few at most. */
 const HOPELESS_NATS = 14;
 /** Hypotheses this much less likely than the best are dropped, in nats: all of them together are nothing. */
@@ -53,10 +55,11 @@ export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
   const facts = factsOf(evidence);
   const cache = new Map<string, { rough: RoughFit; fit: Fit | null }>();
   const drafts: Draft[] = [];
+  const effort = { left: MOST_STEPS };
   const search = (list: readonly Candidate[]): boolean => {
     let room = MOST_PLACEMENTS;
     for (const { skeleton, logPrior } of list) {
-      const { found, cut } = placements(skeleton, facts, room);
+      const { found, cut } = placements(skeleton, facts, room, effort);
       room -= found.length;
       const leadsOut = skeleton.partial ? evidence.leadCount - skeleton.leadCount : 0;
       for (const placement of found) {

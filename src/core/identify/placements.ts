@@ -35,8 +35,14 @@ export interface Placements {
  * already, so that they prune the search and not a trial of all orders.
  *
  * @param limit stop after this many placements.
+ * @param effort steps that the search may still take, over all skeletons of a call: taken off as it goes.
  */
-export function placements(skeleton: Skeleton, facts: Facts, limit: number): Placements {
+export function placements(
+  skeleton: Skeleton,
+  facts: Facts,
+  limit: number,
+  effort: { left: number } = { left: Number.POSITIVE_INFINITY },
+): Placements {
   const { template, leadCount } = skeleton;
   const { nodes } = template.variant;
   const { openTo } = facts;
@@ -83,7 +89,8 @@ export function placements(skeleton: Skeleton, facts: Facts, limit: number): Pla
     island: number,
     conductors: number,
   ): void => {
-    if (found.length >= limit) return;
+    if (found.length >= limit || effort.left <= 0) return;
+    effort.left -= 1;
     const leads = tree.vertices[vertex];
     if (!leads) {
       seatIslands(island + 1, images, conductors);
@@ -143,6 +150,7 @@ export function placements(skeleton: Skeleton, facts: Facts, limit: number): Pla
 
   /** The placement as it stands, with its share over the builds that have room for it; null when none has. */
   const finish = (images: number): Placement | null => {
+    effort.left -= skeleton.builds.length;
     const orders = factorial(leadCount) / factorial(free);
     const room: number[] = Array(nodes.length).fill(0);
     let share = 0;
@@ -182,7 +190,7 @@ export function placements(skeleton: Skeleton, facts: Facts, limit: number): Pla
   };
 
   seatIslands(0, 1, 0);
-  return { found, cut: found.length >= limit };
+  return { found, cut: found.length >= limit || effort.left <= 0 };
 }
 
 const NONE: Placements = { found: [], cut: false };
