@@ -2,7 +2,7 @@ import type { Family } from "../family";
 import { softBox } from "../softBox";
 import { assemble, type Group, pair } from "./groups";
 import { MAIN_OHMS, SWITCHED_START_TO_MAIN } from "./ratios";
-import { type ToldOdds, toldFactor } from "./told";
+import { AGAINST, type ToldOdds, toldFactor } from "./told";
 
 /** The slow main to the fast one: more poles, more turns of thinner wire. */
 const LOW_TO_HIGH = softBox(1.25, 4, 0.06, 0.3);
@@ -26,7 +26,7 @@ const sharedMains: Group = {
 const TOLD: ToldOdds = {
   capacitor: { run: 0.1 },
   dualVoltage: { yes: 0.01 },
-  speeds: (speeds) => (speeds === 2 ? 3 : 0.01),
+  speeds: (speeds) => (speeds === 2 ? 3 : AGAINST),
 };
 
 /** Pole-changing: one main winding for each of two speeds, one start winding. */
