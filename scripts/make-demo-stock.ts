@@ -5,6 +5,7 @@
  */
 import { writeFileSync } from "node:fs";
 import { pick, type Random, seededRandom } from "../src/core/bench";
+import { uuidAt } from "./lib/uuidAt";
 
 type Typed = Record<string, string>;
 
@@ -167,13 +168,6 @@ function weighted(random: Random): Kind {
     if (left < 0) return kind;
   }
   return KINDS[0] as Kind;
-}
-
-function uuidAt(ms: number, random: Random): string {
-  const hex = (digits: number) =>
-    Array.from({ length: digits }, () => Math.floor(random() * 16).toString(16)).join("");
-  const time = ms.toString(16).padStart(12, "0");
-  return `${time.slice(0, 8)}-${time.slice(8)}-7${hex(3)}-8${hex(3)}-${hex(12)}`;
 }
 
 /** A failed motor: some fields of its plate could still be read, the ones that decide more often than the rest. */

@@ -5,7 +5,8 @@
 import { writeFileSync } from "node:fs";
 import type { Fact, FactBody, Lead, OhmsShown } from "../src/core";
 import { identify, parseInsulation } from "../src/core";
-import { type Network, ohmmeter, type Random, seededRandom } from "../src/core/bench";
+import { type Network, ohmmeter, seededRandom } from "../src/core/bench";
+import { uuidAt } from "./lib/uuidAt";
 
 interface Unit {
   readonly demo: string;
@@ -328,14 +329,6 @@ const units: Unit[] = [
     more: [{ kind: "told", told: { capacitor: "run", speeds: 2 } }],
   },
 ];
-
-/** A UUIDv7 of a given moment, its random part from the seed: ids sort by time as the product's own do. */
-function uuidAt(ms: number, random: Random): string {
-  const hex = (digits: number) =>
-    Array.from({ length: digits }, () => Math.floor(random() * 16).toString(16)).join("");
-  const time = ms.toString(16).padStart(12, "0");
-  return `${time.slice(0, 8)}-${time.slice(8)}-7${hex(3)}-8${hex(3)}-${hex(12)}`;
-}
 
 function typedOf(shown: OhmsShown): { typed: string; ohms?: number; open?: true } {
   if ("open" in shown) return { typed: "OL", open: true };

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, lt, type SQL, sql } from "drizzle-orm";
+import { and, asc, desc, eq, lt, type SQL, sql } from "drizzle-orm";
 import type { StockItem } from "@/core";
 import { figuresOf } from "@/core/stock";
 import type { Database } from "./database";
@@ -198,16 +198,6 @@ export function stockStore(db: Database, shopId: string = FIRST_SHOP) {
         .where(and(eq(stockUses.shopId, shopId), eq(stockUses.itemId, itemId)))
         .orderBy(desc(stockUses.jobId));
       return rows.map((row) => ({ ...row, title: row.title ?? "" }));
-    },
-
-    /** What is on hand of some lines, by id. */
-    async onHand(ids: readonly string[]): Promise<ReadonlyMap<string, number>> {
-      if (ids.length === 0) return new Map();
-      const rows = await db
-        .select({ id: stockItems.id, onHand: ON_HAND })
-        .from(stockItems)
-        .where(and(inShop, inArray(stockItems.id, [...ids])));
-      return new Map(rows.map(({ id, onHand }) => [id, onHand]));
     },
   };
 }

@@ -33,8 +33,12 @@ test("on a phone: a plate in one line, a motor chosen with its reasons and its c
   await expect(chosen).toContainText("Chosen: ");
   await expect(chosen).toContainText("µF, 370 V or more, as the new motor’s plate says.");
   await expect(chosen).toContainText("Band between the vents");
+  await chosen.getByRole("checkbox", { name: /lowest drain plug/ }).check();
+  await expect(page.getByText("Saved")).toBeVisible();
   await page.reload();
   await expect(page.getByRole("region", { name: "Chosen motor" })).toContainText("Chosen: ");
+  await expect(chosen.getByRole("checkbox", { name: /lowest drain plug/ })).toBeChecked();
+  await expect(chosen.getByRole("checkbox", { name: /Turn it by hand/ })).not.toBeChecked();
 });
 
 test("every field is kept as typed and said in full; what is not understood says why and loses nothing", async ({

@@ -111,6 +111,21 @@ test("50 MB are refused before they are read; a wrong encoding is read with a do
   await expect(panel(page).getByRole("alert").last()).toContainText("No column is a motor’s power or volts");
 });
 
+test("long rows are sent in pieces that the server takes", async ({ page }) => {
+  const code = tag();
+  const long = "x".repeat(70);
+  const rows = Array.from(
+    { length: 900 },
+    (_, i) =>
+      `${code} ${i} ${long},${code}-${i},1/3 HP,1075/3SPD,208-230,${"WH BK BN ".repeat(4)},${long.slice(0, 40)}`,
+  );
+  const wide = ["name,part,power,speed,volts,leadColours,place", ...rows].join("\n");
+  await importFile(page, "wide.csv", wide);
+  await panel(page).getByRole("button", { name: "Check the rows" }).click();
+  await panel(page).getByRole("button", { name: "Import 900 rows" }).click();
+  await expect(panel(page)).toContainText("900 added, 0 changed", { timeout: 30_000 });
+});
+
 test("an import given up leaves nothing behind, and half an import is none", async ({ page }) => {
   const code = tag();
   const item = {

@@ -6,7 +6,7 @@ import { discharge, dischargeSequence, voltsLeft } from "./discharge";
 import { estimateRun, quadratureMicrofarads } from "./estimate";
 import { planRun, voltsNeeded } from "./runPlan";
 import type { ShelfCapacitor } from "./shelf";
-import { bandFor, judgeStart, startsOnShelf, startVoltsFor, typicalStart } from "./start";
+import { judgeStart, startsOnShelf, startVoltsFor, typicalStart } from "./start";
 import { RUN_MICROFARADS, START_BANDS } from "./values";
 
 const single = (id: string, microfarads: number, volts = 370, count = 1): ShelfCapacitor => ({
@@ -234,7 +234,8 @@ describe("a new fan motor where a dual capacitor stands", () => {
       [],
     );
     expect(plan.notes.join(" ")).toContain("class B of IEC 60252-1 or longer-lived, 10 000 hours");
-    expect(plan.notes.join(" ")).toContain("S0 to S3");
+    expect(plan.notes.join(" ")).toContain("S0 no protection");
+    expect(plan.notes.join(" ")).toContain("S3 segmented film");
   });
 });
 
@@ -297,9 +298,9 @@ describe("start capacitors", () => {
     ).toEqual(["mid", "hi"]);
   });
 
-  it("have a band for every value between 88 and 995 µF, and volts to stand", () => {
-    for (const [low, high] of START_BANDS) expect(bandFor(Math.sqrt(low * high))).not.toBeNull();
-    expect(bandFor(60)).toBeNull();
+  it("are sold in bands and at volts of their own: the typical range names the bands in it", () => {
+    expect(typicalStart(373, 115)?.says).toContain("Bands sold in it: 216–259, 233–280, 270–324");
+    for (const [low, high] of START_BANDS) expect(low).toBeLessThan(high);
     expect(startVoltsFor(200)).toBe(220);
     expect(startVoltsFor(400)).toBeNull();
   });

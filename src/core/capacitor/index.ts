@@ -13,6 +13,6 @@ export {
 export { type CapacitorEstimate, estimateRun } from "./estimate";
 export { type PresentCapacitor, planRun, type RunPlan, type RunSchool } from "./runPlan";
 export type { ShelfCapacitor } from "./shelf";
-export { judgeStart, startsOnShelf, typicalStart } from "./start";
+export { judgeStart, startsOnShelf, startVoltsFor, typicalStart } from "./start";
 export { START_DEVICES, START_RULES } from "./startDevice";
 export { LIFE_HOURS, type LifeClass, USUAL_TOLERANCE_PERCENT } from "./values";

@@ -1,7 +1,7 @@
 import { digits } from "../quantity/number";
 import { type Combination, combinations, type RunNeed } from "./combinations";
 import type { ShelfCapacitor } from "./shelf";
-import { LIFE_HOURS, type LifeClass, RUN_VOLTS, USUAL_TOLERANCE_PERCENT } from "./values";
+import { LIFE_HOURS, type LifeClass, RUN_VOLTS, SAFETY_CLASSES, USUAL_TOLERANCE_PERCENT } from "./values";
 
 /** The capacitor that is in the equipment now, as its label says. */
 export type PresentCapacitor =
@@ -155,7 +155,9 @@ function notesFor({ newMotor, present, lifeClass }: RunCase, volts: number, hert
           lifeClass === undefined
             ? "50 Hz: take a class of IEC 60252-1 no shorter-lived than the old one’s (A 30 000 h, B 10 000 h, C 3 000 h, D 1 000 h)."
             : `50 Hz: class ${lifeClass} of IEC 60252-1 or longer-lived, ${LIFE_HOURS[lifeClass].toLocaleString("en-GB").replace(",", " ")} hours or more.`,
-          "The safety class (S0 to S3) not lower than the old one’s; S2 and S3 fail without fire.",
+          `The safety class not lower than the old one’s: ${Object.entries(SAFETY_CLASSES)
+            .map(([name, words]) => `${name} ${words}`)
+            .join("; ")}.`,
         ]
       : []),
     "Strapped, never dangling, terminals covered. The can’s diameter decides the bracket, its height does not.",

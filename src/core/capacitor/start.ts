@@ -44,17 +44,6 @@ export function startsOnShelf(wanted: StartLabel, shelf: readonly ShelfCapacitor
     .sort((a, b) => a.volts - b.volts);
 }
 
-/** The band sold that holds a value best: the one whose middle is nearest, or null outside them all. */
-export function bandFor(microfarads: number): readonly [number, number] | null {
-  const holding = START_BANDS.filter(([low, high]) => microfarads >= low && microfarads <= high);
-  const middle = ([low, high]: readonly [number, number]) => Math.sqrt(low * high);
-  return (
-    [...holding].sort(
-      (a, b) => Math.abs(Math.log(middle(a) / microfarads)) - Math.abs(Math.log(middle(b) / microfarads)),
-    )[0] ?? null
-  );
-}
-
 /** Volts sold at or above, or null. */
 export function startVoltsFor(volts: number): number | null {
   return START_VOLTS.find((rated) => rated >= volts) ?? null;
@@ -80,9 +69,13 @@ export function typicalStart(
   if (!row || !(high || (supplyVolts > 100 && supplyVolts < 130))) return null;
   const share = high ? 4 : 1;
   const range = { low: Math.round(row.low / share), high: Math.round(row.high / share) };
+  const bands = START_BANDS.filter(
+    ([low, top]) => Math.sqrt(low * top) >= range.low && Math.sqrt(low * top) <= range.high,
+  );
+  const sold = bands.length > 0 ? ` Bands sold in it: ${bands.map((one) => one.join("–")).join(", ")}.` : "";
   return {
     ...range,
-    says: `Typically ${range.low} to ${range.high} µF for such a motor. By plate only: this is to judge a label by, not to buy by.`,
+    says: `Typically ${range.low} to ${range.high} µF for such a motor.${sold} By plate only: this is to judge a label by, not to buy by.`,
   };
 }
 

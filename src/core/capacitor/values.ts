@@ -39,15 +39,10 @@ export const USUAL_TOLERANCE_PERCENT = 6;
 export const LIFE_HOURS = { A: 30_000, B: 10_000, C: 3000, D: 1000 } as const;
 export type LifeClass = keyof typeof LIFE_HOURS;
 
-/** Safety classes of IEC 60252-2, in words. */
+/** Safety classes of IEC 60252-1, in words. */
 export const SAFETY_CLASSES = {
   S0: "no protection: may short, burst or burn when it fails",
   S1: "may fail open or short, without fire or flying parts",
   S2: "fails open, without fire or flying parts",
   S3: "segmented film: fails by losing value, open at last",
 } as const;
-
-/** The next value sold at or above, or null beyond the range. */
-export function nextRunValue(microfarads: number): number | null {
-  return RUN_MICROFARADS.find((value) => value >= microfarads - 1e-9) ?? null;
-}

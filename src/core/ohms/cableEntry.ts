@@ -1,4 +1,4 @@
-import { type Fault, type Refused, refused } from "../quantity/fault";
+import { fault, type Refused, refused } from "../quantity/fault";
 import { type CableRun, OHMS_PER_1000_FT, type WireGauge } from "./cable";
 
 const FEET_PER_METRE = 1 / 0.3048;
@@ -17,12 +17,15 @@ export function parseCable(size: string, length: string): { ok: true; run: Cable
       says: `“${size.trim()}” is no conductor in the table: ${gauges().join(", ")} AWG, or a cross-section such as 2.5 mm².`,
     });
   const match = /^\s*(\d+(?:[.,]\d+)?)\s*(ft|feet|foot|'|m|metres?|meters?)?\s*$/i.exec(length);
-  if (!match) return refused(fault("not-a-length", `“${length.trim()}” is no length. Write 200 ft or 60 m.`));
+  if (!match)
+    return refused(
+      fault("not-a-length", `“${length.trim()}” is no length. Write 200 ft or 60 m.`, ["length"]),
+    );
   const value = Number((match[1] ?? "").replace(",", "."));
   const unit = match[2] ? (/^m/i.test(match[2]) ? "m" : "ft") : "gauge" in conductor ? "ft" : "m";
   const metres = unit === "m" ? value : value / FEET_PER_METRE;
   if (metres > MOST_METRES)
-    return refused(fault("out-of-range", "That is longer than any cable to a motor."));
+    return refused(fault("out-of-range", "That is longer than any cable to a motor.", ["length"]));
   return {
     ok: true,
     run:
@@ -46,8 +49,4 @@ function conductorOf(size: string): { gauge: WireGauge } | { areaMm2: number } |
 /** The gauges of the table, thinnest first. */
 function gauges(): WireGauge[] {
   return ([14, 12, 10, 8, 6, 4] as const).filter((gauge) => gauge in OHMS_PER_1000_FT);
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: ["length"], says };
 }

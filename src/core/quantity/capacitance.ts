@@ -1,4 +1,4 @@
-import { type Fault, type Refused, refused } from "./fault";
+import { type Fault, fault, type Refused, refused } from "./fault";
 import { digits } from "./number";
 
 /** A capacitor's label as it is written: one value, the two of a dual, or the band of a start capacitor. */
@@ -95,8 +95,4 @@ function notCapacitor(text: string): Fault {
     "not-a-capacitor",
     `“${text.trim()}” is no capacitor. Write 5 MFD 370, 35+5 440 or 88-108 125.`,
   );
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }

@@ -21,6 +21,11 @@ export function refused(...faults: readonly Fault[]): Refused {
   return { ok: false, faults };
 }
 
+/** A fault of the input as a whole, or of the place given. */
+export function fault(code: string, says: string, path: Fault["path"] = []): Fault {
+  return { code, path, says };
+}
+
 /** What a schema found wrong, in the part that matters here. */
 interface SchemaIssue {
   readonly code?: string | undefined;

@@ -1,4 +1,4 @@
-import { type Fault, type Refused, refused } from "./fault";
+import { fault, type Refused, refused } from "./fault";
 import { parseNumber } from "./number";
 
 const MM_PER_INCH = 25.4;
@@ -36,8 +36,4 @@ function inches(mm: number): string {
   if (above === 0) return String(whole);
   while (above % 2 === 0) [above, below] = [above / 2, below / 2];
   return whole === 0 ? `${above}/${below}` : `${whole}-${above}/${below}`;
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }

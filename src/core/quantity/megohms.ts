@@ -1,4 +1,4 @@
-import { type Fault, type Refused, refused } from "./fault";
+import { fault, type Refused, refused } from "./fault";
 
 /** An insulation reading: megohms, and whether the tester's range ended there. */
 export interface MegohmsShown {
@@ -22,8 +22,4 @@ export function parseMegohms(text: string): ({ ok: true } & MegohmsShown) | Refu
   const megohms = Number((match[2] ?? "").replace(",", ".")) * (SCALE[(match[3] ?? "m").toLowerCase()] ?? 1);
   if (megohms > MOST_MEGOHMS) return refused(fault("out-of-range", "No tester shows that many megohms."));
   return { ok: true, megohms, orMore: (match[1] ?? match[4]) !== undefined };
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }

@@ -1,4 +1,4 @@
-import { type Fault, type Refused, refused } from "./fault";
+import { type Fault, fault, type Refused, refused } from "./fault";
 import { digits, parseNumber } from "./number";
 
 /** Watts of one mechanical horsepower (550 ft·lbf/s). */
@@ -79,8 +79,4 @@ export function nearestStandardHp(watts: number): number {
 
 function notPower(text: string): Fault {
   return fault("not-a-power", `“${text.trim()}” is no power. Write 1/3, 0.25 kW or 250 W.`);
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }

@@ -1,4 +1,4 @@
-import { type Fault, type Refused, refused } from "./fault";
+import { fault, type Refused, refused } from "./fault";
 
 /** Which way a shaft turns, always as seen from the lead end; either where it can be set. */
 export type Rotation = "cw-lead-end" | "ccw-lead-end" | "either";
@@ -47,8 +47,4 @@ export function formatRotation(rotation: Rotation): string {
   const [lead, shaft] =
     rotation === "cw-lead-end" ? ["clockwise", "counter-clockwise"] : ["counter-clockwise", "clockwise"];
   return `${lead} from the lead end, ${shaft} from the shaft end`;
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }

@@ -1,4 +1,4 @@
-import { type Fault, type Refused, refused } from "./fault";
+import { type Fault, fault, type Refused, refused } from "./fault";
 import { parseNumber } from "./number";
 
 /** A motor's speed as its plate gives it: the top speed, how many there are, or the poles. */
@@ -47,8 +47,4 @@ export function parseSpeed(text: string): { ok: true; speed: PlateSpeed } | Refu
 
 function notSpeed(text: string): Fault {
   return fault("not-a-speed", `“${text.trim()}” is no speed. Write 1075, 1075/3SPD or 6 pole.`);
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }

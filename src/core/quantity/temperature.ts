@@ -1,4 +1,4 @@
-import { type Fault, type Refused, refused } from "./fault";
+import { fault, type Refused, refused } from "./fault";
 
 /** What a motor's winding can have, °C: colder and hotter readings are slips. */
 export const WINDING_RANGE_C = { least: -50, most: 250 } as const;
@@ -24,8 +24,4 @@ export function parseTemperature(text: string): { ok: true; celsius: number } | 
       fault("out-of-range", `${Math.round(celsius)} °C is no winding temperature; −50 to 250 °C is.`),
     );
   return { ok: true, celsius: Math.round(celsius * 10) / 10 };
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }

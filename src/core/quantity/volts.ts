@@ -1,4 +1,4 @@
-import { type Fault, type Refused, refused } from "./fault";
+import { fault, type Refused, refused } from "./fault";
 
 /** The volts of one connection: a range such as 208–230, or one figure twice. */
 export interface VoltRange {
@@ -64,8 +64,4 @@ export function connectionFor(connections: readonly VoltRange[], supplyVolts: nu
         supplyVolts <= high * (1 + PLATE_TOLERANCE) + 1e-9,
     ) ?? null
   );
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }

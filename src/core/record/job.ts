@@ -77,6 +77,8 @@ export interface Job {
   readonly chosen: ChosenMotor | null;
   /** Parts of the stock in use on this job, each once, those given back left out. */
   readonly used: readonly UsedPart[];
+  /** Steps of checklists that are done. */
+  readonly ticked: readonly string[];
   readonly capacitor: CapacitorChoice;
   readonly capacitorTests: readonly KeptCapacitorTest[];
   /** The facts an undo and a redo would name next; null when there is none. */
@@ -121,6 +123,7 @@ export function deriveJob(facts: readonly Fact[]): Job {
     place: last("place")?.place ?? {},
     chosen: last("chosen")?.motor ?? null,
     used: usedParts(live),
+    ticked: tickedSteps(live),
     capacitor: last("capacitor")?.choice ?? { present: "" },
     capacitorTests: live.flatMap((f) =>
       f.body.kind === "capacitor-test" ? [{ ...f.body.test, fact: f.id, at: f.at }] : [],
@@ -175,6 +178,12 @@ function typedPlates(live: readonly Fact[]): Job["plates"] {
     plates[body.motor] = body.typed === "" ? rest : { ...rest, [body.field]: body.typed };
   }
   return plates;
+}
+
+function tickedSteps(live: readonly Fact[]): string[] {
+  const steps = new Map<string, boolean>();
+  for (const { body } of live) if (body.kind === "tick") steps.set(body.step, body.done);
+  return [...steps].flatMap(([step, done]) => (done ? [step] : []));
 }
 
 function usedParts(live: readonly Fact[]): UsedPart[] {

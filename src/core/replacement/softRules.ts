@@ -5,7 +5,6 @@ import { formatHp, STANDARD_HP, WATTS_PER_HP } from "../quantity/power";
 import { connectionFor } from "../quantity/volts";
 import { densityRatio, powerTimes } from "./fanLaw";
 import type { Candidate, Need } from "./need";
-import { polesOf } from "./nominalSpeed";
 import { powerLeadFor, samePower } from "./powerLead";
 
 /** What a soft rule says: points off the best, and why. */
@@ -261,12 +260,6 @@ export function ampsAt(plate: Plate, supplyVolts: number | undefined): number | 
   const connection = connectionFor(volts, supplyVolts);
   const at = connection ? volts.indexOf(connection) : 0;
   return fullLoadAmps?.[at] ?? first;
-}
-
-/** Whether a candidate's poles are the old one's; null where either is not known. */
-export function samePoles(old: Plate, plate: Plate): boolean | null {
-  const [was, is] = [polesOf(old), polesOf(plate)];
-  return was === null || is === null ? null : was === is;
 }
 
 function sameLength(

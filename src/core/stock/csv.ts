@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import { PLATE_FIELD_IDS, type TypedPlate } from "../motor/plate";
-import { type Fault, faultsOf, type Refused, refused } from "../quantity/fault";
+import { type Fault, fault, faultsOf, type Refused, refused } from "../quantity/fault";
 import { guessColumns, type MappedColumn, STOCK_COLUMNS } from "./columns";
 import { itemFaults, type StockItem, stockItem } from "./item";
 
@@ -53,7 +53,7 @@ export function parseCsv(text: string): CsvTable | Refused {
     }
     if (rows.length === MOST_ROWS)
       return refused(
-        tableFault("too-many-rows", `The file has more than ${MOST_ROWS} rows. Nothing was imported.`),
+        fault("too-many-rows", `The file has more than ${MOST_ROWS} rows. Nothing was imported.`),
       );
     rows.push(cells);
     lines.push(at);
@@ -61,15 +61,15 @@ export function parseCsv(text: string): CsvTable | Refused {
   const open = parsed.errors.find(({ type, code }) => type === "Quotes" && code === "MissingQuotes");
   if (open)
     return refused(
-      tableFault(
+      fault(
         "open-quote",
         `A quotation mark opened in row ${(open.row ?? 0) + 1} is never closed. Nothing was imported.`,
       ),
     );
-  if (!headings) return refused(tableFault("empty", "The file has no rows."));
+  if (!headings) return refused(fault("empty", "The file has no rows."));
   if (headings.length < 2)
     return refused(
-      tableFault(
+      fault(
         "one-column",
         "The file has one column only: save it with commas, semicolons or tabs between the columns.",
       ),
@@ -95,17 +95,17 @@ export function mappingFaults(mapping: readonly (MappedColumn | null)[]): Fault[
   return [
     ...(has("name") || has("part")
       ? []
-      : [tableFault("no-name", "No column is the name or the part code: say which one.")]),
+      : [fault("no-name", "No column is the name or the part code: say which one.")]),
     ...(has("power") || has("label") || has("volts")
       ? []
       : [
-          tableFault(
+          fault(
             "no-figures",
             "No column is a motor’s power or volts, nor a capacitor’s label: say which one.",
           ),
         ]),
     ...STOCK_COLUMNS.filter(({ id }) => mapping.filter((column) => column === id).length > 1).map(
-      ({ title }) => tableFault("twice", `Two columns are said to be the ${title}.`),
+      ({ title }) => fault("twice", `Two columns are said to be the ${title}.`),
     ),
   ];
 }
@@ -130,7 +130,7 @@ export function stockFromTable(
     const made = itemFromCells(cells, places, newId);
     if (made.ok) items.push(made.item);
     else
-      for (const fault of made.faults) faults.push({ ...fault, path: [table.lines[i] ?? 0, ...fault.path] });
+      for (const found of made.faults) faults.push({ ...found, path: [table.lines[i] ?? 0, ...found.path] });
     if (i % 500 === 499) onRow(i + 1);
   });
   return { items, faults };
@@ -186,11 +186,11 @@ function itemFromCells(
 }
 
 /** What the form itself finds wrong, in the trade's words. */
-function plainer(fault: Fault): Fault {
-  const field = String(fault.path[0] ?? "");
-  if (field === "name") return { ...fault, says: "It has no name." };
-  if (field === "label") return { ...fault, says: "The capacitor has no label, such as 5 MFD 370." };
-  return { ...fault, says: `Its ${field} cannot be taken: ${fault.says}` };
+function plainer(found: Fault): Fault {
+  const field = String(found.path[0] ?? "");
+  if (field === "name") return { ...found, says: "It has no name." };
+  if (field === "label") return { ...found, says: "The capacitor has no label, such as 5 MFD 370." };
+  return { ...found, says: `Its ${field} cannot be taken: ${found.says}` };
 }
 
 /** The stock as CSV, every field as it was typed, so that it imports back equal. */
@@ -241,10 +241,6 @@ function moneyOf(text: string): number | null {
   const plain = /,\d{1,2}$/.test(bare) ? bare.replace(/\./g, "").replace(",", ".") : bare.replace(/,/g, "");
   const value = plain === "" ? Number.NaN : Number(plain);
   return value >= 0 ? value : Number.NaN;
-}
-
-function tableFault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }
 
 function lineFault(line: number, code: string, says: string): Fault {

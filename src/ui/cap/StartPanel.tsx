@@ -11,6 +11,7 @@ import {
   START_DEVICES,
   START_RULES,
   startsOnShelf,
+  startVoltsFor,
   typicalStart,
 } from "@/core/capacitor";
 import { Choice } from "../parts/Choice";
@@ -46,8 +47,10 @@ export function StartPanel({
       {wanted ? (
         <Typography>
           Wanted: {wanted.lowMicrofarads}–{wanted.highMicrofarads} µF
-          {wanted.volts === undefined ? ", volts not said" : `, ${wanted.volts} V or more`}. The same band
-          only.
+          {wanted.volts === undefined
+            ? ", volts not said"
+            : `, ${wanted.volts} V or more (sold from ${startVoltsFor(wanted.volts) ?? wanted.volts} V)`}
+          . The same band only.
         </Typography>
       ) : (
         <Typography sx={{ color: "text.secondary" }}>

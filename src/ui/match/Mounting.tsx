@@ -4,10 +4,13 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { Plate } from "@/core";
 import { mountingSteps, type Need } from "@/core/replacement";
+import { useJob } from "../job/JobContext";
 
-/** The checklist for mounting; ticks are for the hands and are not kept. */
+/** The checklist for mounting; ticks are kept with the job. */
 export function Mounting({ need, name, plate }: { need: Need; name: string; plate: Plate }) {
+  const { job, add } = useJob();
   const steps = mountingSteps(need, { id: name, name, plate, count: 1 });
+  const stepOf = (id: string) => `mounting ${id}`;
   return (
     <Box>
       <Typography variant="h3" sx={{ fontSize: "1rem", fontWeight: 700 }}>
@@ -30,6 +33,10 @@ export function Mounting({ need, name, plate }: { need: Need; name: string; plat
               <Box
                 component="input"
                 type="checkbox"
+                checked={job.ticked.includes(stepOf(id))}
+                onChange={() =>
+                  add({ kind: "tick", step: stepOf(id), done: !job.ticked.includes(stepOf(id)) })
+                }
                 sx={{
                   width: 22,
                   height: 22,

@@ -9,13 +9,16 @@ interface Props {
   readonly label: string;
   readonly value: string;
   readonly onChange: (value: string) => void;
-  readonly placeholder?: string;
+  readonly placeholder?: string | undefined;
   readonly type?: "text" | "date";
   readonly fault?: string | undefined;
   readonly maxLength?: number;
+  readonly numeric?: boolean;
+  /** The field is left, or Enter pressed in it; left out in a form that is kept as a whole. */
+  readonly onLeave?: () => void;
 }
 
-/** A field of a form that is kept as a whole; its fault stands below it. */
+/** A labelled field of one line; its fault stands below it. */
 export function PlainEntry({
   label,
   value,
@@ -24,6 +27,8 @@ export function PlainEntry({
   type = "text",
   fault,
   maxLength = 60,
+  numeric = false,
+  onLeave,
 }: Props) {
   const id = useId();
   return (
@@ -37,7 +42,14 @@ export function PlainEntry({
           value={value}
           placeholder={placeholder}
           onChange={(event) => onChange(event.target.value)}
+          onBlur={onLeave}
+          onKeyDown={(event) => {
+            if (event.key !== "Enter" || !onLeave) return;
+            event.preventDefault();
+            onLeave();
+          }}
           inputProps={{
+            inputMode: numeric ? "decimal" : undefined,
             maxLength,
             autoComplete: "off",
             "aria-invalid": fault !== undefined,

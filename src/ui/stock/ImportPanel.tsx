@@ -12,7 +12,9 @@ import { type ImportAnswer, startStockImport } from "@/workers/stockImport";
 import { MONO, TOUCH } from "../theme/theme";
 import { send } from "./stockClient";
 
-const ROWS_A_WRITE = 400;
+/** The server takes so many rows and bytes at a time, with room for the rest of the request. */
+const MOST_ROWS_A_WRITE = 400;
+const MOST_BYTES_A_WRITE = 400_000;
 const MOST_FAULTS_SHOWN = 100;
 
 type State =
@@ -25,6 +27,7 @@ type State =
       readonly says: string | null;
     }
   | { readonly at: "ready"; readonly items: readonly StockItem[]; readonly faults: readonly Fault[] }
+  | { readonly at: "finishing" }
   | { readonly at: "done"; readonly added: number; readonly changed: number };
 
 /** Import of a CSV: choose the file, say which column is what, see what is wrong, then all of it at once. */
@@ -67,12 +70,11 @@ export function ImportPanel({ onDone, onClose }: { onDone: () => void; onClose: 
   const bring = async (items: readonly StockItem[]) => {
     const id = uuid();
     cancelled.current = false;
-    for (let first = 0; first < items.length; first += ROWS_A_WRITE) {
+    let first = 0;
+    for (const piece of pieces(items)) {
       setState({ at: "working", what: "Sending rows", share: first / items.length });
-      const { says } = await send("POST", `/api/v1/stock/imports/${id}`, {
-        firstRow: first,
-        items: items.slice(first, first + ROWS_A_WRITE),
-      });
+      const { says } = await send("POST", `/api/v1/stock/imports/${id}`, { firstRow: first, items: piece });
+      first += piece.length;
       if (says !== null || cancelled.current) {
         void send("DELETE", `/api/v1/stock/imports/${id}`);
         setState({
@@ -82,12 +84,15 @@ export function ImportPanel({ onDone, onClose }: { onDone: () => void; onClose: 
         return;
       }
     }
-    setState({ at: "working", what: "Putting them in, all at once", share: 1 });
+    // From here on it is the server's: whether it was done can be asked, but not taken back.
+    setState({ at: "finishing" });
     const { says, json } = await send("POST", `/api/v1/stock/imports/${id}`, {
       finish: { rows: items.length },
     });
     if (says !== null) {
-      setState({ at: "file", says });
+      const unknown =
+        "The server does not answer. Whether the rows went in is not known: look for them in the list first.";
+      setState({ at: "file", says: json === null ? unknown : says });
       return;
     }
     const { added, changed } = json as { added: number; changed: number };
@@ -128,6 +133,11 @@ export function ImportPanel({ onDone, onClose }: { onDone: () => void; onClose: 
           </Button>
         </Box>
       ) : null}
+      {state.at === "finishing" ? (
+        <Typography role="status" sx={{ mt: 2 }}>
+          Putting them in, all at once …
+        </Typography>
+      ) : null}
       {state.at === "mapping" ? (
         <Mapping
           state={state}
@@ -141,13 +151,36 @@ export function ImportPanel({ onDone, onClose }: { onDone: () => void; onClose: 
           {state.added} added, {state.changed} changed by their part code.
         </Typography>
       ) : null}
-      {state.at === "working" ? null : (
+      {state.at === "working" || state.at === "finishing" ? null : (
         <Button color="inherit" onClick={onClose} sx={{ mt: 3, ml: 2, minHeight: TOUCH }}>
           Close
         </Button>
       )}
     </Box>
   );
+}
+
+/** Values with their places: what tells apart the cells, columns and rows of a file, which may all be alike. */
+function placed<T>(values: readonly T[]): { value: T; place: number }[] {
+  return values.map((value, place) => ({ value, place }));
+}
+
+/** The rows in pieces that a request can carry. */
+function pieces(items: readonly StockItem[]): StockItem[][] {
+  const list: StockItem[][] = [];
+  let bytes = Number.POSITIVE_INFINITY;
+  for (const item of items) {
+    const size = new Blob([JSON.stringify(item)]).size + 1;
+    const last = list.at(-1);
+    if (last && last.length < MOST_ROWS_A_WRITE && bytes + size <= MOST_BYTES_A_WRITE) {
+      last.push(item);
+      bytes += size;
+      continue;
+    }
+    list.push([item]);
+    bytes = size;
+  }
+  return list;
 }
 
 function after(now: State, answer: ImportAnswer): State {
@@ -230,18 +263,17 @@ function Mapping({
         >
           <thead>
             <tr>
-              {table.headings.map((heading, i) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: two columns of a file may have one heading.
-                <th key={i} scope="col">
-                  {heading || `column ${i + 1}`}
+              {placed(table.headings).map(({ value: heading, place }) => (
+                <th key={place} scope="col">
+                  {heading || `column ${place + 1}`}
                   <Box
                     component="select"
-                    aria-label={`Column ${heading || i + 1} is`}
-                    value={mapping[i] ?? ""}
+                    aria-label={`Column ${heading || place + 1} is`}
+                    value={mapping[place] ?? ""}
                     onChange={(event) =>
                       onMap(
                         mapping.map((column, k) =>
-                          k === i
+                          k === place
                             ? (STOCK_COLUMNS.find(({ id }) => id === event.target.value)?.id ?? null)
                             : column,
                         ),
@@ -269,11 +301,10 @@ function Mapping({
             </tr>
           </thead>
           <tbody>
-            {table.preview.map((cells) => (
-              <tr key={cells.join("\u0000")}>
-                {cells.map((cell, i) => (
-                  // biome-ignore lint/suspicious/noArrayIndexKey: cells of a row may be equal.
-                  <td key={i}>{cell}</td>
+            {placed(table.preview).map(({ value: cells, place: row }) => (
+              <tr key={row}>
+                {placed(cells).map(({ value: cell, place }) => (
+                  <td key={place}>{cell}</td>
                 ))}
               </tr>
             ))}
@@ -312,9 +343,8 @@ function Ready({
           sx={{ mt: 2, pl: 5, maxHeight: 260, overflowY: "auto" }}
           tabIndex={0}
         >
-          {faults.slice(0, MOST_FAULTS_SHOWN).map(({ path, says }, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: the list does not change.
-            <li key={i}>{says.startsWith("Line ") ? says : `Line ${path[0]}: ${says}`}</li>
+          {placed(faults.slice(0, MOST_FAULTS_SHOWN)).map(({ value: { path, says }, place }) => (
+            <li key={place}>{says.startsWith("Line ") ? says : `Line ${path[0]}: ${says}`}</li>
           ))}
           {faults.length > MOST_FAULTS_SHOWN ? <li>{faults.length - MOST_FAULTS_SHOWN} more.</li> : null}
         </Box>

@@ -1,5 +1,5 @@
 import { formatCapacitor, parseCapacitor } from "../../quantity/capacitance";
-import { type Fault, type Refused, refused } from "../../quantity/fault";
+import { fault, type Refused, refused } from "../../quantity/fault";
 import { formatLength, parseLength } from "../../quantity/length";
 import { digits, parseNumber } from "../../quantity/number";
 import { formatPower, parsePower, WATTS_PER_HP } from "../../quantity/power";
@@ -539,10 +539,6 @@ function sayCodeLetter({ codeLetter, powerWatts, volts, phase }: Plate): string 
   const amps = (kvaPerHp: number) =>
     digits((1000 * kvaPerHp * hp) / (supply * (phase === 3 ? Math.sqrt(3) : 1)), 2);
   return `${kva}: ${amps(from)} to ${amps(to)} A at ${supply} V`;
-}
-
-function fault(code: string, says: string): Fault {
-  return { code, path: [], says };
 }
 
 function choice<K extends string | number>(
