@@ -1,4 +1,4 @@
-import { PLATE_FIELDS, type PlateFieldId } from "../motor/plate/fields";
+import { PLATE_FIELDS, type PlateFieldId } from "../motor/plate";
 import type { Plate } from "../motor/plate/plate";
 
 /** One field in which two motors differ. */

@@ -1,12 +1,13 @@
 import { formatCapacitor, parseCapacitor } from "../../quantity/capacitance";
-import { fault, type Refused, refused } from "../../quantity/fault";
-import { formatLength, parseLength } from "../../quantity/length";
+import { fault, refused } from "../../quantity/fault";
+import { formatLength } from "../../quantity/length";
 import { digits, parseNumber } from "../../quantity/number";
 import { formatPower, parsePower, WATTS_PER_HP } from "../../quantity/power";
 import { formatRotation, parseRotation } from "../../quantity/rotation";
 import { parseSpeed } from "../../quantity/speed";
 import { parseTemperature } from "../../quantity/temperature";
 import { formatVolts, parseVolts } from "../../quantity/volts";
+import { choice, length, number, words } from "./fieldKinds";
 import {
   BEARINGS,
   CODE_LETTERS,
@@ -21,70 +22,7 @@ import {
   SHAFT_FORMS,
   SHAFT_POSITIONS,
 } from "./plate";
-
-/** What a typed field comes to: what it gives of the plate, or what is wrong with it. */
-export type FieldRead = { readonly ok: true; readonly gives: Partial<Plate> } | Refused;
-
-/** One field of a plate. */
-export interface PlateField {
-  readonly id: PlateFieldId;
-  readonly title: string;
-  /** How a hand might write it. */
-  readonly example: string;
-  /** The part of the form it stands in. */
-  readonly part: "drive" | "supply" | "capacitor" | "body" | "use";
-  /** What a missing field means for choosing: it decides, it ranks, or it is only a help. */
-  readonly matters: "decides" | "ranks" | "helps";
-  /** How to get it when the plate does not give it. */
-  readonly howToGet: string;
-  /** Words to choose from; else it is typed. */
-  readonly choices?: Readonly<Record<string, string>>;
-  readonly read: (text: string) => FieldRead;
-  /** The field in full, in inch and metric; null where the plate has nothing of it. */
-  readonly say: (plate: Plate) => string | null;
-}
-
-export const PLATE_FIELD_IDS = [
-  "kind",
-  "load",
-  "power",
-  "speed",
-  "poles",
-  "speeds",
-  "rotation",
-  "volts",
-  "phase",
-  "hertz",
-  "amps",
-  "lockedRotorAmps",
-  "codeLetter",
-  "serviceFactor",
-  "serviceFactorAmps",
-  "runCapacitor",
-  "startCapacitor",
-  "frame",
-  "bodyDiameter",
-  "bodyLength",
-  "shaftDiameter",
-  "shaftLength",
-  "shaftForm",
-  "shafts",
-  "mount",
-  "boltCircle",
-  "position",
-  "enclosure",
-  "ambient",
-  "insulationClass",
-  "bearings",
-  "protector",
-  "duty",
-  "leadCount",
-  "leadColours",
-  "leadLength",
-  "weepPlugs",
-  "altitude",
-] as const;
-export type PlateFieldId = (typeof PLATE_FIELD_IDS)[number];
+import type { PlateField } from "./plateField";
 
 /** Every field of a plate, in the order it is asked for. */
 export const PLATE_FIELDS: readonly PlateField[] = [
@@ -521,13 +459,6 @@ export const PLATE_FIELDS: readonly PlateField[] = [
   },
 ];
 
-/** The field of an id. */
-export function plateField(id: PlateFieldId): PlateField {
-  const field = PLATE_FIELDS.find((one) => one.id === id);
-  if (!field) throw new RangeError(`no plate field ${id}`);
-  return field;
-}
-
 /** What a code letter comes to: kVA for each hp, and the amps where power and volts are known. */
 function sayCodeLetter({ codeLetter, powerWatts, volts, phase }: Plate): string | null {
   if (!codeLetter) return null;
@@ -539,152 +470,4 @@ function sayCodeLetter({ codeLetter, powerWatts, volts, phase }: Plate): string 
   const amps = (kvaPerHp: number) =>
     digits((1000 * kvaPerHp * hp) / (supply * (phase === 3 ? Math.sqrt(3) : 1)), 2);
   return `${kva}: ${amps(from)} to ${amps(to)} A at ${supply} V`;
-}
-
-function choice<K extends string | number>(
-  id: PlateFieldId,
-  title: string,
-  part: PlateField["part"],
-  matters: PlateField["matters"],
-  choices: Readonly<Record<K, string>>,
-  how: {
-    howToGet: string;
-    take: (value: `${K}`) => Partial<Plate>;
-    has: (plate: Plate) => `${K}` | undefined;
-  },
-): PlateField {
-  const words = choices as Readonly<Record<string, string>>;
-  return {
-    id,
-    title,
-    example: "",
-    part,
-    matters,
-    howToGet: how.howToGet,
-    choices: words,
-    read: (text) => {
-      const plain = text.trim().toLowerCase();
-      const found = Object.keys(words).find(
-        (key) => key.toLowerCase() === plain || words[key]?.toLowerCase() === plain,
-      );
-      return found === undefined
-        ? refused(fault("not-a-choice", `“${text.trim()}” is none of: ${Object.keys(words).join(", ")}.`))
-        : { ok: true, gives: how.take(found as `${K}`) };
-    },
-    say: (plate) => {
-      const value = how.has(plate);
-      return value === undefined ? null : (words[value] ?? null);
-    },
-  };
-}
-
-function words<K extends string>(
-  id: PlateFieldId,
-  title: string,
-  part: PlateField["part"],
-  matters: PlateField["matters"],
-  list: Readonly<Record<K, string>>,
-  example: string,
-  howToGet: string,
-  how: { take: (values: K[]) => Partial<Plate>; has: (plate: Plate) => readonly K[] | undefined },
-): PlateField {
-  const keys = Object.keys(list) as K[];
-  return {
-    id,
-    title,
-    example: `${example}, or several: ${keys.slice(0, 2).join(", ")}`,
-    part,
-    matters,
-    howToGet,
-    read: (text) => {
-      const parts = text.split(/\s*[,;/+]\s*|\s+and\s+/i).filter((part) => part.trim() !== "");
-      if (/^\s*(?:any|all)\s*$/i.test(text)) return { ok: true, gives: how.take([...keys]) };
-      const found = parts.map((part) => {
-        const plain = part
-          .trim()
-          .toLowerCase()
-          .replace(/^shaft /, "");
-        return keys.find(
-          (key) =>
-            key === plain ||
-            key.replaceAll("-", " ") === plain ||
-            list[key].toLowerCase() === part.trim().toLowerCase(),
-        );
-      });
-      if (found.length === 0 || found.includes(undefined))
-        return refused(fault("not-a-choice", `“${text.trim()}” is none of: ${keys.join(", ")}.`));
-      return { ok: true, gives: how.take([...new Set(found as K[])]) };
-    },
-    say: (plate) =>
-      how
-        .has(plate)
-        ?.map((key) => list[key])
-        .join(", ") ?? null,
-  };
-}
-
-function number(
-  id: PlateFieldId,
-  title: string,
-  part: PlateField["part"],
-  matters: PlateField["matters"],
-  example: string,
-  [least, most]: readonly [number, number],
-  how: {
-    howToGet: string;
-    whole?: boolean;
-    take: (value: number) => Partial<Plate>;
-    say: (plate: Plate) => string | null;
-  },
-): PlateField {
-  return {
-    id,
-    title,
-    example,
-    part,
-    matters,
-    howToGet: how.howToGet,
-    read: (text) => {
-      const value = parseNumber(text.replace(/\s*[a-z.]+\s*$/i, ""));
-      if (value === null || (how.whole && !Number.isInteger(value)))
-        return refused(
-          fault("not-a-number", `“${text.trim()}” is not understood. Write it like ${example}.`),
-        );
-      if (value < least || value > most)
-        return refused(fault("out-of-range", `${title} of these motors lies between ${least} and ${most}.`));
-      return { ok: true, gives: how.take(value) };
-    },
-    say: how.say,
-  };
-}
-
-function length(
-  id: PlateFieldId,
-  title: string,
-  matters: PlateField["matters"],
-  example: string,
-  howToGet: string,
-  how: {
-    take: (mm: number) => Partial<Plate>;
-    has: (plate: Plate) => number | undefined;
-    words: string;
-    after: string;
-  },
-): PlateField {
-  return {
-    id,
-    title,
-    example: `${example} in, or mm`,
-    part: "body",
-    matters,
-    howToGet,
-    read: (text) => {
-      const read = parseLength(text);
-      return read.ok ? { ok: true, gives: how.take(read.mm) } : read;
-    },
-    say: (plate) => {
-      const mm = how.has(plate);
-      return mm === undefined ? null : `${how.words} ${formatLength(mm)}${how.after}`;
-    },
-  };
 }

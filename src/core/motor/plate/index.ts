@@ -1,6 +1,6 @@
 /** The door of the plate: fields, reading and saying. */
 
-export { PLATE_FIELD_IDS, PLATE_FIELDS, type PlateField, type PlateFieldId, plateField } from "./fields";
+export { PLATE_FIELDS } from "./fields";
 export {
   BEARINGS,
   ENCLOSURES,
@@ -14,6 +14,7 @@ export {
   SHAFT_FORMS,
   SHAFT_POSITIONS,
 } from "./plate";
+export { PLATE_FIELD_IDS, type PlateField, type PlateFieldId } from "./plateField";
 export { type PlateLine, readPlateLine } from "./readLine";
 export {
   echoOf,

@@ -1,4 +1,5 @@
-import { PLATE_FIELDS, type PlateFieldId } from "./fields";
+import { PLATE_FIELDS } from "./fields";
+import type { PlateFieldId } from "./plateField";
 import type { TypedPlate } from "./readPlate";
 
 /** A whole plate typed in one line, taken apart. */

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { PLATE_FIELD_IDS, PLATE_FIELDS } from "./fields";
+import { PLATE_FIELDS } from "./fields";
+import { PLATE_FIELD_IDS } from "./plateField";
 import { missingOf, readPlate, type TypedPlate } from "./readPlate";
 
 describe("a plate as a hand types it", () => {

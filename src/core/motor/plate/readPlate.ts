@@ -1,6 +1,7 @@
 import type { Fault } from "../../quantity/fault";
-import { PLATE_FIELDS, type PlateField, type PlateFieldId } from "./fields";
+import { PLATE_FIELDS } from "./fields";
 import type { Plate } from "./plate";
+import type { PlateField, PlateFieldId } from "./plateField";
 
 /** A plate as it was typed: the hand's own words by field; fields left out are not known. */
 export type TypedPlate = Readonly<Partial<Record<PlateFieldId, string>>>;
