@@ -188,8 +188,11 @@ function itemFromCells(
 /** What the form itself finds wrong, in the trade's words. */
 function plainer(found: Fault): Fault {
   const field = String(found.path[0] ?? "");
-  if (field === "name") return { ...found, says: "It has no name." };
-  if (field === "label") return { ...found, says: "The capacitor has no label, such as 5 MFD 370." };
+  if (field === "name" && found.code === "too-small") return { ...found, says: "It has no name." };
+  if (found.code === "too-big" && (field === "name" || field === "part" || field === "place"))
+    return { ...found, says: `Its ${field} has too many letters; ${field === "name" ? 80 : 40} are kept.` };
+  if (field === "label" && found.code === "too-small")
+    return { ...found, says: "The capacitor has no label, such as 5 MFD 370." };
   return { ...found, says: `Its ${field} cannot be taken: ${found.says}` };
 }
 

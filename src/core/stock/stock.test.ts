@@ -61,6 +61,17 @@ describe("a stock list as CSV", () => {
     expect(faults[2]?.says).toContain("no volts");
   });
 
+  it("tells a name that is too long from one that is missing", () => {
+    const { faults } = imported(
+      `name,part,power,volts\n${"x".repeat(81)},,1/3,230\n,,1/3,230\nA,${"9".repeat(41)},1/3,230\n`,
+    );
+    expect(faults.map(({ says }) => says)).toEqual([
+      "Its name has too many letters; 80 are kept.",
+      "It has no name.",
+      "Its part has too many letters; 40 are kept.",
+    ]);
+  });
+
   it("a row with too many cells is a fault of its line", () => {
     const { items, faults } = imported("name,power,volts\nA,1/3,230,extra\nB,1/3,230\n");
     expect(items).toHaveLength(1);
