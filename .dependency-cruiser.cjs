@@ -35,8 +35,8 @@ module.exports = {
       to: {
         pathNot: [
           "^src/core/",
-          "^node_modules/(zod|ml-matrix|papaparse|@types/papaparse)/",
-          "^node_modules/(zod|ml-matrix|papaparse)$",
+          "^node_modules/(zod|ml-matrix|ml-levenberg-marquardt|papaparse|@types/papaparse)/",
+          "^node_modules/(zod|ml-matrix|ml-levenberg-marquardt|papaparse)$",
         ],
       },
     },

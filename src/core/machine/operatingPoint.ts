@@ -1,7 +1,7 @@
 import type { Branch, Machine } from "./circuit";
 import { synchronousRadians } from "./field";
 import { type Load, loadTorque, rpmOf } from "./load";
-import { prepared, type Solution, solve } from "./solve";
+import { prepared, type Solution } from "./solve";
 
 /** A contact that speed or a coil's volts move while the motor runs up. */
 export type StartContact =
@@ -38,13 +38,17 @@ export interface SweepPoint {
   readonly solution: Solution;
 }
 
-const STEPS = 200;
-const BISECTIONS = 40;
+const SWEEP_POINTS = 200;
+/** Steps of a run-up in slip: fine enough that no dip of a small motor's torque falls between two. */
+const STEPS = 80;
+/** Balance is found to this share of synchronous speed, or in so many halvings and interpolations. */
+const NEAR_ENOUGH = 1e-12;
+const MOST_TRIES = 60;
 /** A run-up that changes its contacts more often than this chatters: the last state stands. */
 const MOST_CHANGES = 8;
 
 /** The machine over a range of slips, contacts as they are given; points without a solution are left out. */
-export function sweep(machine: Machine, from = 1, to = 0, points = STEPS): SweepPoint[] {
+export function sweep(machine: Machine, from = 1, to = 0, points = SWEEP_POINTS): SweepPoint[] {
   const poles = machine.fields[0]?.poles ?? 2;
   const solveAt = prepared(machine);
   const stride = (to - from) / Math.max(1, points - 1);
@@ -58,7 +62,7 @@ export function sweep(machine: Machine, from = 1, to = 0, points = STEPS): Sweep
 
 /**
  * Where the shaft settles from standstill: it runs up as long as the motor's torque is above load and friction, and
- * stops at the first speed where it is not. Method: {@link STEPS} steps in slip, then bisection to 1e-12 of it; start
+ * stops at the first speed where it is not. Method: {@link STEPS} steps in slip, then false position (Illinois) with bisection to {@link NEAR_ENOUGH}; start
  * contacts move as their speed or volts say, and the run goes on from there. Null where the circuit has no solution.
  */
 export function operatingPoint(
@@ -68,23 +72,37 @@ export function operatingPoint(
 ): OperatingPoint | null {
   const poles = machine.fields[0]?.poles ?? 2;
   let open = new Set<string>();
-  const wired = () => withContacts(machine, contacts, open);
-  const still = solve(wired(), 1);
+  const solvers = new Map<string, ReturnType<typeof prepared>>();
+  const solved = new Map<string, Solution | null>();
+  /** Every speed is solved once for each set of open contacts. */
+  const at = (slip: number): Solution | null => {
+    const set = [...open].sort().join();
+    const key = `${set}/${slip}`;
+    const before = solved.get(key);
+    if (before !== undefined) return before;
+    const solveAt = solvers.get(set) ?? prepared(withContacts(machine, contacts, open));
+    solvers.set(set, solveAt);
+    const solution = solveAt(slip);
+    solved.set(key, solution);
+    return solution;
+  };
+  const still = at(1);
   if (!still) return null;
   const way = Math.abs(still.torqueNm) <= startingTorque(load) ? 0 : Math.sign(still.torqueNm);
   if (way === 0) return { outcome: "stalls", rpm: 0, solution: still, open: [] };
   let slip = 1;
   let changes = 0;
-  const surplus = (at: number): number => {
-    const solution = solve(wired(), at);
+  const surplus = (slip: number): number => {
+    const solution = at(slip);
     if (!solution) return Number.NaN;
     return (
-      way * (solution.torqueNm - loadTorque(load, rpmOf(at, poles, machine.hertz)) - friction(machine, at))
+      way *
+      (solution.torqueNm - loadTorque(load, rpmOf(slip, poles, machine.hertz)) - friction(machine, slip))
     );
   };
   const step = -way / STEPS;
   for (let guard = 0; guard < 20 * STEPS; guard++) {
-    const solution = solve(wired(), slip);
+    const solution = at(slip);
     if (!solution) return null;
     const next = moved(contacts, open, slip, solution);
     if (changes < MOST_CHANGES && !same(next, open)) {
@@ -112,13 +130,8 @@ export function operatingPoint(
   return null;
 
   function settled(good: number, bad: number): OperatingPoint | null {
-    let [low, high] = [good, bad];
-    for (let i = 0; i < BISECTIONS; i++) {
-      const middle = 0.5 * (low + high);
-      if (surplus(middle) > 0) low = middle;
-      else high = middle;
-    }
-    const solution = solve(wired(), low);
+    const low = balance(surplus, good, bad);
+    const solution = at(low);
     if (!solution) return null;
     const next = moved(contacts, open, low, solution);
     if (changes < MOST_CHANGES && !same(next, open)) {
@@ -134,20 +147,41 @@ export function operatingPoint(
   function resume(from: number): OperatingPoint | null {
     const up = surplus(from) > 0;
     const stride = (up ? 1 : -1) * step;
-    let at = from;
+    let here = from;
     for (let i = 0; i < 2 * STEPS; i++) {
-      const next = at + stride;
+      const next = here + stride;
       const torque = surplus(next);
       if (Number.isNaN(torque)) return null;
-      if (torque > 0 !== up) return up ? settled(at, next) : settled(next, at);
+      if (torque > 0 !== up) return up ? settled(here, next) : settled(next, here);
       if (!up && Math.abs(1 - next) < Math.abs(step)) {
-        const solution = solve(wired(), 1);
+        const solution = at(1);
         return solution && { outcome: "stalls", rpm: 0, solution, open: [...open] };
       }
-      at = next;
+      here = next;
     }
     return null;
   }
+}
+
+/** Where a surplus goes from above zero to below: false position with the Illinois step, halving where that lags. */
+function balance(surplus: (slip: number) => number, good: number, bad: number): number {
+  let [low, high] = [good, bad];
+  let [above, below] = [surplus(low), surplus(high)];
+  for (let i = 0; i < MOST_TRIES && Math.abs(high - low) > NEAR_ENOUGH; i++) {
+    const spread = above - below;
+    const share = i % 3 === 2 || !(spread > 0) ? 0.5 : above / spread;
+    const middle = low + Math.min(0.999, Math.max(0.001, share)) * (high - low);
+    const here = surplus(middle);
+    if (here === 0) return middle;
+    if (here > 0) {
+      [low, above] = [middle, here];
+      below /= 2;
+    } else {
+      [high, below] = [middle, here];
+      above /= 2;
+    }
+  }
+  return low;
 }
 
 function withContacts(

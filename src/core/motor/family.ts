@@ -1,3 +1,4 @@
+import type { Feeding } from "./feeding";
 import type { Winding } from "./network";
 import type { Role, RoleName } from "./role";
 import type { SoftBox } from "./softBox";
@@ -63,6 +64,8 @@ export interface Family {
   readonly roleWords: (role: Role, speeds: number) => string;
   /** Roles whose leads may change places with no difference at all, direction included. */
   readonly swappable?: readonly RoleName[];
+  /** How it is fed; null where no winding of it meets a wire. */
+  readonly feeding: Feeding | null;
   /** The one change that reverses the motor. */
   readonly reverseBy: string;
   /** What ohms cannot tell about this family and the observation that does. */

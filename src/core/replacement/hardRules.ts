@@ -1,3 +1,4 @@
+import { polesOf } from "../motor/plate/nominalSpeed";
 import {
   BEARINGS,
   ENCLOSURES,
@@ -12,7 +13,6 @@ import { digits } from "../quantity/number";
 import { formatRotation } from "../quantity/rotation";
 import { connectionFor, formatVolts, type VoltRange } from "../quantity/volts";
 import type { Candidate, Need } from "./need";
-import { polesOf } from "./nominalSpeed";
 import { powerLeadFor } from "./powerLead";
 import { retrofitSize } from "./retrofit";
 import { canTurn } from "./rotationNeed";

@@ -1,13 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type Plate, readPlate, type TypedPlate } from "../motor/plate";
+import { polesOf } from "../motor/plate/nominalSpeed";
 import { differences } from "./differences";
 import { densityRatio, powerTimes } from "./fanLaw";
 import { HARD_RULES } from "./hardRules";
 import { judgeCandidate, match, type Offer, type RuledOut } from "./match";
 import { mountingSteps } from "./mounting";
 import type { Candidate, Need } from "./need";
-import { polesOf } from "./nominalSpeed";
 import { powerLeadFor } from "./powerLead";
 import { retrofitSize } from "./retrofit";
 import { canTurn, rotationFor } from "./rotationNeed";

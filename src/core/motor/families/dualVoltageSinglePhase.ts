@@ -1,4 +1,5 @@
 import type { Family, Variant } from "../family";
+import { type Feeding, type FeedingAsk, type Net, START_AXIS_DEGREES } from "../feeding";
 import { softBox } from "../softBox";
 import { assemble, type Group, pair } from "./groups";
 import { ALIKE_UNLESS_FAULTY, MAIN_OHMS } from "./ratios";
@@ -64,6 +65,64 @@ const TOLD: ToldOdds = {
   speeds: oneSpeed,
 };
 
+/** First and last ends of the start winding's parts that are brought out; NEMA MG 1, part 2: T5–T8, or T5–T6 and T7–T8. */
+const START_SETS: Readonly<Record<number, readonly (readonly string[])[]>> = {
+  1: [["T8"]],
+  2: [["T5", "T8"]],
+  3: [["T5", "T6", "T8"]],
+  4: [
+    ["T5", "T6"],
+    ["T7", "T8"],
+  ],
+};
+
+/** Current from the line comes in at these ends of the start winding when it turns as the plate has it. */
+const START_IN = new Set(["T8", "T6"]);
+
+function chart({ speed, setting, reversed, startOutside, slots }: FeedingAsk): readonly Net[] | null {
+  if (speed !== 1) return null;
+  const parts = slots.has("T7") ? { in: ["T6", "T8"], out: ["T5", "T7"] } : { in: ["T8"], out: ["T5"] };
+  const [first, last] = reversed ? [parts.out, parts.in] : [parts.in, parts.out];
+  // With one end of the start winding joined to T4 inside there is nothing to exchange.
+  if (reversed && !slots.has("T5")) return null;
+  const present = (list: readonly string[]) => list.filter((slot) => slots.has(slot));
+  if (setting === "low")
+    return [
+      { services: ["line-1"], slots: ["T1", "T3", ...(startOutside ? [] : present(first))] },
+      ...(startOutside ? [{ services: ["start" as const], slots: present(first) }] : []),
+      { services: ["line-2"], slots: ["T2", "T4", ...present(last)] },
+    ];
+  // The start winding stands across one half: what takes it out has to sit between the joint and it, on the motor.
+  if (startOutside) return null;
+  return [
+    { services: ["line-1"], slots: ["T1"] },
+    { services: [], slots: ["T2", "T3", ...present(first)] },
+    { services: ["line-2"], slots: ["T4", ...present(last)] },
+  ];
+}
+
+const FEEDING: Feeding = {
+  phases: 1,
+  twoVoltages: true,
+  settingRatio: 2,
+  shaftSwitch: true,
+  slotSets: ({ role }, count) =>
+    role === "half"
+      ? [
+          ["T1", "T2"],
+          ["T3", "T4"],
+        ]
+      : (START_SETS[count] ?? []),
+  seat: (from, to, winding) => {
+    if (winding === "half") return { axisDegrees: from === "T1" || from === "T3" ? 0 : 180, field: 0 };
+    const inward = START_IN.has(from) && !(from === "T6" && to === "T8");
+    return { axisDegrees: START_AXIS_DEGREES + (inward ? 0 : 180), field: 0 };
+  },
+  chart,
+  endsMatter: ["half", "start"],
+  together: [["T4", "T8"]],
+};
+
 /** Two equal main halves, side by side for the low voltage, in series for the high; the start winding across one. */
 export const dualVoltageSinglePhase: Family = {
   id: "dual-voltage-single-phase",
@@ -73,6 +132,7 @@ export const dualVoltageSinglePhase: Family = {
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   roleWords: (role) =>
     role.role === "half" ? `main half ${role.group}` : `start winding, part ${role.group}`,
+  feeding: FEEDING,
   reverseBy: "swapping the start leads",
   beyondOhms: [
     "Which end of each half is which (T1 from T2, T3 from T4): a low-voltage AC or battery-kick test, or the numbers on the leads.",

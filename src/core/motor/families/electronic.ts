@@ -12,6 +12,7 @@ export const electronic: Family = {
   variants: () => [],
   likelihoodOfAbout: (about) => toldFactor(about, {}, 1),
   roleWords: () => "lead of the electronics",
+  feeding: null,
   reverseBy: "a setting in the module, a jumper, or by itself on the first start",
   beyondOhms: [
     "Supply and signal at the module's plug, measured live by a licensed person with the meter on volts: power there and a call there, and no turn, condemns the module or the motor.",

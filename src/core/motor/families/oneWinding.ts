@@ -29,6 +29,30 @@ export const oneWinding: Family = {
     return `speed ${role.rank}${role.rank === 1 ? ", the fastest" : role.rank === speeds ? ", the slowest" : ""}`;
   },
   swappable: ["end"],
+  feeding: {
+    phases: 1,
+    twoVoltages: false,
+    shaftSwitch: false,
+    slotSets: ({ role, rank }) =>
+      role === "end" ? [["end-1", "end-2"]] : [[role === "speed" ? `speed-${rank}` : "shared"]],
+    seat: (from) => ({ axisDegrees: from === "shared" || from === "end-2" ? 180 : 0, field: 0 }),
+    chart: ({ speed, slots }) => {
+      if (slots.has("end-1"))
+        return speed === 1
+          ? [
+              { services: ["line-1"], slots: ["end-1"] },
+              { services: ["line-2"], slots: ["end-2"] },
+            ]
+          : null;
+      return slots.has(`speed-${speed}`)
+        ? [
+            { services: ["line-1"], slots: [`speed-${speed}`] },
+            { services: ["line-2"], slots: ["shared"] },
+          ]
+        : null;
+    },
+    endsMatter: [],
+  },
   reverseBy: "nothing electrical: a shaded-pole motor turns the other way only with its stator turned round",
   beyondOhms: [
     "Which end of the chain is shared, when either end could be: the plate, or amps on each tap — the fastest draws most.",

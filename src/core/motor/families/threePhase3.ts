@@ -1,6 +1,6 @@
 import type { Family } from "../family";
 import { ALIKE_UNLESS_FAULTY, MAIN_OHMS } from "./ratios";
-import { SWAP_TWO_LINES, threePhaseAsTold } from "./threePhase";
+import { lines, SWAP_TWO_LINES, threePhaseAsTold, threePhaseFeeding } from "./threePhase";
 
 /** Three leads, all alike; wye or delta inside. A delta is entered as the star that no ohmmeter can tell from it. */
 export const threePhase3: Family = {
@@ -29,6 +29,11 @@ export const threePhase3: Family = {
       : [],
   likelihoodOfAbout: threePhaseAsTold,
   roleWords: () => "a phase lead (line)",
+  feeding: threePhaseFeeding({
+    slotSets: () => [["T1", "T2", "T3"]],
+    endsMatter: [],
+    chart: ({ reversed }) => lines(reversed, [["T1"], ["T2"], ["T3"]]),
+  }),
   reverseBy: SWAP_TWO_LINES,
   beyondOhms: ["Wye or delta inside: not needed for landing; the direction of turning: bump it."],
 };

@@ -1,4 +1,5 @@
 import type { Family } from "../family";
+import { START_AXIS_DEGREES } from "../feeding";
 import { softBox } from "../softBox";
 import { assemble, type Group, pair } from "./groups";
 import { MAIN_OHMS, SWITCHED_START_TO_MAIN } from "./ratios";
@@ -46,6 +47,33 @@ export const twoSpeedTwoMain: Family = {
     if (role.role === "common") return "shared lead of both mains";
     if (role.role === "start") return "start winding";
     return role.role === "main-high" ? "main of the fast speed" : "main of the slow speed";
+  },
+  feeding: {
+    phases: 1,
+    twoVoltages: false,
+    shaftSwitch: true,
+    slotSets: ({ role }) => {
+      if (role === "common") return [["shared"]];
+      if (role === "start") return [["start-1", "start-2"]];
+      return [role === "main-high" ? ["high-1", "high-2"] : ["low-1", "low-2"]];
+    },
+    seat: (from, to, winding) => {
+      const back = from.endsWith("-2") || from === "shared";
+      if (winding === "start") return { axisDegrees: START_AXIS_DEGREES + (back ? 180 : 0), field: "both" };
+      return { axisDegrees: back ? 180 : 0, field: from.startsWith("low") || to.startsWith("low") ? 1 : 0 };
+    },
+    chart: ({ speed, reversed, startOutside, slots }) => {
+      const [first, last] = reversed ? ["start-2", "start-1"] : ["start-1", "start-2"];
+      const main = speed === 1 ? "high-1" : speed === 2 ? "low-1" : null;
+      if (!main) return null;
+      const back = slots.has("shared") ? ["shared"] : ["high-2", "low-2"];
+      return [
+        { services: ["line-1"], slots: startOutside ? [main] : [main, first] },
+        ...(startOutside ? [{ services: ["start" as const], slots: [first] }] : []),
+        { services: ["line-2"], slots: [...back, last] },
+      ];
+    },
+    endsMatter: ["main-high", "main-low", "start"],
   },
   reverseBy: "swapping the start pair against the main in use",
   beyondOhms: [

@@ -1,4 +1,5 @@
 import type { About, Family, TemplateNode, TemplateSection, Variant } from "../family";
+import { START_AXIS_DEGREES } from "../feeding";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
 import { type ToldOdds, toldFactor } from "./told";
 
@@ -20,11 +21,43 @@ export const twoWinding: Family = {
     if (speeds <= 1) return "joint of run and start (line)";
     return `speed ${role.rank}${role.rank === 1 ? ", the fastest" : role.rank === speeds ? ", the slowest" : ""}`;
   },
+  feeding: {
+    phases: 1,
+    twoVoltages: false,
+    shaftSwitch: false,
+    slotSets: ({ role, rank }) => [[role === "speed" ? `speed-${rank}` : role]],
+    seat: (from, to, winding) =>
+      winding === "start"
+        ? { axisDegrees: START_AXIS_DEGREES + (from === "start-end" ? 180 : 0), field: 0 }
+        : { axisDegrees: placeOnMain(from) > placeOnMain(to) ? 0 : 180, field: 0 },
+    chart: ({ speed, slots }) =>
+      slots.has(`speed-${speed}`)
+        ? [
+            { services: ["line-1"], slots: [`speed-${speed}`] },
+            { services: ["line-2", "run-cap-1"], slots: ["run-end"] },
+            { services: ["run-cap-2"], slots: ["start-end"] },
+          ]
+        : null,
+    endsMatter: [],
+  },
   reverseBy: "the plug or lead pair of the start winding, where it comes out; otherwise not reversible",
   beyondOhms: [
     "Main against start, when their ohms are alike: a short run on a light load with each assignment’s amps, or the plate.",
   ],
 };
+
+/** How far along the main a slot lies, the run end at 0; a joint not brought out between its neighbours. */
+function placeOnMain(slot: string): number {
+  if (slot.startsWith("*")) {
+    const neighbours = slot
+      .slice(1)
+      .split("+")
+      .filter((one) => one !== "start-end")
+      .map(placeOnMain);
+    return neighbours.reduce((sum, place) => sum + place, 0) / Math.max(1, neighbours.length);
+  }
+  return slot.startsWith("speed-") ? Number(slot.slice(6)) : 0;
+}
 
 /** Where the start winding meets the main: at a tap (1 the fastest), or hidden just before that tap. */
 interface Joint {

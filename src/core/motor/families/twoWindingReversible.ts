@@ -1,4 +1,5 @@
 import type { Family } from "../family";
+import { START_AXIS_DEGREES } from "../feeding";
 import { ALIKE, SMALL_MOTOR_OHMS } from "./ratios";
 import { oneSpeed, type ToldOdds, toldFactor } from "./told";
 
@@ -37,6 +38,27 @@ export const twoWindingReversible: Family = {
     role.role === "common"
       ? "joint of both windings (common)"
       : "winding end: line here turns one way, line on the other end the other",
+  feeding: {
+    phases: 1,
+    twoVoltages: false,
+    shaftSwitch: false,
+    slotSets: ({ role }) => [role === "end" ? ["end-1", "end-2"] : ["joint"]],
+    seat: (from, to) => {
+      const axis = from === "end-2" || to === "end-2" ? START_AXIS_DEGREES : 0;
+      return { axisDegrees: from === "joint" ? axis + 180 : axis, field: 0 };
+    },
+    chart: ({ speed, reversed }) => {
+      const [fed, other] = reversed ? ["end-2", "end-1"] : ["end-1", "end-2"];
+      return speed === 1
+        ? [
+            { services: ["line-1", "run-cap-1"], slots: [fed] },
+            { services: ["line-2"], slots: ["joint"] },
+            { services: ["run-cap-2"], slots: [other] },
+          ]
+        : null;
+    },
+    endsMatter: [],
+  },
   reverseBy: "moving the line from one end lead to the other",
   beyondOhms: ["Which end turns it which way: bump it."],
 };

@@ -1,4 +1,4 @@
-import type { Plate } from "../motor/plate/plate";
+import type { Plate } from "./plate";
 
 /** Loaded speeds by poles at 60 and 50 Hz, rpm; the ranges of the trade with the slack of plates. */
 const LOADED: readonly {

@@ -1,0 +1,235 @@
+import { levenbergMarquardt } from "ml-levenberg-marquardt";
+import { abs, type Complex, mul, polar, ZERO } from "./complex";
+import { type Feed, fedMotor } from "./fedMotor";
+import { synchronousRadians } from "./field";
+import { type MotorParameters, type StartGear, speedTurns } from "./motorBranches";
+import { type Rating, type TurningField, turningField } from "./rating";
+import { prepared, type Solution } from "./solve";
+import type { WoundMotor } from "./woundMotor";
+
+/** A motor's parameters and how well what they give meets the plate. */
+export interface FittedMotor {
+  readonly parameters: MotorParameters;
+  readonly gear: StartGear;
+  readonly rating: Rating;
+  /** Torque of the rated load at the rated speed, newton metres. */
+  readonly ratedNm: number;
+  /** Figures the fit was held to, as the plate has them and as the model gives them. */
+  readonly met: readonly {
+    readonly what: string;
+    readonly plate: number;
+    readonly model: number;
+    readonly unit: string;
+  }[];
+}
+
+/** Usual per-unit values of fractional-horsepower motors (Veinott; Puchstein, Lloyd & Conrad), and their spread as a factor. */
+const USUAL = {
+  magnetising: { of: { 1: 1.7, 3: 1.8 }, spread: 1.6 },
+  rotor: { of: { 1: 0.1, 3: 0.06 }, spread: 2.5 },
+  leakage: { of: { 1: 0.13, 3: 0.1 }, spread: 1.6 },
+  startTurns: { of: { 1: 1.25, 3: 1 }, spread: 1.25 },
+} as const;
+const RESISTANCE_SHARE = { 1: 0.09, 3: 0.06 } as const;
+/** How near the plate's own figures are held, as shares. */
+const HELD = {
+  plated: 0.01,
+  assumed: 0.1,
+  balance: 0.25,
+  breakdown: 0.2,
+  start: 0.1,
+  capacitor: 0.04,
+} as const;
+/** A motor that carries its load has at least this many times the rated torque at its best (NEMA MG 1, 12.32: 1.75 and more for fan motors). */
+const LEAST_BREAKDOWN = 1.6;
+/** Least torque on the way up, in shares of the rated: at standstill, and below the speed where a start switch opens. */
+const LEAST_START: Readonly<Record<TurningField, readonly [number, number]>> = {
+  ring: [0.2, 0.8],
+  "run-capacitor": [0.3, 1],
+  "shaft-switch": [1.3, 1.3],
+  lines: [1.2, 1.2],
+};
+const RUN_UP_SLIPS = [1, 0.35] as const;
+const FRICTION_SHARE = 0.02;
+/** No parameter goes farther from the usual than this factor. */
+const FARTHEST = 12;
+const FASTEST = { speed: 1, setting: "high", reversed: false } as const;
+
+/**
+ * Fits what the ohmmeter does not tell (field, rotor, leakage, turns of the start winding) to the rating by bounded
+ * nonlinear least squares (Levenberg–Marquardt), in logarithms. Held to: rated torque at rated speed, full-load amps,
+ * a backward field near its least and a capacitor within its volts where a run capacitor is plated, a fair breakdown torque, and the usual per-unit values
+ * as far as those leave room. Failure: figures that no motor joins stay unmet, and `met` says by how much.
+ */
+export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
+  const { phases, shaftSwitch } = motor.feeding;
+  const runOnly = rating.runMicrofarads !== null && rating.startMicrofarads === null;
+  const gear: StartGear = {
+    shaftSwitch: shaftSwitch && !runOnly,
+    startMicrofarads: rating.startMicrofarads,
+  };
+  const ratedNm = rating.watts / ((rating.rpm * 2 * Math.PI) / 60);
+  const feed: Feed = { ask: FASTEST, volts: rating.volts.high, runMicrofarads: rating.runMicrofarads };
+  const usual = usualOf(motor, rating, ratedNm);
+  const held = holder(motor, rating, { ...gear }, feed, ratedNm);
+  const names = ["magnetisingOhms", "rotorOhms", "leakageOhms", "startTurns"] as const;
+  const spreads = [USUAL.magnetising, USUAL.rotor, USUAL.leakage, USUAL.startTurns].map(
+    ({ spread }) => spread,
+  );
+  const at = (logs: readonly number[]): MotorParameters => ({
+    ...usual,
+    ...Object.fromEntries(names.map((name, i) => [name, usual[name] * Math.exp(logs[i] ?? 0)])),
+  });
+  const residuals = memo((logs: readonly number[]) => [
+    ...held(at(logs)),
+    ...logs.map((log, i) => log / Math.log(spreads[i] ?? 2)),
+  ]);
+  const count = residuals([0, 0, 0, 0]).length;
+  const bound = Math.log(FARTHEST);
+  const fit = levenbergMarquardt(
+    { x: Array.from({ length: count }, (_, i) => i), y: Array.from({ length: count }, () => 0) },
+    (logs) => (x) => residuals(logs)[x] ?? 0,
+    {
+      initialValues: [0, 0, 0, 0],
+      minValues: names.map(() => -bound),
+      maxValues: names.map(() => bound),
+      damping: 0.1,
+      gradientDifference: 1e-4,
+      centralDifference: false,
+      maxIterations: 25,
+      errorTolerance: 1e-9,
+    },
+  );
+  const parameters = at(fit.parameterValues);
+  const run = atRated(motor, parameters, gear, feed, rating);
+  const shaftNm = run ? run.torqueNm - parameters.frictionNm : 0;
+  return {
+    parameters,
+    gear,
+    rating,
+    ratedNm,
+    met: [
+      { what: "torque at the plate’s speed", plate: ratedNm, model: shaftNm, unit: "N·m" },
+      {
+        what: phases === 3 ? "amps in a line" : "amps",
+        plate: rating.amps,
+        model: run ? lineAmps(run) : 0,
+        unit: "A",
+      },
+    ],
+  };
+}
+
+function usualOf(motor: WoundMotor, rating: Rating, ratedNm: number): MotorParameters {
+  const { phases } = motor.feeding;
+  const mains = motor.coils.filter(
+    ({ winding, seat }) => winding !== "start" && winding !== "speed" && seat.field !== 1,
+  );
+  const base = (mains[0]?.ohms ?? 1) / RESISTANCE_SHARE[phases];
+  // Coils that share an axis add their ampere-turns: the field ohms of one are so much less.
+  const axes = new Set(mains.map(({ seat }) => ((seat.axisDegrees % 180) + 180) % 180)).size;
+  const sharing = (mains.length / Math.max(1, axes)) * (phases === 3 ? 1.5 : 1);
+  return {
+    hertz: rating.hertz,
+    poles: [rating.poles, rating.poles + 2],
+    magnetisingOhms: (USUAL.magnetising.of[phases] * base) / sharing,
+    rotorOhms: (USUAL.rotor.of[phases] * base) / sharing,
+    leakageOhms: USUAL.leakage.of[phases] * base,
+    startTurns: USUAL.startTurns.of[phases],
+    frictionNm: FRICTION_SHARE * ratedNm,
+  };
+}
+
+/** The residuals of the plate's figures, each in units of how near it is held. */
+function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, ratedNm: number) {
+  const near = (what: string) => (rating.assumed.includes(what) ? HELD.assumed : HELD.plated);
+  const [torqueHeld, ampsHeld] = [Math.max(near("power"), near("speed")), near("full-load amps")];
+  const leastStart = LEAST_START[turningField(motor)];
+  return (p: MotorParameters): number[] => {
+    const fed = fedMotor(motor, p, gear, feed);
+    if (!fed) return [];
+    const startAt = prepared(fed.machine);
+    const solveAt = prepared({ ...fed.machine, branches: openAtSpeed(fed.machine.branches, fed.contacts) });
+    const run = solveAt(slipOf(rating));
+    if (!run) return [1e3, 1e3, 1e3, 1e3, 1e3, 1e3, 1e3];
+    const best = Math.max(...BREAKDOWN_SLIPS.map((slip) => solveAt(slip)?.torqueNm ?? 0));
+    return [
+      ((run.torqueNm - p.frictionNm) / ratedNm - 1) / torqueHeld,
+      (lineAmps(run) / rating.amps - 1) / ampsHeld,
+      feed.runMicrofarads === null ? 0 : backwardShare(motor, p, run) / HELD.balance,
+      capacitorVoltsShare(run, rating) / HELD.capacitor,
+      Math.min(0, best / ratedNm - LEAST_BREAKDOWN) / HELD.breakdown,
+      ...RUN_UP_SLIPS.map(
+        (slip, i) =>
+          Math.min(0, (startAt(slip)?.torqueNm ?? 0) / ratedNm - (leastStart[i] ?? 0)) / HELD.start,
+      ),
+    ];
+  };
+}
+
+/** A maker rates the run capacitor for what it sees: what the model has beyond that, as a share of the rating. */
+function capacitorVoltsShare(run: Solution, { runVolts }: Rating): number {
+  const volts = abs(run.branches.get("run-capacitor")?.volts ?? ZERO);
+  return runVolts === null ? 0 : Math.max(0, volts / runVolts - CAPACITOR_USED);
+}
+
+/** Of its rating, at the most. */
+const CAPACITOR_USED = 0.95;
+const BREAKDOWN_SLIPS = [0.15, 0.25, 0.4] as const;
+
+function atRated(
+  motor: WoundMotor,
+  p: MotorParameters,
+  gear: StartGear,
+  feed: Feed,
+  rating: Rating,
+): Solution | null {
+  const fed = fedMotor(motor, p, gear, feed);
+  return (
+    fed &&
+    prepared({ ...fed.machine, branches: openAtSpeed(fed.machine.branches, fed.contacts) })(slipOf(rating))
+  );
+}
+
+function openAtSpeed(
+  branches: NonNullable<ReturnType<typeof fedMotor>>["machine"]["branches"],
+  contacts: NonNullable<ReturnType<typeof fedMotor>>["contacts"],
+) {
+  const moving = new Set(contacts.map(({ branch }) => branch));
+  return branches.map((b) => (b.kind === "switch" && moving.has(b.id) ? { ...b, closed: false } : b));
+}
+
+function slipOf({ rpm, poles, hertz }: Rating): number {
+  return 1 - (rpm * 2 * Math.PI) / 60 / synchronousRadians(poles, hertz);
+}
+
+function lineAmps(run: Solution): number {
+  return abs(run.branches.get("line-1")?.amps ?? ZERO);
+}
+
+/** Backward field over forward field, by ampere-turns. */
+function backwardShare(motor: WoundMotor, p: MotorParameters, run: Solution): number {
+  const sum = (sign: 1 | -1) => {
+    const total: Complex = motor.coils.reduce((field, { id, seat, winding, ohms }) => {
+      const main = motor.coils[0]?.ohms ?? 1;
+      const turns = winding === "start" ? p.startTurns : winding === "speed" ? speedTurns(ohms, main) : 1;
+      const part = mul(run.branches.get(id)?.amps ?? ZERO, polar(turns, sign * seat.axisDegrees));
+      return { re: field.re + part.re, im: field.im + part.im };
+    }, ZERO);
+    return abs(total);
+  };
+  return sum(-1) / Math.max(sum(1), 1e-12);
+}
+
+/** The solver asks for one residual at a time: all of a point are computed once. */
+function memo<T>(compute: (at: readonly number[]) => T): (at: readonly number[]) => T {
+  const known = new Map<string, T>();
+  return (at) => {
+    const key = at.join();
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const value = compute(at);
+    known.set(key, value);
+    return value;
+  };
+}

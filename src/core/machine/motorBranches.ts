@@ -1,0 +1,198 @@
+import type { Branch } from "./circuit";
+import { CONTACT_OHMS } from "./circuit";
+import type { RotorField } from "./field";
+import { GROUND } from "./joinedCircuit";
+import type { StartContact } from "./operatingPoint";
+import type { Coil, WoundMotor } from "./woundMotor";
+
+/** What the ohmmeter does not tell of a motor, in ohms of one main coil. */
+export interface MotorParameters {
+  readonly hertz: number;
+  /** Poles of the fast field, and of the slow one of a pole-changing motor. */
+  readonly poles: readonly [number, number];
+  readonly magnetisingOhms: number;
+  readonly rotorOhms: number;
+  /** Leakage of a coil of one turn, and of the rotor beside it. */
+  readonly leakageOhms: number;
+  /** Effective turns of the start winding where a main coil has one. */
+  readonly startTurns: number;
+  readonly frictionNm: number;
+}
+
+/** How the start winding goes out of circuit, and through what it starts. */
+export interface StartGear {
+  /** A switch on the shaft in line with each part of the start winding. */
+  readonly shaftSwitch: boolean;
+  /** A start capacitor on the motor, in line with that switch. */
+  readonly startMicrofarads: number | null;
+}
+
+/** A motor's own branches, its fields and what moves inside it. */
+export interface MotorBranches {
+  readonly branches: readonly Branch[];
+  readonly fields: readonly RotorField[];
+  readonly contacts: readonly StartContact[];
+}
+
+/** Speeds of a start switch, shares of synchronous: the usual of the trade. */
+const SWITCH_OPENS_AT = 0.75;
+const SWITCH_CLOSES_AT = 0.5;
+/** A shading ring, or what starts a motor whose start parts never come out: its axis, turns and ohms beside a main coil's. */
+const RING = { axisDegrees: 50, turns: 0.35, ohmsShare: 0.35 } as const;
+/** Section of a speed section's wire beside the main's. */
+const SPEED_WIRE_SHARE = 0.6;
+/** Own loss of a capacitor, as a share of its reactance: electrolytic and film. */
+export const START_CAPACITOR_LOSS = 0.06;
+export const RUN_CAPACITOR_LOSS = 0.002;
+
+/**
+ * The branches of a motor. Coils of one axis and pole count add their turns; a speed section has turns by its ohms. A start winding of a pole-changing motor serves either pole count, half its turns each. A
+ * single-phase motor without a start winding of its own gets a shorted ring beside its main, or it would never start.
+ *
+ * @param hertz of the supply, where that is not what the parameters are for.
+ */
+export function motorBranches(
+  motor: WoundMotor,
+  rated: MotorParameters,
+  gear: StartGear,
+  hertz: number = rated.hertz,
+): MotorBranches {
+  const p = atHertz(rated, hertz);
+  const main = motor.coils.find(({ winding }) => winding !== "start" && winding !== "speed");
+  const mainOhms = main?.ohms ?? 1;
+  const contacts: StartContact[] = [];
+  const branches: Branch[] = [];
+  const slow = motor.coils.some(({ seat }) => seat.field === 1);
+  // One switch serves both speeds, so it has to open under the slower one.
+  const slowest = slow ? p.poles[0] / p.poles[1] : 1;
+  for (const coil of motor.coils) {
+    const turns = turnsOf(coil, mainOhms, p);
+    if (coil.winding !== "start" || !(gear.shaftSwitch || slow)) {
+      branches.push(
+        winding(coil, coil.id, coil.from, coil.to, coil.ohms, turns, p, coil.seat.field === 1 ? 1 : 0),
+      );
+      continue;
+    }
+    let at = coil.from;
+    if (gear.shaftSwitch) {
+      const id = `${coil.id}-switch`;
+      branches.push({ kind: "switch", id, from: at, to: `${coil.id}~a`, closed: true });
+      contacts.push({
+        kind: "centrifugal",
+        branch: id,
+        opensAt: SWITCH_OPENS_AT * slowest,
+        closesAt: SWITCH_CLOSES_AT * slowest,
+      });
+      at = `${coil.id}~a`;
+      if (gear.startMicrofarads !== null) {
+        branches.push(
+          capacitor(`${coil.id}-capacitor`, at, `${coil.id}~b`, gear.startMicrofarads, p.hertz, true),
+        );
+        at = `${coil.id}~b`;
+      }
+    }
+    if (coil.seat.field === "both") {
+      branches.push(winding(coil, coil.id, at, `${coil.id}~c`, coil.ohms / 2, turns / 2, p, 0));
+      branches.push(
+        winding(coil, `${coil.id}~slow`, `${coil.id}~c`, coil.to, coil.ohms / 2, turns / 2, p, 1),
+      );
+    } else branches.push(winding(coil, coil.id, at, coil.to, coil.ohms, turns, p, 0));
+  }
+  if (motor.feeding.phases === 1 && main && !turnsRound(motor.coils)) branches.push(ring(mainOhms, p));
+  return { branches, fields: fieldsOf(p, slow), contacts };
+}
+
+function atHertz(p: MotorParameters, hertz: number): MotorParameters {
+  const by = hertz / p.hertz;
+  return { ...p, hertz, magnetisingOhms: p.magnetisingOhms * by, leakageOhms: p.leakageOhms * by };
+}
+
+/** A capacitor with its own loss. */
+export function capacitor(
+  id: string,
+  from: string,
+  to: string,
+  microfarads: number,
+  hertz: number,
+  start = false,
+): Branch {
+  const reactance = 1e6 / (2 * Math.PI * hertz * microfarads);
+  const loss = start ? START_CAPACITOR_LOSS : RUN_CAPACITOR_LOSS;
+  return {
+    kind: "capacitor",
+    id,
+    from,
+    to,
+    microfarads,
+    seriesOhms: Math.max(loss * reactance, CONTACT_OHMS),
+  };
+}
+
+/** Turns of a speed section beside a main of one turn: its wire is thinner, so it has fewer turns than its ohms would say. */
+export function speedTurns(ohms: number, mainOhms: number): number {
+  return (SPEED_WIRE_SHARE * ohms) / mainOhms;
+}
+
+function turnsOf(coil: Coil, mainOhms: number, p: MotorParameters): number {
+  if (coil.winding === "start") return p.startTurns;
+  return coil.winding === "speed" ? speedTurns(coil.ohms, mainOhms) : 1;
+}
+
+function winding(
+  coil: Coil,
+  id: string,
+  from: string,
+  to: string,
+  ohms: number,
+  turns: number,
+  p: MotorParameters,
+  field: number,
+): Branch {
+  // In line with a main of one turn, a section of n turns brings that main's leakage from 1² to (1 + n)².
+  const leakageTurns = coil.winding === "speed" ? turns * (2 + turns) : turns * turns;
+  return {
+    kind: "winding",
+    id,
+    from,
+    to,
+    ohms,
+    leakageOhms: p.leakageOhms * leakageTurns,
+    field,
+    place: { axisDegrees: coil.seat.axisDegrees, turns },
+  };
+}
+
+/** Coils on more than one axis make a turning field by themselves. */
+function turnsRound(coils: readonly Coil[]): boolean {
+  return new Set(coils.map(({ seat }) => ((seat.axisDegrees % 180) + 180) % 180)).size > 1;
+}
+
+function ring(mainOhms: number, p: MotorParameters): Branch {
+  return {
+    kind: "winding",
+    id: "ring",
+    from: GROUNDED_RING,
+    to: GROUNDED_RING,
+    ohms: RING.ohmsShare * Math.max(mainOhms, p.rotorOhms),
+    leakageOhms: p.leakageOhms * RING.turns ** 2,
+    field: 0,
+    place: { axisDegrees: RING.axisDegrees, turns: RING.turns },
+  };
+}
+
+/** The ring is closed in itself and touches no other node. */
+const GROUNDED_RING = GROUND;
+
+/** The slow field of a pole-changing motor is taken to be built like the fast one. */
+function fieldsOf(
+  { poles, magnetisingOhms, rotorOhms, leakageOhms }: MotorParameters,
+  slow: boolean,
+): RotorField[] {
+  const field = (count: number) => ({
+    poles: count,
+    magnetisingOhms,
+    rotorOhms,
+    rotorReactanceOhms: leakageOhms,
+  });
+  return slow ? [field(poles[0]), field(poles[1])] : [field(poles[0])];
+}

@@ -1,0 +1,153 @@
+import type { Compartment } from "./compartment";
+import { singleCapacitor } from "./compartments/build";
+import type { CapacitorWork } from "./plan";
+
+/** The run capacitor that the new motor's plate asks for. */
+export interface AskedCapacitor {
+  readonly microfarads: number;
+  readonly volts: number;
+}
+
+/** One way to give the motor its run capacitor: the equipment as it then is. */
+export interface CapacitorPlace {
+  readonly id: "keep-one-dual" | "own-capacitor" | "on-the-capacitor" | "line-wire-stays" | "as-it-is";
+  readonly school: string;
+  readonly compartment: Compartment;
+  readonly work: readonly CapacitorWork[];
+  readonly removed: readonly { readonly id: string; readonly from: string; readonly to: string }[];
+  readonly cautions: readonly string[];
+}
+
+/** A capacitor this near the plate's value is kept. */
+const SAME_VALUE = 0.06;
+const OWN = "own";
+
+/**
+ * The ways to give a motor its run capacitor in this equipment: one dual kept, or a capacitor of its own; on an old single
+ * capacitor both capacitor leads, or the line wire left on it. Without a run capacitor to place there is one way.
+ *
+ * @param duplicate the motor brings its run end out twice.
+ */
+export function capacitorPlaces(
+  made: Compartment,
+  asked: AskedCapacitor | null,
+  duplicate: boolean,
+): CapacitorPlace[] {
+  const { capacitor } = made.offers;
+  if (!asked) return [{ id: "as-it-is", school: "", compartment: made, work: [], removed: [], cautions: [] }];
+  if (!capacitor) return [own(made, asked, "own-capacitor", "", [])];
+  if (capacitor.dual)
+    return [
+      keepDual(made, asked),
+      own(made, asked, "own-capacitor", "A capacitor of its own", leftEmpty(made)),
+    ];
+  const { compartment, work } = withValue(made, capacitor.device, asked);
+  const stays: CapacitorPlace = {
+    id: "line-wire-stays",
+    school: capacitor.tied && duplicate ? "The line wire stays on the capacitor" : "",
+    compartment,
+    work: [work],
+    removed: [],
+    cautions: [],
+  };
+  if (!capacitor.tied || !duplicate) return [stays];
+  const wires = compartment.wires.filter(
+    ({ from, to, serves }) => !serves && (from === capacitor.lineSide || to === capacitor.lineSide),
+  );
+  const gone = new Set(wires.map(({ id }) => id));
+  return [
+    {
+      ...stays,
+      id: "on-the-capacitor",
+      school: "Both capacitor leads on the capacitor",
+      compartment: {
+        ...compartment,
+        wires: compartment.wires.filter(({ id }) => !gone.has(id)),
+        offers: { ...compartment.offers, capacitor: { ...capacitor, tied: false } },
+      },
+      removed: wires,
+    },
+    stays,
+  ];
+}
+
+function keepDual(made: Compartment, asked: AskedCapacitor): CapacitorPlace {
+  const device = made.offers.capacitor?.device ?? "";
+  const { compartment, work } = withValue(made, device, asked, made.offers.capacitor?.startSide);
+  return {
+    id: "keep-one-dual",
+    school: "One dual capacitor kept",
+    compartment,
+    work: [work],
+    removed: [],
+    cautions: ["The FAN side has the microfarads of the NEW motor; the HERM side stays as the compressor’s."],
+  };
+}
+
+function own(
+  made: Compartment,
+  asked: AskedCapacitor,
+  id: CapacitorPlace["id"],
+  school: string,
+  left: readonly CapacitorWork[],
+): CapacitorPlace {
+  return {
+    id,
+    school,
+    compartment: {
+      ...made,
+      devices: [
+        ...made.devices.slice(0, -1),
+        singleCapacitor(OWN, asked.microfarads, asked.volts, "fan’s own capacitor"),
+        ...made.devices.slice(-1),
+      ],
+      offers: {
+        ...made.offers,
+        capacitor: { device: OWN, startSide: `${OWN}.2`, lineSide: `${OWN}.1`, tied: false, dual: false },
+      },
+    },
+    work: [{ device: OWN, change: "added", ...asked }, ...left],
+    removed: [],
+    cautions: ["The new capacitor is strapped, never dangling, its terminals covered."],
+  };
+}
+
+function leftEmpty({ offers, devices }: Compartment): CapacitorWork[] {
+  const { device = "", startSide } = offers.capacitor ?? {};
+  const part = devices
+    .find(({ id }) => id === device)
+    ?.parts.find((p) => p.kind === "capacitor" && (p.from === startSide || p.to === startSide));
+  return part?.kind === "capacitor"
+    ? [{ device, change: "left-empty", microfarads: part.microfarads, volts: part.volts }]
+    : [];
+}
+
+/** The equipment with a capacitor's value set; kept where it is that already and its volts suffice. */
+function withValue(
+  made: Compartment,
+  deviceId: string,
+  asked: AskedCapacitor,
+  side?: string,
+): { compartment: Compartment; work: CapacitorWork } {
+  let change: CapacitorWork["change"] = "kept";
+  let volts = asked.volts;
+  let microfarads = asked.microfarads;
+  const devices = made.devices.map((device) =>
+    device.id !== deviceId
+      ? device
+      : {
+          ...device,
+          parts: device.parts.map((p) => {
+            if (p.kind !== "capacitor" || p.start || (side && p.from !== side && p.to !== side)) return p;
+            const same =
+              Math.abs(p.microfarads / asked.microfarads - 1) <= SAME_VALUE && p.volts >= asked.volts;
+            if (!same) change = "replaced";
+            // A dual has one rating of volts for both halves: the higher stays.
+            volts = Math.max(p.volts, asked.volts);
+            microfarads = same ? p.microfarads : asked.microfarads;
+            return { ...p, microfarads, volts };
+          }),
+        },
+  );
+  return { compartment: { ...made, devices }, work: { device: deviceId, change, microfarads, volts } };
+}

@@ -1,0 +1,49 @@
+import type { Load } from "../../machine/load";
+import type { WiringPlan } from "../plan";
+import { statesOf } from "../stateCircuit";
+import { capacitorVoltsFindings, cappedFindings } from "./capped";
+import type { CheckFinding } from "./finding";
+import { type MotorToRun, ratedLoad, rightRuns, runState, type StateOutcome } from "./outcome";
+import { frameFindings, restingFindings } from "./resting";
+import { runningFindings } from "./running";
+import { shortFindings } from "./shorts";
+import { structureFindings } from "./structure";
+
+/** The verdict on a plan, with what each state of the equipment makes of it. */
+export interface WiringCheck {
+  /** `stop` where any finding is one: such a plan is not ready. */
+  readonly weight: CheckFinding["weight"];
+  /** The gravest first. */
+  readonly findings: readonly CheckFinding[];
+  readonly outcomes: readonly StateOutcome[];
+}
+
+const GRAVITY: Readonly<Record<CheckFinding["weight"], number>> = { stop: 0, again: 1, good: 2 };
+
+/**
+ * Runs the planned circuit in every state of the equipment and holds it against the motor fed as its own chart says;
+ * beside that the rules for wires as they lie. What it says in figures is an estimate of the machine model; the plate
+ * and the clamp meter outrank it.
+ *
+ * @param load the plate's load as a fan takes it, where left out.
+ */
+export function checkPlan(
+  plan: WiringPlan,
+  run: MotorToRun,
+  load: Load = ratedLoad(run.fitted),
+): WiringCheck {
+  const rightRun = rightRuns(run, plan.setting, load);
+  const outcomes = statesOf(plan.compartment).map((state) => runState(plan, run, state, rightRun, load));
+  const findings = [
+    ...outcomes.flatMap((outcome) => [
+      ...shortFindings(outcome, plan),
+      ...runningFindings(outcome, run),
+      ...restingFindings(outcome, plan, run),
+      ...capacitorVoltsFindings(outcome, plan),
+    ]),
+    ...frameFindings(outcomes, plan),
+    ...structureFindings(plan, run),
+    ...cappedFindings(outcomes, plan),
+  ].sort((a, b) => GRAVITY[a.weight] - GRAVITY[b.weight]);
+  return { weight: findings[0]?.weight ?? "good", findings, outcomes };
+}

@@ -1,0 +1,200 @@
+import type { Machine } from "../../machine/circuit";
+import { abs, sub, ZERO } from "../../machine/complex";
+import { type FedMotor, fedMotor } from "../../machine/fedMotor";
+import type { FittedMotor } from "../../machine/fitMotor";
+import type { Load } from "../../machine/load";
+import { type OperatingPoint, operatingPoint } from "../../machine/operatingPoint";
+import { solve } from "../../machine/solve";
+import type { WoundMotor } from "../../machine/woundMotor";
+import type { Wanted, WiringPlan } from "../plan";
+import { type EquipmentState, leadEnd, type StateCircuit, stateCircuit } from "../stateCircuit";
+
+/** A motor as the check runs it. */
+export interface MotorToRun {
+  readonly motor: WoundMotor;
+  readonly fitted: FittedMotor;
+}
+
+/** What one winding section carries and stands. */
+export interface CoilOutcome {
+  readonly id: string;
+  readonly amps: number;
+  readonly volts: number;
+}
+
+/** What one capacitor carries and stands. */
+export interface CapacitorOutcome {
+  readonly id: string;
+  readonly amps: number;
+  readonly volts: number;
+}
+
+/** What the planned circuit does in one state of the equipment. */
+export interface StateOutcome {
+  readonly state: EquipmentState;
+  /** What this state is to do; null where the motor is to rest. */
+  readonly wanted: Wanted | null;
+  readonly circuit: StateCircuit;
+  /** Null where the circuit is a dead short, which no motor outlasts. */
+  readonly point: OperatingPoint | null;
+  /** The same motor fed as its own chart says, at the same call; null at rest. */
+  readonly reference: RightRun | null;
+  /** Greatest amps that a line of the supply gives. */
+  readonly lineAmps: number;
+  readonly coils: readonly CoilOutcome[];
+  /** The same with the shaft at rest, as at the moment of starting. */
+  readonly standstill: Standstill | null;
+  readonly capacitors: readonly CapacitorOutcome[];
+  /** By lead: volts to the frame, and amps into the motor. */
+  readonly leads: ReadonlyMap<string, { readonly volts: number; readonly amps: number }>;
+}
+
+/** A motor at the moment it is switched on. */
+export interface Standstill {
+  readonly torqueNm: number;
+  readonly coils: ReadonlyMap<string, CoilOutcome>;
+}
+
+/** The right run at a speed and a direction. */
+export interface RightRun {
+  readonly point: OperatingPoint;
+  readonly lineAmps: number;
+  readonly coils: ReadonlyMap<string, CoilOutcome>;
+  readonly capacitorAmps: number;
+  readonly standstill: Standstill | null;
+}
+
+/** What the shaft has to turn: the plate's load at its speed, as a fan or pump takes it. */
+export function ratedLoad({ ratedNm, rating }: FittedMotor): Load {
+  return { kind: "fan", newtonMetres: ratedNm, atRpm: rating.rpm };
+}
+
+/** Runs the plan in a state. */
+export function runState(
+  plan: WiringPlan,
+  run: MotorToRun,
+  state: EquipmentState,
+  rightRun: (speed: number, reversed: boolean) => RightRun | null,
+  load: Load = ratedLoad(run.fitted),
+): StateOutcome {
+  const { motor } = run;
+  const circuit = stateCircuit(plan, motor, run.fitted, state);
+  const wanted = plan.wanted.find(({ call, speed }) => state.calls.includes(call) && speed !== null) ?? null;
+  const reference = wanted?.speed ? rightRun(wanted.speed, wanted.reversed) : null;
+  const empty = {
+    state,
+    wanted,
+    circuit,
+    reference,
+    lineAmps: 0,
+    coils: [],
+    capacitors: [],
+    leads: new Map(),
+  };
+  if (circuit.shorted.length > 0) return { ...empty, point: null };
+  const point =
+    state.calls.length === 0 && !wanted
+      ? atRest(circuit)
+      : operatingPoint(circuit.machine, load, circuit.contacts);
+  if (!point) return { ...empty, point: null };
+  const { solution } = point;
+  const amps = (id: string) => abs(solution.branches.get(id)?.amps ?? ZERO);
+  const volts = (id: string) => abs(solution.branches.get(id)?.volts ?? ZERO);
+  const { branches } = circuit.machine;
+  return {
+    ...empty,
+    point,
+    lineAmps: Math.max(
+      0,
+      ...branches
+        .filter(({ kind, id }) => kind === "source" && !isControl(plan, id))
+        .map(({ id }) => amps(id)),
+    ),
+    coils: coilsOf(motor, solution),
+    standstill: wanted ? standstillOf(motor, circuit.machine) : null,
+    capacitors: branches
+      .filter(({ kind }) => kind === "capacitor")
+      .map(({ id }) => ({ id, amps: amps(id), volts: volts(id) })),
+    leads: new Map(
+      motor.leads.map(({ id, junction }) => [
+        id,
+        {
+          volts: abs(solution.nodes.get(circuit.nodeOf(leadEnd(id))) ?? ZERO),
+          amps: solution.branches.has(leadEnd(id)) ? amps(leadEnd(id)) : ampsInto(motor, solution, junction),
+        },
+      ]),
+    ),
+  };
+}
+
+function isControl({ compartment: made }: WiringPlan, branch: string): boolean {
+  return branch === `supply:${made.supply.control?.hot}`;
+}
+
+function atRest(circuit: StateCircuit): OperatingPoint | null {
+  const solution = solve(circuit.machine, 1);
+  return solution && { outcome: "stalls", rpm: 0, solution, open: [] };
+}
+
+function coilsOf(motor: WoundMotor, solution: OperatingPoint["solution"]): CoilOutcome[] {
+  return motor.coils.map(({ id }) => {
+    const state = solution.branches.get(id);
+    return { id, amps: abs(state?.amps ?? ZERO), volts: abs(state?.volts ?? ZERO) };
+  });
+}
+
+function standstillOf(motor: WoundMotor, machine: Machine): Standstill | null {
+  const solution = solve(machine, 1);
+  return (
+    solution && {
+      torqueNm: solution.torqueNm,
+      coils: new Map(coilsOf(motor, solution).map((coil) => [coil.id, coil])),
+    }
+  );
+}
+
+/** Current of all coils that end at a junction. */
+function ampsInto({ coils }: WoundMotor, solution: OperatingPoint["solution"], junction: string): number {
+  const total = coils.reduce((sum, { id, from, to }) => {
+    const amps = solution.branches.get(id)?.amps ?? ZERO;
+    if (from === junction) return { re: sum.re + amps.re, im: sum.im + amps.im };
+    return to === junction ? sub(sum, amps) : sum;
+  }, ZERO);
+  return abs(total);
+}
+
+/** Right runs of a motor, each worked out once: at its rated volts, fed straight by its chart. */
+export function rightRuns(
+  { motor, fitted }: MotorToRun,
+  setting: "low" | "high",
+  load: Load = ratedLoad(fitted),
+): (speed: number, reversed: boolean) => RightRun | null {
+  const known = new Map<string, RightRun | null>();
+  return (speed, reversed) => {
+    const key = `${speed}/${reversed}`;
+    const before = known.get(key);
+    if (before !== undefined) return before;
+    const fed = fedMotor(motor, fitted.parameters, fitted.gear, {
+      ask: { speed, setting, reversed },
+      volts: fitted.rating.volts[setting],
+      runMicrofarads: fitted.rating.runMicrofarads,
+    });
+    const run = fed && rightRun(motor, fed, load);
+    known.set(key, run);
+    return run;
+  };
+}
+
+function rightRun(motor: WoundMotor, fed: FedMotor, load: Load): RightRun | null {
+  const point = operatingPoint(fed.machine, load, fed.contacts);
+  if (!point) return null;
+  const { solution } = point;
+  const amps = (id: string) => abs(solution.branches.get(id)?.amps ?? ZERO);
+  return {
+    point,
+    lineAmps: Math.max(amps("line-1"), amps("line-2"), amps("line-3")),
+    coils: new Map(coilsOf(motor, solution).map((coil) => [coil.id, coil])),
+    capacitorAmps: amps("run-capacitor"),
+    standstill: standstillOf(motor, fed.machine),
+  };
+}

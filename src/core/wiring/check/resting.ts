@@ -1,0 +1,105 @@
+import { abs, ZERO } from "../../machine/complex";
+import { placeName } from "../compartment";
+import { FRAME, type WiringPlan } from "../plan";
+import { type CheckFinding, LIVE_VOLTS } from "./finding";
+import type { MotorToRun, StateOutcome } from "./outcome";
+import { figure } from "./running";
+
+/** Amps, as a share of the plate's, from which a motor that should rest does not. */
+const RUNS_SHARE = 0.03;
+
+/** What is wrong with a state in which the motor is to rest: it runs all the same, or its leads stay live. */
+export function restingFindings(
+  outcome: StateOutcome,
+  plan: WiringPlan,
+  { fitted }: MotorToRun,
+): CheckFinding[] {
+  const { state, wanted, point } = outcome;
+  if (wanted || !point) return [];
+  const greatest = Math.max(0, ...outcome.coils.map(({ amps }) => amps));
+  if (greatest > RUNS_SHARE * fitted.rating.amps)
+    return [
+      {
+        code: "runs-uncalled",
+        weight: "stop",
+        state: state.id,
+        leads: [],
+        places: [],
+        says: `${state.name}: ${figure(greatest)} A flow in the motor with no call for it.`,
+        mend: "A lead stands on a terminal that is live always: move it to the switched one.",
+      },
+    ];
+  const live = [...outcome.leads].filter(([, { volts }]) => volts > LIVE_VOLTS);
+  if (live.length === 0)
+    return [{ ...REST, state: state.id, says: `${state.name}: the motor rests, its leads are dead.` }];
+  const most = Math.max(...live.map(([, { volts }]) => volts));
+  const leads = live.map(([id]) => id);
+  const through = oneLegStays(plan);
+  return [
+    plan.compartment.supply.kind === "line-and-neutral" || !through
+      ? {
+          code: "live-when-off",
+          weight: "stop",
+          state: state.id,
+          leads,
+          places: [],
+          says: `${state.name}: the motor’s leads stand at ${figure(most)} V to the frame though nothing runs: the switch breaks the return, not the hot leg.`,
+          mend: "The switched hot feeds the motor, the neutral returns unbroken.",
+        }
+      : {
+          code: "one-leg-live",
+          weight: "again",
+          state: state.id,
+          leads,
+          places: [],
+          says: `${state.name}: one leg stays live, ${figure(most)} V to the frame: this equipment breaks the other leg alone.`,
+          mend: "Power off at the disconnect before a hand goes in; both legs broken where the code asks.",
+        },
+  ];
+}
+
+const REST: CheckFinding = {
+  code: "rests",
+  weight: "good",
+  state: null,
+  leads: [],
+  places: [],
+  says: "",
+  mend: "",
+};
+
+/** The equipment itself leaves a line through to its load side, whatever calls. */
+function oneLegStays({ compartment: made }: WiringPlan): boolean {
+  const lines = new Set(made.supply.terminals);
+  return made.devices.some(({ parts }) =>
+    parts.some(
+      (part) =>
+        part.kind === "contact" && part.closedOn === "always" && (lines.has(part.from) || lines.has(part.to)),
+    ),
+  );
+}
+
+/** A frame that is on no ground, or on something live. */
+export function frameFindings(outcomes: readonly StateOutcome[], plan: WiringPlan): CheckFinding[] {
+  const at = plan.landings[FRAME];
+  const { supply } = plan.compartment;
+  const volts = outcomes.map(({ point, circuit }) =>
+    abs(point?.solution.nodes.get(circuit.nodeOf(FRAME)) ?? ZERO),
+  );
+  const bonded = outcomes.every(({ circuit }) => circuit.nodeOf(FRAME) === circuit.nodeOf(supply.ground));
+  if (bonded) return [];
+  const live = Math.max(0, ...volts) > LIVE_VOLTS;
+  return [
+    {
+      code: "frame-not-grounded",
+      weight: "stop",
+      state: null,
+      leads: [FRAME],
+      places: at === undefined ? [] : [at],
+      says: live
+        ? `The frame stands on ${placeName(plan.compartment, at ?? "")}: it is live, and so is whoever touches it.`
+        : "The frame is on no ground: the first fault to it makes it live.",
+      mend: `The frame’s ground on ${placeName(plan.compartment, supply.ground)}, first on and last off.`,
+    },
+  ];
+}

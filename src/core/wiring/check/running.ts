@@ -1,0 +1,262 @@
+import type { CheckFinding } from "./finding";
+import type { MotorToRun, StateOutcome } from "./outcome";
+
+/** A speed this far from the right one, as a share, is another speed. */
+const SPEED_APART = 0.04;
+/** Turning slower than this share of the right speed: it hangs. */
+const CRAWL = 0.75;
+/** Amps of a winding section beside the right ones: doubtful, and too much. */
+const AMPS_DOUBTFUL = 1.2;
+const AMPS_TOO_MUCH = 1.4;
+/** A section that carries little when all is right is measured by this share of the greatest. */
+const SMALL_SECTION = 0.35;
+const VOLTS_TOO_MUCH = 1.18;
+/** Amps that no motor of the size draws: a short by way of its windings. */
+const SHORT_TIMES = 25;
+/** Under this share of the plate's amps nothing runs. */
+const NOTHING_SHARE = 0.03;
+/** Of the right capacitor current. */
+const CAPACITOR_SHARE = 0.3;
+
+/** What a state that is to run the motor does instead, or that it does so; each finding with its numbers. */
+export function runningFindings(outcome: StateOutcome, { fitted }: MotorToRun): CheckFinding[] {
+  const { state, wanted, point, reference } = outcome;
+  if (!wanted || !reference || !point) return [];
+  const amps = fitted.rating.amps;
+  const make = (
+    code: CheckFinding["code"],
+    weight: CheckFinding["weight"],
+    says: string,
+    mend: string,
+    leads: readonly string[] = [],
+  ): CheckFinding => ({
+    code,
+    weight,
+    state: state.id,
+    leads,
+    places: [],
+    says: `${state.name}: ${says}`,
+    mend,
+  });
+  if (outcome.lineAmps > SHORT_TIMES * amps)
+    return [
+      make(
+        "short-through-motor",
+        "stop",
+        `some ${round(outcome.lineAmps)} A run from line to line through the motor’s own leads: the breaker trips, or a lead burns.`,
+        "Two leads that are one inside the motor stand on two lines: put both on one, or cap one.",
+        hottest(outcome),
+      ),
+    ];
+  const greatest = Math.max(0, ...outcome.coils.map((coil) => coil.amps));
+  if (greatest < NOTHING_SHARE * amps)
+    return [
+      make(
+        "nothing-runs",
+        "stop",
+        "no current flows in any winding: nothing happens.",
+        "The switched line or the return does not reach the motor: see that both of its leads are landed.",
+      ),
+    ];
+  const findings: CheckFinding[] = [];
+  const right = reference.point;
+  if (point.outcome === "stalls")
+    findings.push(
+      make(
+        "hums",
+        "stop",
+        `it hums and does not turn, at ${figure(outcome.lineAmps)} A (${figure(outcome.lineAmps / amps)} times the plate), until the protector opens.`,
+        "No turning field: see the start winding, its capacitor and what feeds them.",
+      ),
+    );
+  else if (right.outcome !== "stalls" && point.outcome !== right.outcome)
+    findings.push(
+      make(
+        "reversed",
+        "stop",
+        `it turns the wrong way, at ${round(Math.abs(point.rpm))} rpm.`,
+        "Make the one change that reverses this motor, or undo the one that did.",
+      ),
+    );
+  else findings.push(...speedFindings(outcome, make));
+  findings.push(...windingFindings(outcome, make));
+  if (findings.length === 0) findings.push(...standstillFindings(outcome, make));
+  const capacitorAmps = Math.max(0, ...outcome.capacitors.map((c) => c.amps));
+  if (reference.capacitorAmps > 0.05 * amps && capacitorAmps < CAPACITOR_SHARE * reference.capacitorAmps)
+    findings.push(
+      make(
+        "capacitor-not-in-line",
+        "stop",
+        `the capacitor carries ${figure(capacitorAmps)} A where ${figure(reference.capacitorAmps)} A are right: it is not in line with the start winding.`,
+        "One side of the capacitor on the start end, the other on the run end’s line.",
+      ),
+    );
+  findings.push(...startFindings(outcome, make));
+  return findings.some(({ weight }) => weight === "stop")
+    ? findings
+    : [
+        make(
+          "runs-right",
+          "good",
+          `starts, turns ${wanted.reversed ? "the other way than the plate’s drawing" : "as the plate’s drawing has it"}, about ${round(Math.abs(point.rpm))} rpm at ${figure(outcome.lineAmps)} A.`,
+          "",
+        ),
+        ...findings,
+      ];
+}
+
+type Make = (
+  code: CheckFinding["code"],
+  weight: CheckFinding["weight"],
+  says: string,
+  mend: string,
+  leads?: readonly string[],
+) => CheckFinding;
+
+function speedFindings({ point, reference }: StateOutcome, make: Make): CheckFinding[] {
+  const [is, right] = [Math.abs(point?.rpm ?? 0), Math.abs(reference?.point.rpm ?? 0)];
+  if (right === 0) return [];
+  const share = is / right;
+  if (share < CRAWL)
+    return [
+      make(
+        "crawls",
+        "stop",
+        `it hangs at ${round(is)} rpm where ${round(right)} are right, and overheats.`,
+        "Weak field: see the tap, the voltage setting and the capacitor.",
+      ),
+    ];
+  return Math.abs(share - 1) > SPEED_APART
+    ? [
+        make(
+          "wrong-speed",
+          "stop",
+          `it runs at about ${round(is)} rpm where ${round(right)} are asked for.`,
+          "Another tap than the one chosen is on this call: change them over.",
+        ),
+      ]
+    : [];
+}
+
+function windingFindings({ coils, reference }: StateOutcome, make: Make): CheckFinding[] {
+  const greatest = Math.max(0, ...[...(reference?.coils.values() ?? [])].map(({ amps }) => amps));
+  const ampsTimes = coils.map(({ id, amps }) => ({
+    amps,
+    times: amps / Math.max(reference?.coils.get(id)?.amps ?? 0, SMALL_SECTION * greatest, 1e-9),
+  }));
+  const worst = ampsTimes.reduce((a, b) => (b.times > a.times ? b : a), { amps: 0, times: 0 });
+  const findings: CheckFinding[] = [];
+  if (worst.times > AMPS_DOUBTFUL)
+    findings.push(
+      make(
+        "winding-overload",
+        worst.times > AMPS_TOO_MUCH ? "stop" : "again",
+        `a winding carries ${figure(worst.amps)} A, ${figure(worst.times)} times what is right, and turns ${figure(worst.times ** 2)} times the heat.`,
+        "Look for a tap tied to a tap, the start winding on the line, or the wrong voltage.",
+      ),
+    );
+  const overVolts = coils.find(
+    ({ id, volts }) =>
+      volts > VOLTS_TOO_MUCH * Math.max(reference?.coils.get(id)?.volts ?? 0, 1e-9) && volts > 30,
+  );
+  if (overVolts && worst.times > 1)
+    findings.push(
+      make(
+        "winding-over-volts",
+        "stop",
+        `a winding stands ${round(overVolts.volts)} V where ${round(reference?.coils.get(overVolts.id)?.volts ?? 0)} V are right: its iron saturates and it draws still more than is figured here.`,
+        "See the voltage setting and which tap is fed.",
+      ),
+    );
+  return findings;
+}
+
+/** At the moment of starting: amps of a winding beside the right ones, and torque. */
+const STARTING_AMPS_TOO_MUCH = 1.35;
+const STARTING_TORQUE_TOO_LITTLE = 0.6;
+
+/** What shows only until a start switch opens: a start winding on the wrong volts, or the other way round than it should. */
+function standstillFindings({ standstill, reference, circuit }: StateOutcome, make: Make): CheckFinding[] {
+  const right = reference?.standstill;
+  // What starts through a relay of the equipment starts better than the motor by itself: nothing to hold it against.
+  if (!standstill || !right || circuit.contacts.some(({ kind }) => kind === "potential")) return [];
+  const greatest = Math.max(0, ...[...right.coils.values()].map(({ amps }) => amps));
+  const worst = [...standstill.coils.values()]
+    .map(({ id, amps }) => ({
+      amps,
+      times: amps / Math.max(right.coils.get(id)?.amps ?? 0, 0.1 * greatest, 1e-9),
+    }))
+    .reduce((a, b) => (b.times > a.times ? b : a), { amps: 0, times: 0 });
+  if (worst.times > STARTING_AMPS_TOO_MUCH)
+    return [
+      make(
+        "start-overload",
+        "stop",
+        `while it starts, a winding carries ${figure(worst.amps)} A, ${figure(worst.times)} times what is right.`,
+        "A start winding stands on more volts than it is wound for: across one half, never across the line of the high setting.",
+      ),
+    ];
+  return Math.abs(standstill.torqueNm) < STARTING_TORQUE_TOO_LITTLE * Math.abs(right.torqueNm)
+    ? [
+        make(
+          "weak-start",
+          "stop",
+          `it starts with ${Math.round((100 * Math.abs(standstill.torqueNm)) / Math.abs(right.torqueNm))} % of the torque it should have, and may hum under its load.`,
+          "See the start winding and what it starts through.",
+        ),
+      ]
+    : [];
+}
+
+/** Of its pick-up volts, under which a relay's coil is not where it belongs. */
+const COIL_ASTRAY = 0.6;
+
+function startFindings({ point, circuit }: StateOutcome, make: Make): CheckFinding[] {
+  if (!point || point.outcome === "stalls") return [];
+  return circuit.contacts.flatMap((contact) => {
+    if (point.open.includes(contact.branch)) return [];
+    if (contact.kind === "centrifugal")
+      return [
+        make(
+          "start-stays-in",
+          "stop",
+          "the motor never reaches the speed where its start switch opens: the start winding stays in and burns.",
+          "See the load, the voltage setting and the tap.",
+        ),
+      ];
+    const volts = point.solution.branches.get(contact.coil)?.volts;
+    const across = volts ? Math.hypot(volts.re, volts.im) : 0;
+    if (across >= contact.pickUpVolts)
+      return [
+        make(
+          "start-stays-in",
+          "again",
+          `the relay chatters: with its contact open the coil keeps fewer than the ${round(contact.dropOutVolts)} V that hold it.`,
+          "A relay chosen by this motor’s pick-up and drop-out volts.",
+        ),
+      ];
+    return [
+      make(
+        "start-stays-in",
+        across < COIL_ASTRAY * contact.pickUpVolts ? "stop" : "again",
+        `the relay’s coil gets about ${round(across)} V and picks up at ${round(contact.pickUpVolts)}: the start capacitor stays in, the start winding burns open and the capacitor vents.`,
+        "Coil from 2, on the start winding, to 5, on the shared lead; a relay chosen by the motor’s pick-up volts.",
+      ),
+    ];
+  });
+}
+
+/** Leads that carry the most. */
+function hottest({ leads }: StateOutcome): string[] {
+  const most = Math.max(0, ...[...leads.values()].map(({ amps }) => amps));
+  return [...leads].flatMap(([id, { amps }]) => (amps > 0.5 * most && most > 0 ? [id] : []));
+}
+
+/** Three digits that matter. */
+export function figure(value: number): string {
+  return value >= 100 ? String(Math.round(value)) : String(Number(value.toPrecision(value < 1 ? 2 : 3)));
+}
+
+function round(value: number): string {
+  return String(Math.round(value));
+}

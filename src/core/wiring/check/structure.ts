@@ -1,0 +1,241 @@
+import { CAPPED, JOINT, placeName, terminalOf } from "../compartment";
+import { FRAME, type WiringPlan } from "../plan";
+import type { CheckFinding } from "./finding";
+import type { MotorToRun } from "./outcome";
+
+/** Volts of the supply beside the setting's that a motor takes (NEMA MG 1: ten per cent). */
+const VOLTS_TAKEN = 0.105;
+/** A capacitor's value beside the plate's: its tolerance, and no use at all. */
+const VALUE_NEAR = 0.1;
+const VALUE_FAR = 0.3;
+
+/** What is wrong with the wires as they lie, whatever flows in them. */
+export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFinding[] {
+  return [
+    ...tiedTaps(plan, run),
+    ...onGround(plan),
+    ...places(plan),
+    ...mixedWire(plan),
+    ...servesCut(plan),
+    ...setting(plan, run),
+    ...capacitors(plan, run),
+    ...unproved(plan, run),
+  ];
+}
+
+type Part = Partial<CheckFinding> & Pick<CheckFinding, "code" | "weight" | "says" | "mend">;
+
+function finding(part: Part): CheckFinding {
+  return { state: null, leads: [], places: [], ...part };
+}
+
+/** Everything joined to each place, leads by place and wires by their ends. */
+function endsAt(plan: WiringPlan): Map<string, { leads: string[]; wires: { id: string; solid: boolean }[] }> {
+  const at = new Map<string, { leads: string[]; wires: { id: string; solid: boolean }[] }>();
+  const of = (place: string) => {
+    const here = at.get(place) ?? { leads: [], wires: [] };
+    at.set(place, here);
+    return here;
+  };
+  for (const [lead, place] of Object.entries(plan.landings)) if (place !== CAPPED) of(place).leads.push(lead);
+  for (const { id, from, to } of plan.jumpers)
+    for (const end of [from, to]) of(end).wires.push({ id, solid: false });
+  for (const { id, from, to, solid = false } of plan.compartment.wires)
+    for (const end of [from, to]) of(end).wires.push({ id, solid });
+  return at;
+}
+
+/** Leads of different junctions that the plan's wires make one, in no call's chart. */
+function tiedTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
+  const nets = joinedLeads(plan);
+  return nets.flatMap((leads) => {
+    const taps = motor.leads.filter(({ id, slot }) => leads.includes(id) && slot.startsWith("speed-"));
+    if (new Set(taps.map(({ junction }) => junction)).size < 2) return [];
+    return [
+      finding({
+        code: "tied-taps",
+        weight: "stop",
+        leads: taps.map(({ id }) => id),
+        says: "Two speed taps are tied together: the section between them is shorted on itself and carries many times the plate’s amps.",
+        mend: "One call, one tap; every other tap capped on its own or parked.",
+      }),
+    ];
+  });
+}
+
+/** The frame carries no current: a lead of the motor has nothing to do on the ground. */
+function onGround(plan: WiringPlan): CheckFinding[] {
+  const net = joinedLeads(plan).find(
+    (leads) =>
+      leads.includes(FRAME) || leads.some((lead) => plan.landings[lead] === plan.compartment.supply.ground),
+  );
+  const leads = (net ?? []).filter((lead) => lead !== FRAME);
+  if (leads.length === 0) return [];
+  return [
+    finding({
+      code: "lead-on-ground",
+      weight: "stop",
+      leads,
+      says: "A winding of the motor is on the ground: its current comes home by the frame, which a hand touches, and ground-fault protection trips.",
+      mend: "Ground takes the frame alone; the winding returns by the neutral or the other line.",
+    }),
+  ];
+}
+
+/** Leads joined by terminals, jumpers and the equipment's own wires. */
+function joinedLeads(plan: WiringPlan): string[][] {
+  const parent = new Map<string, string>();
+  const top = (place: string): string => {
+    const up = parent.get(place);
+    return up === undefined || up === place ? place : top(up);
+  };
+  for (const { from, to } of [...plan.compartment.wires, ...plan.jumpers]) parent.set(top(from), top(to));
+  const nets = new Map<string, string[]>();
+  for (const [lead, place] of Object.entries(plan.landings)) {
+    if (place === CAPPED) continue;
+    nets.set(top(place), [...(nets.get(top(place)) ?? []), lead]);
+  }
+  return [...nets.values()];
+}
+
+function places(plan: WiringPlan): CheckFinding[] {
+  return [...endsAt(plan)].flatMap(([place, { leads, wires }]) => {
+    if (place.startsWith(JOINT))
+      return leads.length + wires.length < 2
+        ? [
+            finding({
+              code: "places",
+              weight: "again",
+              leads,
+              places: [place],
+              says: `${placeName(plan.compartment, place)} holds one wire alone.`,
+              mend: "Cap it, or bring what it is to be joined with.",
+            }),
+          ]
+        : [];
+    const found = terminalOf(plan.compartment, place);
+    if (!found)
+      return [
+        finding({
+          code: "places",
+          weight: "stop",
+          leads,
+          places: [place],
+          says: `There is no terminal “${place}” in this equipment.`,
+          mend: "Land the lead on a terminal that is there.",
+        }),
+      ];
+    const count = leads.length + wires.length;
+    return count > found.terminal.places
+      ? [
+          finding({
+            code: "places",
+            weight: "again",
+            leads,
+            places: [place],
+            says: `${count} wires on ${placeName(plan.compartment, place)}, which takes ${found.terminal.places}.`,
+            mend: "Join them in a connector with one wire to the terminal.",
+          }),
+        ]
+      : [];
+  });
+}
+
+function mixedWire(plan: WiringPlan): CheckFinding[] {
+  return [...endsAt(plan)].flatMap(([place, { leads, wires }]) => {
+    const found = terminalOf(plan.compartment, place);
+    if (found?.terminal.grip !== "screw") return [];
+    const solid = wires.some((wire) => wire.solid);
+    const stranded = leads.length > 0 || wires.some((wire) => !wire.solid);
+    return solid && stranded
+      ? [
+          finding({
+            code: "mixed-wire",
+            weight: "again",
+            leads,
+            places: [place],
+            says: `Stranded and solid wire under one screw, ${placeName(plan.compartment, place)}: the stranded one works loose.`,
+            mend: "A crimped terminal on the stranded wire, or a place of its own.",
+          }),
+        ]
+      : [];
+  });
+}
+
+function servesCut({ removed, compartment: made }: WiringPlan): CheckFinding[] {
+  return removed.flatMap((wire) => {
+    const serves = "serves" in wire && typeof wire.serves === "string" ? wire.serves : null;
+    return serves
+      ? [
+          finding({
+            code: "serves-cut",
+            weight: "stop",
+            places: [wire.from, wire.to],
+            says: `The wire from ${placeName(made, wire.from)} to ${placeName(made, wire.to)} is off: the ${serves} has lost it and will not start.`,
+            mend: `Put it back: the ${serves} keeps what it had.`,
+          }),
+        ]
+      : [];
+  });
+}
+
+function setting(
+  { compartment: made, setting: set }: WiringPlan,
+  { fitted, motor }: MotorToRun,
+): CheckFinding[] {
+  const rated = fitted.rating.volts[set];
+  if (fitted.rating.assumed.includes("volts")) return [];
+  const { volts } = made.supply;
+  const low = motor.feeding.twoVoltages ? rated : Math.min(rated, fitted.rating.leastVolts);
+  if (volts >= low * (1 - VOLTS_TAKEN) && volts <= rated * (1 + VOLTS_TAKEN)) return [];
+  return [
+    finding({
+      code: "setting",
+      weight: "stop",
+      says: `The supply is ${volts} V and the motor, as joined, is for ${rated} V: ${volts > rated ? "its iron saturates and it burns in seconds" : "a weak field, it hangs and overheats"}.`,
+      mend: motor.feeding.twoVoltages
+        ? `Join its leads for ${volts > rated ? "the high" : "the low"} volts, or choose another motor.`
+        : "Another motor, of this supply’s volts.",
+    }),
+  ];
+}
+
+function capacitors(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
+  const { runMicrofarads, assumed } = fitted.rating;
+  if (runMicrofarads === null || assumed.includes("run capacitor")) return [];
+  const { capacitor } = plan.compartment.offers;
+  const device = plan.compartment.devices.find(({ id }) => id === capacitor?.device);
+  const part = device?.parts.find(
+    (p) => p.kind === "capacitor" && !p.start && [p.from, p.to].includes(capacitor?.startSide ?? ""),
+  );
+  if (part?.kind !== "capacitor") return [];
+  const off = Math.abs(part.microfarads / runMicrofarads - 1);
+  return off <= VALUE_NEAR
+    ? []
+    : [
+        finding({
+          code: "capacitor-value",
+          weight: off > VALUE_FAR ? "stop" : "again",
+          places: [capacitor?.startSide ?? ""],
+          says: `The capacitor has ${part.microfarads} µF where the new motor’s plate says ${runMicrofarads}: ${part.microfarads < runMicrofarads ? "weak start, hot, it hums" : "start winding and capacitor overloaded"}.`,
+          mend: `A capacitor of ${runMicrofarads} µF.`,
+        }),
+      ];
+}
+
+function unproved(_: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
+  if (motor.unproved.length === 0) return [];
+  const leads = motor.leads.filter(({ slot }) => motor.unproved.includes(slot)).map(({ id }) => id);
+  return [
+    finding({
+      code: "ends-unproved",
+      weight: "again",
+      leads,
+      says: "Which end of each coil is which is not proved by ohms; these are taken in the order of the sheet.",
+      mend:
+        motor.feeding.phases === 3 || motor.feeding.twoVoltages
+          ? "Prove it first by a low-voltage AC or battery-kick test, and write the numbers on the leads as marks."
+          : "Only the turning depends on it: bump it, and change one pair if it is wrong.",
+    }),
+  ];
+}

@@ -1,0 +1,202 @@
+import { z } from "zod";
+
+/**
+ * Equipment as data: what the motor is landed on. Devices have terminals and parts inside; wires join terminals; calls
+ * move contacts; `offers` says which terminal gives a motor what. All of it can be edited, and a job keeps its own copy.
+ */
+
+const id = z
+  .string()
+  .regex(/^[A-Za-z0-9_./-]{1,40}$/)
+  .meta({ description: "Of letters, digits and _ . / -" });
+const name = z.string().trim().min(1).max(60);
+
+/** What a terminal is for; a landing is judged by its circuit, the kind only tells lines, frame and control apart. */
+export const TERMINAL_KINDS = [
+  "line",
+  "neutral",
+  "load",
+  "call",
+  "park",
+  "capacitor",
+  "control",
+  "ground",
+  "start",
+] as const;
+
+const terminal = z.object({
+  id,
+  name,
+  kind: z.enum(TERMINAL_KINDS),
+  /** Wires it takes. */
+  places: z.number().int().min(1).max(12),
+  /** A screw holds solid or stranded wire, never both under one head; a blade takes a crimped spade. */
+  grip: z.enum(["screw", "blade", "stud"]),
+});
+
+const between = { id, from: id, to: id };
+const part = z.discriminatedUnion("kind", [
+  /** Closed while one of these calls stands; `"always"` and `"never"` for what no call moves. */
+  z.object({
+    kind: z.literal("contact"),
+    ...between,
+    closedOn: z.union([z.array(id).max(8), z.literal("always")]),
+  }),
+  z.object({
+    kind: z.literal("capacitor"),
+    ...between,
+    microfarads: z.number().finite().positive().max(2000),
+    volts: z.number().finite().positive().max(1000),
+    start: z.boolean().optional(),
+  }),
+  /** A potential relay: its contact is closed at rest, its coil's volts pull it open. */
+  z.object({
+    kind: z.literal("potential-relay"),
+    ...between,
+    coilFrom: id,
+    coilTo: id,
+    coilOhms: z.number().finite().positive().max(100_000),
+    pickUpVolts: z.number().finite().positive().max(1000),
+    dropOutVolts: z.number().finite().positive().max(1000),
+  }),
+  z.object({ kind: z.literal("resistor"), ...between, ohms: z.number().finite().positive().max(1e6) }),
+]);
+
+const device = z.object({
+  id,
+  name,
+  terminals: z.array(terminal).min(1).max(16),
+  parts: z.array(part).max(16),
+});
+
+const wire = z.object({
+  id,
+  from: id,
+  to: id,
+  /** What else hangs on it, such as the compressor: taking it off leaves that without. */
+  serves: name.optional(),
+  /** Solid copper; else stranded. */
+  solid: z.boolean().optional(),
+});
+
+const supply = z.object({
+  kind: z.enum(["line-and-neutral", "two-lines", "three-lines"]),
+  /** Between the lines, or line and neutral. */
+  volts: z.number().finite().min(20).max(700),
+  hertz: z.union([z.literal(50), z.literal(60)]),
+  terminals: z.array(id).min(2).max(4),
+  ground: id,
+  /** A transformer for the control side: volts between these two. */
+  control: z.object({ volts: z.number().finite().min(5).max(60), hot: id, common: id }).optional(),
+});
+
+const feed = z.object({
+  call: id,
+  hot: id,
+  /** What the call is for, to choose a speed by. */
+  want: z.enum(["fastest", "slowest", "middle", "forward", "reverse"]),
+});
+
+const offers = z.object({
+  feeds: z.array(feed).max(8),
+  /** Where current returns: the neutral, or the other line. */
+  back: id,
+  /** Lines of a three-phase load side. */
+  lines: z.array(id).max(3).optional(),
+  park: z.array(id).max(8),
+  ground: id,
+  /** A capacitor for the motor's start end: `lineSide` is wired to the return already where `tied`. */
+  capacitor: z
+    .object({ device: id, startSide: id, lineSide: id, tied: z.boolean(), dual: z.boolean() })
+    .optional(),
+  /** What the start winding starts through, where that is not on the motor. */
+  start: id.optional(),
+  /** Something of the equipment takes the start winding out again, so that the motor has no switch of its own. */
+  takesStartOut: z.boolean().optional(),
+});
+
+/** The form of a compartment. */
+export const compartment = z
+  .object({
+    id,
+    title: name,
+    supply,
+    devices: z.array(device).min(1).max(16),
+    wires: z.array(wire).max(40),
+    calls: z.array(z.object({ id, name })).max(8),
+    offers,
+    cautions: z.array(z.string().trim().min(1).max(240)).max(6),
+  })
+  .superRefine((made, context) => {
+    const known = new Set(made.devices.flatMap(({ terminals }) => terminals.map((t) => t.id)));
+    const calls = new Set(made.calls.map((call) => call.id));
+    const need = (terminalId: string, path: (string | number)[]) => {
+      if (!known.has(terminalId))
+        context.addIssue({ code: "custom", path, message: `There is no terminal “${terminalId}”.` });
+    };
+    made.devices.forEach((one, d) => {
+      one.parts.forEach((p, i) => {
+        need(p.from, ["devices", d, "parts", i, "from"]);
+        need(p.to, ["devices", d, "parts", i, "to"]);
+        if (p.kind === "contact" && p.closedOn !== "always")
+          for (const call of p.closedOn)
+            if (!calls.has(call))
+              context.addIssue({
+                code: "custom",
+                path: ["devices", d, "parts", i, "closedOn"],
+                message: `There is no call “${call}”.`,
+              });
+      });
+    });
+    made.wires.forEach(({ from, to }, i) => {
+      need(from, ["wires", i, "from"]);
+      need(to, ["wires", i, "to"]);
+    });
+    for (const t of made.supply.terminals) need(t, ["supply", "terminals"]);
+    need(made.supply.ground, ["supply", "ground"]);
+    made.offers.feeds.forEach(({ hot, call }, i) => {
+      need(hot, ["offers", "feeds", i, "hot"]);
+      if (!calls.has(call))
+        context.addIssue({
+          code: "custom",
+          path: ["offers", "feeds", i, "call"],
+          message: `There is no call “${call}”.`,
+        });
+    });
+    need(made.offers.back, ["offers", "back"]);
+    need(made.offers.ground, ["offers", "ground"]);
+    const all = made.devices.flatMap(({ terminals }) => terminals.map((t) => t.id));
+    if (all.length !== known.size)
+      context.addIssue({ code: "custom", path: ["devices"], message: "Two terminals have the same id." });
+  });
+
+export type Compartment = z.output<typeof compartment>;
+export type Device = Compartment["devices"][number];
+export type Terminal = Device["terminals"][number];
+export type Part = Device["parts"][number];
+
+/** A terminal with the device it is on. */
+export function terminalOf(
+  { devices }: Pick<Compartment, "devices">,
+  terminalId: string,
+): { device: Device; terminal: Terminal } | null {
+  for (const one of devices) {
+    const found = one.terminals.find((t) => t.id === terminalId);
+    if (found) return { device: one, terminal: found };
+  }
+  return null;
+}
+
+/** "T1 of the contactor", "capped on its own", "joint 1". */
+export function placeName(made: Pick<Compartment, "devices">, place: string): string {
+  if (place === CAPPED) return "capped on its own";
+  if (place.startsWith(JOINT)) return `joint ${place.slice(JOINT.length)}`;
+  const found = terminalOf(made, place);
+  if (!found) return place;
+  const { device: on, terminal: at } = found;
+  return on.terminals.length === 1 ? on.name : `${at.name}, ${on.name}`;
+}
+
+/** Where a lead may be besides on a terminal. */
+export const CAPPED = "capped";
+export const JOINT = "joint-";

@@ -1,0 +1,101 @@
+import type { Compartment } from "../compartment";
+import { blade, contact, disconnect, GROUND_STUD, SUPPLY_115, screw } from "./build";
+
+const CONTROL = { volts: 24, hot: "strip.R", common: "strip.C" } as const;
+const CAUTIONS = ["Line volts are set by the retrofit’s plug before its connectors go on."];
+
+/** A one-stage board with the thermostat strip beside it, for an electronic retrofit. */
+export const electronicBoard: Compartment = {
+  id: "electronic-board",
+  title: "Board and thermostat strip, electronic retrofit",
+  supply: { ...SUPPLY_115, control: CONTROL },
+  devices: [
+    disconnect(["L", "N"], true),
+    {
+      id: "board",
+      name: "board",
+      terminals: [
+        blade("board.LINE", "line", 3),
+        blade("board.COOL", "call", 1),
+        blade("board.HEAT", "call", 1),
+        blade("board.NEUTRAL", "neutral", 5),
+      ],
+      parts: [
+        contact("door", "L", "board.LINE", "always"),
+        contact("neutral-bank", "N", "board.NEUTRAL", "always"),
+        contact("board.cool-relay", "board.LINE", "board.COOL", ["cool"]),
+        contact("board.heat-relay", "board.LINE", "board.HEAT", ["heat", "heat-2"]),
+      ],
+    },
+    {
+      id: "strip",
+      name: "thermostat strip",
+      terminals: ["R", "C", "W", "W2", "Y", "G"].map((t) => screw(`strip.${t}`, "control", 2)),
+      parts: [
+        contact("strip.w", "strip.R", "strip.W", ["heat", "heat-2"]),
+        contact("strip.w2", "strip.R", "strip.W2", ["heat-2"]),
+        contact("strip.y", "strip.R", "strip.Y", ["cool"]),
+        contact("strip.g", "strip.R", "strip.G", ["cool", "fan"]),
+      ],
+    },
+    GROUND_STUD,
+  ],
+  wires: [],
+  calls: [
+    { id: "cool", name: "Cooling" },
+    { id: "heat", name: "Heating, first stage" },
+    { id: "heat-2", name: "Heating, second stage" },
+    { id: "fan", name: "Continuous fan" },
+  ],
+  offers: {
+    feeds: [
+      { call: "cool", hot: "board.COOL", want: "fastest" },
+      { call: "heat", hot: "board.HEAT", want: "middle" },
+    ],
+    back: "board.NEUTRAL",
+    park: [],
+    ground: "G",
+  },
+  cautions: CAUTIONS,
+};
+
+/** An air handler without a board: a relay's one call and the strip. */
+export const electronicStrip: Compartment = {
+  ...electronicBoard,
+  id: "electronic-strip",
+  title: "Relay and thermostat strip, one call, electronic retrofit",
+  devices: [
+    disconnect(["L", "N"], true),
+    {
+      id: "relay",
+      name: "fan relay",
+      terminals: [
+        blade("relay.LINE", "line", 3),
+        blade("relay.NO", "call", 2),
+        blade("relay.NEUTRAL", "neutral", 4),
+      ],
+      parts: [
+        contact("relay.feed", "L", "relay.LINE", "always"),
+        contact("relay.neutral", "N", "relay.NEUTRAL", "always"),
+        contact("relay.make", "relay.LINE", "relay.NO", ["cool"]),
+      ],
+    },
+    {
+      id: "strip",
+      name: "thermostat strip",
+      terminals: ["R", "C", "Y", "G"].map((t) => screw(`strip.${t}`, "control", 2)),
+      parts: [
+        contact("strip.y", "strip.R", "strip.Y", ["cool"]),
+        contact("strip.g", "strip.R", "strip.G", ["cool"]),
+      ],
+    },
+    GROUND_STUD,
+  ],
+  calls: [{ id: "cool", name: "Cooling" }],
+  offers: {
+    feeds: [{ call: "cool", hot: "relay.NO", want: "fastest" }],
+    back: "relay.NEUTRAL",
+    park: [],
+    ground: "G",
+  },
+};

@@ -1,0 +1,108 @@
+import type { Compartment, Device } from "../compartment";
+import { blade, contact, disconnect, GROUND_STUD, SUPPLY_115, singleCapacitor } from "./build";
+
+const CAUTIONS = [
+  "A wrong blower speed overheats the heat exchanger: check the temperature rise against the plate.",
+  "The door switch is never defeated.",
+];
+
+/** A blower's control board: a hot terminal for each call, fed through the door switch; neutrals; places to park. */
+function board(calls: readonly (readonly [terminal: string, call: string])[], parks: number): Device {
+  return {
+    id: "board",
+    name: "board",
+    terminals: [
+      blade("board.LINE", "line", 2),
+      ...calls.map(([terminal]) => blade(`board.${terminal}`, "call", 2)),
+      ...Array.from({ length: parks }, (_, i) => blade(`board.PARK${i + 1}`, "park", 1)),
+      blade("board.NEUTRAL", "neutral", 5),
+    ],
+    parts: [
+      contact("door", "L", "board.LINE", "always"),
+      contact("neutral-bank", "N", "board.NEUTRAL", "always"),
+      ...calls.map(([terminal, call]) =>
+        contact(`board.${terminal}-relay`, "board.LINE", `board.${terminal}`, [call]),
+      ),
+    ],
+  };
+}
+
+/** One stage: heating, cooling, continuous fan. */
+export const furnaceBoard: Compartment = {
+  id: "furnace-board",
+  title: "Furnace board, one stage",
+  supply: SUPPLY_115,
+  devices: [
+    disconnect(["L", "N"], true),
+    board(
+      [
+        ["COOL", "cool"],
+        ["HEAT", "heat"],
+        ["FAN", "fan"],
+      ],
+      3,
+    ),
+    singleCapacitor("capacitor", 10, 440),
+    GROUND_STUD,
+  ],
+  wires: [],
+  calls: [
+    { id: "cool", name: "Cooling" },
+    { id: "heat", name: "Heating" },
+    { id: "fan", name: "Continuous fan" },
+  ],
+  offers: {
+    feeds: [
+      { call: "cool", hot: "board.COOL", want: "fastest" },
+      { call: "heat", hot: "board.HEAT", want: "middle" },
+      { call: "fan", hot: "board.FAN", want: "slowest" },
+    ],
+    back: "board.NEUTRAL",
+    park: ["board.PARK1", "board.PARK2", "board.PARK3"],
+    ground: "G",
+    capacitor: {
+      device: "capacitor",
+      startSide: "capacitor.2",
+      lineSide: "capacitor.1",
+      tied: false,
+      dual: false,
+    },
+  },
+  cautions: CAUTIONS,
+};
+
+/** Two stages of heating and of cooling. */
+export const furnaceBoardTwoStage: Compartment = {
+  ...furnaceBoard,
+  id: "furnace-board-two-stage",
+  title: "Furnace board, two-stage",
+  devices: [
+    disconnect(["L", "N"], true),
+    board(
+      [
+        ["COOL-HIGH", "cool-high"],
+        ["COOL-LOW", "cool-low"],
+        ["HEAT-HIGH", "heat-high"],
+        ["HEAT-LOW", "heat-low"],
+      ],
+      3,
+    ),
+    singleCapacitor("capacitor", 10, 440),
+    GROUND_STUD,
+  ],
+  calls: [
+    { id: "cool-high", name: "Cooling, high" },
+    { id: "cool-low", name: "Cooling, low" },
+    { id: "heat-high", name: "Heating, high" },
+    { id: "heat-low", name: "Heating, low" },
+  ],
+  offers: {
+    ...furnaceBoard.offers,
+    feeds: [
+      { call: "cool-high", hot: "board.COOL-HIGH", want: "fastest" },
+      { call: "cool-low", hot: "board.COOL-LOW", want: "middle" },
+      { call: "heat-high", hot: "board.HEAT-HIGH", want: "middle" },
+      { call: "heat-low", hot: "board.HEAT-LOW", want: "slowest" },
+    ],
+  },
+};

@@ -1,0 +1,88 @@
+import type { Compartment } from "./compartment";
+
+/** The motor's frame: it lands like a lead. */
+export const FRAME = "frame";
+
+/** A wire of the plan that is not a lead of the motor. */
+export interface Jumper {
+  readonly id: string;
+  readonly from: string;
+  readonly to: string;
+}
+
+/** What a call is to do with the motor. */
+export interface Wanted {
+  readonly call: string;
+  /** 1 the fastest; null where the call is not to run it. */
+  readonly speed: number | null;
+  readonly reversed: boolean;
+}
+
+/** What becomes of a capacitor. */
+export interface CapacitorWork {
+  readonly device: string;
+  readonly change: "kept" | "replaced" | "added" | "left-empty";
+  readonly microfarads: number;
+  readonly volts: number;
+}
+
+/** One line of the work, in the order of the hands. */
+export interface PlanStep {
+  /** Steady through changes of the plan elsewhere, so that a tick stays with its line. */
+  readonly id: string;
+  readonly kind: "ground" | "take-off" | "capacitor" | "land" | "join" | "jumper" | "park" | "cap" | "look";
+  /** The motor's lead, where it is one. */
+  readonly lead: string | null;
+  /** A terminal, a joint or the capped end; null where no wire moves. */
+  readonly to: string | null;
+  /** What to do, where it is no lead that goes somewhere. */
+  readonly does: string;
+  readonly because: string;
+}
+
+/** Where everything goes: the plan as one value, from which steps, check and drawing are made. */
+export interface WiringPlan {
+  readonly id: string;
+  readonly title: string;
+  /** The school it follows, in words; "" where there is one way only. */
+  readonly school: string;
+  /** The equipment as it will be: capacitors of the new value, added ones, wires taken off gone. */
+  readonly compartment: Compartment;
+  /** A terminal's id, `capped`, or `joint-1` …, by lead; {@link FRAME} too. */
+  readonly landings: Readonly<Record<string, string>>;
+  readonly jumpers: readonly Jumper[];
+  readonly removed: readonly { readonly id: string; readonly from: string; readonly to: string }[];
+  readonly capacitors: readonly CapacitorWork[];
+  readonly wanted: readonly Wanted[];
+  readonly setting: "low" | "high";
+  /** Why each lead goes where it goes. */
+  readonly reasons: Readonly<Record<string, string>>;
+  readonly cautions: readonly string[];
+}
+
+/** Changes made by hand on a plan. */
+export interface HandChanges {
+  readonly landings: Readonly<Record<string, string>>;
+  readonly added: readonly Jumper[];
+  /** Ids of jumpers and of the equipment's own wires that are taken off. */
+  readonly gone: readonly string[];
+}
+
+export const NO_CHANGES: HandChanges = { landings: {}, added: [], gone: [] };
+
+/** The plan with changes made by hand; leads that are not the motor's are passed over. */
+export function withChanges(plan: WiringPlan, changes: HandChanges): WiringPlan {
+  if (changes === NO_CHANGES) return plan;
+  const moved = Object.fromEntries(
+    Object.entries(changes.landings).filter(([lead]) => lead in plan.landings),
+  );
+  const gone = new Set(changes.gone);
+  const { wires } = plan.compartment;
+  return {
+    ...plan,
+    compartment: { ...plan.compartment, wires: wires.filter(({ id }) => !gone.has(id)) },
+    landings: { ...plan.landings, ...moved },
+    jumpers: [...plan.jumpers, ...changes.added].filter(({ id }) => !gone.has(id)),
+    removed: [...plan.removed, ...wires.filter(({ id }) => gone.has(id))],
+  };
+}

@@ -1,0 +1,165 @@
+import { type Branch, CONTACT_OHMS, type Machine } from "../machine/circuit";
+import { complex, polar } from "../machine/complex";
+import type { FittedMotor } from "../machine/fitMotor";
+import { GROUND, joinedCircuit } from "../machine/joinedCircuit";
+import { capacitor, motorBranches } from "../machine/motorBranches";
+import type { StartContact } from "../machine/operatingPoint";
+import type { WoundMotor } from "../machine/woundMotor";
+import { CAPPED, type Compartment } from "./compartment";
+import { FRAME, type WiringPlan } from "./plan";
+
+/** A state of the equipment: the calls that stand. */
+export interface EquipmentState {
+  readonly id: string;
+  readonly name: string;
+  readonly calls: readonly string[];
+}
+
+/** The planned circuit in one state of the equipment, ready to be run. */
+export interface StateCircuit {
+  readonly machine: Machine;
+  readonly contacts: readonly StartContact[];
+  /** The node that a terminal, a joint or a lead (`lead:` before its id) became. */
+  readonly nodeOf: (place: string) => string;
+  /** Sources whose two ends became one node: a line on a line, on the neutral or on the frame. */
+  readonly shorted: readonly string[];
+}
+
+/** The supply's own impedance: a small service's, enough to keep a short's amps finite. */
+const SUPPLY_OHMS = complex(0.05, 0.02);
+
+const NO_START_GEAR = { shaftSwitch: false, startMicrofarads: null } as const;
+
+/** Nothing calling, then each call by itself: contacts that several calls share are the equipment's own affair. */
+export function statesOf({ calls }: Pick<Compartment, "calls">): EquipmentState[] {
+  return [
+    { id: "idle", name: "Nothing calls", calls: [] },
+    ...calls.map(({ id, name }) => ({ id, name, calls: [id] })),
+  ];
+}
+
+/** The node name of a lead's own end. */
+export function leadEnd(lead: string): string {
+  return `lead:${lead}`;
+}
+
+export function stateCircuit(
+  plan: WiringPlan,
+  motor: WoundMotor,
+  fitted: FittedMotor,
+  state: EquipmentState,
+): StateCircuit {
+  const { compartment: made } = plan;
+  const gear = made.offers.takesStartOut ? NO_START_GEAR : fitted.gear;
+  const own = motorBranches(motor, fitted.parameters, gear, made.supply.hertz);
+  const branches: Branch[] = [...sources(made)];
+  const wires: [string, string][] = [];
+  const contacts: StartContact[] = [...own.contacts];
+  for (const part of made.devices.flatMap(({ parts }) => parts)) {
+    const { id, from, to } = part;
+    switch (part.kind) {
+      case "contact":
+        if (part.closedOn === "always" || part.closedOn.some((call) => state.calls.includes(call)))
+          wires.push([from, to]);
+        break;
+      case "capacitor":
+        branches.push(capacitor(id, from, to, part.microfarads, made.supply.hertz, part.start));
+        break;
+      case "resistor":
+        branches.push({ kind: "resistor", id, from, to, ohms: part.ohms });
+        break;
+      case "potential-relay":
+        branches.push(
+          { kind: "switch", id, from, to, closed: true },
+          { kind: "resistor", id: `${id}-coil`, from: part.coilFrom, to: part.coilTo, ohms: part.coilOhms },
+        );
+        contacts.push({
+          kind: "potential",
+          branch: id,
+          coil: `${id}-coil`,
+          pickUpVolts: part.pickUpVolts,
+          dropOutVolts: part.dropOutVolts,
+        });
+    }
+  }
+  for (const { from, to } of [...made.wires, ...plan.jumpers]) wires.push([from, to]);
+  for (const [lead, place] of Object.entries(plan.landings))
+    if (place !== CAPPED) wires.push([lead === FRAME ? FRAME : leadEnd(lead), place]);
+  wires.push([made.supply.ground, GROUND]);
+  for (const { id, junction } of motor.leads) {
+    const bonded = motor.leads.some((other) => other.id !== id && other.junction === junction);
+    if (bonded)
+      branches.push({
+        kind: "resistor",
+        id: leadEnd(id),
+        from: leadEnd(id),
+        to: junction,
+        ohms: CONTACT_OHMS,
+      });
+    else wires.push([leadEnd(id), junction]);
+  }
+  const circuit = joinedCircuit([...branches, ...own.branches], wires);
+  return {
+    machine: {
+      hertz: made.supply.hertz,
+      fields: own.fields,
+      frictionNm: fitted.parameters.frictionNm,
+      branches: circuit.branches.filter(({ kind, from, to }) => kind !== "source" || from !== to),
+    },
+    contacts,
+    nodeOf: circuit.nodeOf,
+    shorted: shortedSources(made, circuit.nodeOf),
+  };
+}
+
+/** The lines about the frame: a neutral is at its potential, two lines stand to either side, three about it. */
+function sources({ supply }: Compartment): Branch[] {
+  const line = (terminal: string, volts: ReturnType<typeof complex>): Branch => ({
+    kind: "source",
+    id: `supply:${terminal}`,
+    from: terminal,
+    to: GROUND,
+    volts,
+    seriesOhms: SUPPLY_OHMS,
+  });
+  const [a = "L1", b = "L2", c = "L3"] = supply.terminals;
+  const control: Branch[] = supply.control
+    ? [
+        line(supply.control.hot, complex(supply.control.volts)),
+        {
+          kind: "resistor",
+          id: "control-ground",
+          from: supply.control.common,
+          to: GROUND,
+          ohms: CONTACT_OHMS,
+        },
+      ]
+    : [];
+  switch (supply.kind) {
+    case "line-and-neutral":
+      return [
+        line(a, complex(supply.volts)),
+        { kind: "resistor", id: "neutral-bond", from: b, to: GROUND, ohms: NEUTRAL_OHMS },
+        ...control,
+      ];
+    case "two-lines":
+      return [line(a, complex(supply.volts / 2)), line(b, complex(-supply.volts / 2)), ...control];
+    case "three-lines":
+      return [a, b, c].map((terminal, i) => line(terminal, polar(supply.volts / Math.sqrt(3), -120 * i)));
+  }
+}
+
+/** The neutral on its way to its bond with the frame. */
+const NEUTRAL_OHMS = 0.05;
+
+/** Lines that a wire of no resistance joins to another line, to the neutral or to the frame. */
+function shortedSources({ supply }: Compartment, nodeOf: (place: string) => string): string[] {
+  const hot = supply.kind === "line-and-neutral" ? supply.terminals.slice(0, 1) : supply.terminals;
+  const control = supply.control ? [supply.control.hot] : [];
+  const live = [...hot, ...control];
+  return live.filter((terminal) =>
+    [...live, ...supply.terminals, supply.ground, GROUND]
+      .filter((other) => other !== terminal)
+      .some((other) => nodeOf(other) === nodeOf(terminal)),
+  );
+}
