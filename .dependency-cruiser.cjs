@@ -46,7 +46,7 @@ module.exports = {
       from: { path: "^(src/(app|ui|server|workers)|tests|benchmarks|scripts)/" },
       to: {
         path: "^src/core/",
-        pathNot: "^src/core/(index|(bench|practice|machine|capacitor|replacement|stock)/index)\\.ts$",
+        pathNot: "^src/core/(index|(bench|practice|machine|capacitor|replacement|wiring|stock)/index)\\.ts$",
       },
     },
     {

@@ -5,7 +5,7 @@ import { solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
 import type { Part } from "./compartment";
 import type { WiringPlan } from "./plan";
-import { stateCircuit, statesOf } from "./stateCircuit";
+import { hungMotor, stateCircuit, statesOf } from "./stateCircuit";
 
 /** What a motor wants of a start capacitor and its potential relay; estimates of the machine model. */
 export interface StartGearWanted {
@@ -67,7 +67,7 @@ export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: Fitte
   );
   const run = statesOf(sized.compartment).find(({ calls }) => calls.length > 0);
   if (!run) return sized;
-  const circuit = stateCircuit(sized, motor, fitted, run);
+  const circuit = stateCircuit(sized, hungMotor(sized, motor, fitted), run);
   const coilVolts = (slip: number, closed: boolean) => {
     const branches = circuit.machine.branches.map((b) =>
       b.kind === "switch" && b.id === relay.id ? { ...b, closed } : b,

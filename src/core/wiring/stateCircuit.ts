@@ -15,6 +15,24 @@ export interface EquipmentState {
   readonly calls: readonly string[];
 }
 
+/** What hangs on the equipment: a motor's windings, or the inputs of its electronics. */
+export interface Hung {
+  /** Each lead and the junction it ends on inside. */
+  readonly leads: readonly { readonly id: string; readonly junction: string }[];
+  readonly branches: readonly Branch[];
+  readonly fields: Machine["fields"];
+  readonly contacts: readonly StartContact[];
+  readonly frictionNm: number;
+}
+
+/** A wound motor as it hangs on this equipment: its own start switch stands idle where the equipment takes its place. */
+export function hungMotor(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): Hung {
+  const { offers, supply } = plan.compartment;
+  const gear = offers.takesStartOut ? NO_START_GEAR : fitted.gear;
+  const own = motorBranches(motor, fitted.parameters, gear, supply.hertz);
+  return { ...own, leads: motor.leads, frictionNm: fitted.parameters.frictionNm };
+}
+
 /** The planned circuit in one state of the equipment, ready to be run. */
 export interface StateCircuit {
   readonly machine: Machine;
@@ -43,15 +61,8 @@ export function leadEnd(lead: string): string {
   return `lead:${lead}`;
 }
 
-export function stateCircuit(
-  plan: WiringPlan,
-  motor: WoundMotor,
-  fitted: FittedMotor,
-  state: EquipmentState,
-): StateCircuit {
+export function stateCircuit(plan: WiringPlan, own: Hung, state: EquipmentState): StateCircuit {
   const { compartment: made } = plan;
-  const gear = made.offers.takesStartOut ? NO_START_GEAR : fitted.gear;
-  const own = motorBranches(motor, fitted.parameters, gear, made.supply.hertz);
   const branches: Branch[] = [...sources(made)];
   const wires: [string, string][] = [];
   const contacts: StartContact[] = [...own.contacts];
@@ -86,8 +97,8 @@ export function stateCircuit(
   for (const [lead, place] of Object.entries(plan.landings))
     if (place !== CAPPED) wires.push([lead === FRAME ? FRAME : leadEnd(lead), place]);
   wires.push([made.supply.ground, GROUND]);
-  for (const { id, junction } of motor.leads) {
-    const bonded = motor.leads.some((other) => other.id !== id && other.junction === junction);
+  for (const { id, junction } of own.leads) {
+    const bonded = own.leads.some((other) => other.id !== id && other.junction === junction);
     if (bonded)
       branches.push({
         kind: "resistor",
@@ -103,7 +114,7 @@ export function stateCircuit(
     machine: {
       hertz: made.supply.hertz,
       fields: own.fields,
-      frictionNm: fitted.parameters.frictionNm,
+      frictionNm: own.frictionNm,
       branches: circuit.branches.filter(({ kind, from, to }) => kind !== "source" || from !== to),
     },
     contacts,

@@ -36,7 +36,8 @@ export const oneWinding: Family = {
     slotSets: ({ role, rank }) =>
       role === "end" ? [["end-1", "end-2"]] : [[role === "speed" ? `speed-${rank}` : "shared"]],
     seat: (from) => ({ axisDegrees: from === "shared" || from === "end-2" ? 180 : 0, field: 0 }),
-    chart: ({ speed, slots }) => {
+    chart: ({ speed, slots, reversed }) => {
+      if (reversed) return null;
       if (slots.has("end-1"))
         return speed === 1
           ? [

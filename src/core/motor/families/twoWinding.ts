@@ -30,8 +30,9 @@ export const twoWinding: Family = {
       winding === "start"
         ? { axisDegrees: START_AXIS_DEGREES + (from === "start-end" ? 180 : 0), field: 0 }
         : { axisDegrees: placeOnMain(from) > placeOnMain(to) ? 0 : 180, field: 0 },
-    chart: ({ speed, slots }) =>
-      slots.has(`speed-${speed}`)
+    // Its start winding's ends come out at most on a plug of their own: no lead here turns it round.
+    chart: ({ speed, slots, reversed }) =>
+      slots.has(`speed-${speed}`) && !reversed
         ? [
             { services: ["line-1"], slots: [`speed-${speed}`] },
             { services: ["line-2", "run-cap-1"], slots: ["run-end"] },

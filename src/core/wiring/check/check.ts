@@ -1,10 +1,12 @@
+import { abs, ZERO } from "../../machine/complex";
 import type { Load } from "../../machine/load";
-import type { WiringPlan } from "../plan";
+import { FRAME, type WiringPlan } from "../plan";
 import { statesOf } from "../stateCircuit";
 import { capacitorVoltsFindings, cappedFindings } from "./capped";
-import type { CheckFinding } from "./finding";
+import { type CheckFinding, LIVE_VOLTS } from "./finding";
+import { frameFindings } from "./frame";
 import { type MotorToRun, ratedLoad, rightRuns, runState, type StateOutcome } from "./outcome";
-import { frameFindings, restingFindings } from "./resting";
+import { restingFindings } from "./resting";
 import { runningFindings } from "./running";
 import { shortFindings } from "./shorts";
 import { structureFindings } from "./structure";
@@ -41,9 +43,20 @@ export function checkPlan(
       ...restingFindings(outcome, plan, run),
       ...capacitorVoltsFindings(outcome, plan),
     ]),
-    ...frameFindings(outcomes, plan),
+    ...frameFindings(
+      outcomes.map(({ circuit }) => circuit),
+      plan,
+      frameLive(outcomes),
+    ),
     ...structureFindings(plan, run),
     ...cappedFindings(outcomes, plan),
   ].sort((a, b) => GRAVITY[a.weight] - GRAVITY[b.weight]);
   return { weight: findings[0]?.weight ?? "good", findings, outcomes };
+}
+
+/** In some state the frame stands at volts that a hand must not meet. */
+function frameLive(outcomes: readonly StateOutcome[]): boolean {
+  return outcomes.some(
+    ({ point, circuit }) => abs(point?.solution.nodes.get(circuit.nodeOf(FRAME)) ?? ZERO) > LIVE_VOLTS,
+  );
 }

@@ -53,3 +53,10 @@ export type CheckCode = (typeof CHECK_CODES)[number];
 
 /** Volts to the frame that a hand must not meet. */
 export const LIVE_VOLTS = 30;
+
+/** A finding that shows in every state and is about no place, but for what is told. */
+export function finding(
+  part: Partial<CheckFinding> & Pick<CheckFinding, "code" | "weight" | "says" | "mend">,
+): CheckFinding {
+  return { state: null, leads: [], places: [], ...part };
+}

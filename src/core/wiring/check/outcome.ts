@@ -7,7 +7,7 @@ import { type OperatingPoint, operatingPoint } from "../../machine/operatingPoin
 import { solve } from "../../machine/solve";
 import type { WoundMotor } from "../../machine/woundMotor";
 import type { Wanted, WiringPlan } from "../plan";
-import { type EquipmentState, leadEnd, type StateCircuit, stateCircuit } from "../stateCircuit";
+import { type EquipmentState, hungMotor, leadEnd, type StateCircuit, stateCircuit } from "../stateCircuit";
 
 /** A motor as the check runs it. */
 export interface MotorToRun {
@@ -78,7 +78,7 @@ export function runState(
   load: Load = ratedLoad(run.fitted),
 ): StateOutcome {
   const { motor } = run;
-  const circuit = stateCircuit(plan, motor, run.fitted, state);
+  const circuit = stateCircuit(plan, hungMotor(plan, motor, run.fitted), state);
   const wanted = plan.wanted.find(({ call, speed }) => state.calls.includes(call) && speed !== null) ?? null;
   const reference = wanted?.speed ? rightRun(wanted.speed, wanted.reversed) : null;
   const empty = {
@@ -89,6 +89,7 @@ export function runState(
     lineAmps: 0,
     coils: [],
     capacitors: [],
+    standstill: null,
     leads: new Map(),
   };
   if (circuit.shorted.length > 0) return { ...empty, point: null };

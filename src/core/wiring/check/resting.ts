@@ -1,6 +1,4 @@
-import { abs, ZERO } from "../../machine/complex";
-import { placeName } from "../compartment";
-import { FRAME, type WiringPlan } from "../plan";
+import type { WiringPlan } from "../plan";
 import { type CheckFinding, LIVE_VOLTS } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
 import { figure } from "./running";
@@ -77,29 +75,4 @@ function oneLegStays({ compartment: made }: WiringPlan): boolean {
         part.kind === "contact" && part.closedOn === "always" && (lines.has(part.from) || lines.has(part.to)),
     ),
   );
-}
-
-/** A frame that is on no ground, or on something live. */
-export function frameFindings(outcomes: readonly StateOutcome[], plan: WiringPlan): CheckFinding[] {
-  const at = plan.landings[FRAME];
-  const { supply } = plan.compartment;
-  const volts = outcomes.map(({ point, circuit }) =>
-    abs(point?.solution.nodes.get(circuit.nodeOf(FRAME)) ?? ZERO),
-  );
-  const bonded = outcomes.every(({ circuit }) => circuit.nodeOf(FRAME) === circuit.nodeOf(supply.ground));
-  if (bonded) return [];
-  const live = Math.max(0, ...volts) > LIVE_VOLTS;
-  return [
-    {
-      code: "frame-not-grounded",
-      weight: "stop",
-      state: null,
-      leads: [FRAME],
-      places: at === undefined ? [] : [at],
-      says: live
-        ? `The frame stands on ${placeName(plan.compartment, at ?? "")}: it is live, and so is whoever touches it.`
-        : "The frame is on no ground: the first fault to it makes it live.",
-      mend: `The frame’s ground on ${placeName(plan.compartment, supply.ground)}, first on and last off.`,
-    },
-  ];
 }

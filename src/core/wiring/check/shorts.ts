@@ -4,7 +4,10 @@ import type { CheckFinding } from "./finding";
 import type { StateOutcome } from "./outcome";
 
 /** Lines that meet with nothing between. */
-export function shortFindings({ circuit, state }: StateOutcome, plan: WiringPlan): CheckFinding[] {
+export function shortFindings(
+  { circuit, state }: Pick<StateOutcome, "circuit" | "state">,
+  plan: WiringPlan,
+): CheckFinding[] {
   const { shorted, nodeOf } = circuit;
   if (shorted.length === 0) return [];
   const nodes = new Set(shorted.map(nodeOf));

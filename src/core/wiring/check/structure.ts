@@ -1,7 +1,8 @@
-import { CAPPED, JOINT, placeName, terminalOf } from "../compartment";
+import { CAPPED, placeName } from "../compartment";
 import { FRAME, type WiringPlan } from "../plan";
-import type { CheckFinding } from "./finding";
+import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun } from "./outcome";
+import { placesFindings } from "./places";
 
 /** Volts of the supply beside the setting's that a motor takes (NEMA MG 1: ten per cent). */
 const VOLTS_TAKEN = 0.105;
@@ -14,35 +15,12 @@ export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFindi
   return [
     ...tiedTaps(plan, run),
     ...onGround(plan),
-    ...places(plan),
-    ...mixedWire(plan),
+    ...placesFindings(plan),
     ...servesCut(plan),
     ...setting(plan, run),
     ...capacitors(plan, run),
     ...unproved(plan, run),
   ];
-}
-
-type Part = Partial<CheckFinding> & Pick<CheckFinding, "code" | "weight" | "says" | "mend">;
-
-function finding(part: Part): CheckFinding {
-  return { state: null, leads: [], places: [], ...part };
-}
-
-/** Everything joined to each place, leads by place and wires by their ends. */
-function endsAt(plan: WiringPlan): Map<string, { leads: string[]; wires: { id: string; solid: boolean }[] }> {
-  const at = new Map<string, { leads: string[]; wires: { id: string; solid: boolean }[] }>();
-  const of = (place: string) => {
-    const here = at.get(place) ?? { leads: [], wires: [] };
-    at.set(place, here);
-    return here;
-  };
-  for (const [lead, place] of Object.entries(plan.landings)) if (place !== CAPPED) of(place).leads.push(lead);
-  for (const { id, from, to } of plan.jumpers)
-    for (const end of [from, to]) of(end).wires.push({ id, solid: false });
-  for (const { id, from, to, solid = false } of plan.compartment.wires)
-    for (const end of [from, to]) of(end).wires.push({ id, solid });
-  return at;
 }
 
 /** Leads of different junctions that the plan's wires make one, in no call's chart. */
@@ -96,70 +74,6 @@ function joinedLeads(plan: WiringPlan): string[][] {
     nets.set(top(place), [...(nets.get(top(place)) ?? []), lead]);
   }
   return [...nets.values()];
-}
-
-function places(plan: WiringPlan): CheckFinding[] {
-  return [...endsAt(plan)].flatMap(([place, { leads, wires }]) => {
-    if (place.startsWith(JOINT))
-      return leads.length + wires.length < 2
-        ? [
-            finding({
-              code: "places",
-              weight: "again",
-              leads,
-              places: [place],
-              says: `${placeName(plan.compartment, place)} holds one wire alone.`,
-              mend: "Cap it, or bring what it is to be joined with.",
-            }),
-          ]
-        : [];
-    const found = terminalOf(plan.compartment, place);
-    if (!found)
-      return [
-        finding({
-          code: "places",
-          weight: "stop",
-          leads,
-          places: [place],
-          says: `There is no terminal “${place}” in this equipment.`,
-          mend: "Land the lead on a terminal that is there.",
-        }),
-      ];
-    const count = leads.length + wires.length;
-    return count > found.terminal.places
-      ? [
-          finding({
-            code: "places",
-            weight: "again",
-            leads,
-            places: [place],
-            says: `${count} wires on ${placeName(plan.compartment, place)}, which takes ${found.terminal.places}.`,
-            mend: "Join them in a connector with one wire to the terminal.",
-          }),
-        ]
-      : [];
-  });
-}
-
-function mixedWire(plan: WiringPlan): CheckFinding[] {
-  return [...endsAt(plan)].flatMap(([place, { leads, wires }]) => {
-    const found = terminalOf(plan.compartment, place);
-    if (found?.terminal.grip !== "screw") return [];
-    const solid = wires.some((wire) => wire.solid);
-    const stranded = leads.length > 0 || wires.some((wire) => !wire.solid);
-    return solid && stranded
-      ? [
-          finding({
-            code: "mixed-wire",
-            weight: "again",
-            leads,
-            places: [place],
-            says: `Stranded and solid wire under one screw, ${placeName(plan.compartment, place)}: the stranded one works loose.`,
-            mend: "A crimped terminal on the stranded wire, or a place of its own.",
-          }),
-        ]
-      : [];
-  });
 }
 
 function servesCut({ removed, compartment: made }: WiringPlan): CheckFinding[] {

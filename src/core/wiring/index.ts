@@ -1,0 +1,39 @@
+/** The door of the wiring: equipment, plans, the check, the drawing. */
+
+export { type FittedMotor, fitMotor } from "../machine/fitMotor";
+export { type Rating, ratingOf } from "../machine/rating";
+export { type WoundMotor, woundMotor } from "../machine/woundMotor";
+export type { AskedCapacitor } from "./capacitorPlace";
+export { checkPlan, type WiringCheck } from "./check/check";
+export type { CheckCode, CheckFinding } from "./check/finding";
+export type { MotorToRun, StateOutcome } from "./check/outcome";
+export {
+  CAPPED,
+  type Compartment,
+  compartment,
+  type Device,
+  JOINT,
+  placeName,
+  type Terminal,
+  terminalOf,
+} from "./compartment";
+export { COMPARTMENTS, compartmentById } from "./compartments";
+export { type DrawnWire, type WiringDrawing, wiringDrawing } from "./drawing";
+export { boardAsSet, boardPlaces, netsOfSetting, type VoltageChange, voltageChange } from "./motorBoard";
+export { type OldLanding, type OldLeadReading, readOldLeads } from "./oldLeads";
+export {
+  FRAME,
+  type HandChanges,
+  type Jumper,
+  NO_CHANGES,
+  type PlanStep,
+  type WiringPlan,
+  withChanges,
+} from "./plan";
+export { emptied, planWiring, speedsOf } from "./planWiring";
+export { checkRetrofit, HARNESS, harnessName, planRetrofit } from "./retrofit";
+export { speedCalls } from "./speedCalls";
+export { type EquipmentState, statesOf } from "./stateCircuit";
+export { planSteps } from "./steps";
+export { HELD, type Move } from "./voltageMoves";
+export { type CurvePoint, type WhatIf, whatIf } from "./whatIf";

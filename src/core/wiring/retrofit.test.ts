@@ -1,0 +1,107 @@
+import { describe, expect, it } from "vitest";
+import { CAPPED, type Compartment } from "./compartment";
+import { compartmentById } from "./compartments";
+import type { WiringPlan } from "./plan";
+import { checkRetrofit, planRetrofit } from "./retrofit";
+
+const at = (id: string): Compartment => {
+  const made = compartmentById(id);
+  if (!made) throw new Error(id);
+  return made;
+};
+const planFor = (made: Compartment): WiringPlan => {
+  const planned = planRetrofit(made);
+  if (!planned.ok) throw new Error(planned.faults[0]?.says);
+  const [plan] = planned.plans;
+  if (!plan) throw new Error("no plan");
+  return plan;
+};
+const stops = (plan: WiringPlan) =>
+  checkRetrofit(plan)
+    .findings.filter(({ weight }) => weight === "stop")
+    .map(({ code }) => code);
+const moved = (plan: WiringPlan, landings: Record<string, string>): WiringPlan => ({
+  ...plan,
+  landings: { ...plan.landings, ...landings },
+});
+
+describe("an electronic retrofit's three harnesses", () => {
+  it("board and strip, two calls and two stages, with a fan terminal", () => {
+    const plan = planFor(at("electronic-board"));
+    expect(plan.landings).toMatchObject({
+      "power-1": "board.LINE",
+      "power-2": "board.NEUTRAL",
+      run: "board.COOL",
+      "low-common": "strip.C",
+      "low-cool": "strip.Y",
+      "low-heat": "strip.W",
+      "low-heat-2": "strip.W2",
+      "low-fan": "strip.G",
+    });
+    expect(plan.jumpers.map(({ from, to }) => [from, to])).toEqual([["board.COOL", "board.HEAT"]]);
+    expect(stops(plan)).toEqual([]);
+  });
+
+  it("one call: its terminal alone, no jumper; a strip without W leaves the heating leads capped", () => {
+    const plan = planFor(at("electronic-strip"));
+    expect(plan.jumpers).toEqual([]);
+    expect(plan.landings).toMatchObject({ run: "relay.NO", "low-heat": CAPPED, "low-heat-2": CAPPED });
+    expect(stops(plan)).toEqual([]);
+  });
+
+  it("a strip without a fan terminal leaves the fan lead capped, and the calls still run it", () => {
+    const made = at("electronic-board");
+    const without = {
+      ...made,
+      devices: made.devices.map((device) =>
+        device.id === "strip"
+          ? {
+              ...device,
+              terminals: device.terminals.filter(({ name }) => name !== "G"),
+              parts: device.parts.filter(({ to }) => to !== "strip.G"),
+            }
+          : device,
+      ),
+      calls: made.calls.filter(({ id }) => id !== "fan"),
+    };
+    const plan = planFor(without);
+    expect(plan.landings["low-fan"]).toBe(CAPPED);
+    expect(stops(plan)).toEqual([]);
+  });
+
+  it("equipment without a strip or without constant power is refused in words", () => {
+    expect(planRetrofit(at("furnace-board"))).toMatchObject({ ok: false, faults: [{ code: "no-strip" }] });
+    expect(planRetrofit(at("bench-cord"))).toMatchObject({
+      ok: false,
+      faults: [{ code: "no-constant-power" }],
+    });
+  });
+});
+
+describe("wrong moves on a retrofit", () => {
+  const plan = planFor(at("electronic-board"));
+
+  it.each([
+    ["power behind a relay", { "power-1": "board.COOL" }, "power-interrupted"],
+    ["power off", { "power-2": CAPPED }, "power-interrupted"],
+    ["a speed lead on line volts", { "low-cool": "board.COOL" }, "control-volts"],
+    ["run signal on constant power", { run: "board.LINE" }, "runs-uncalled"],
+    ["run signal on nothing", { run: CAPPED }, "nothing-runs"],
+    ["frame on nothing", { frame: CAPPED }, "frame-not-grounded"],
+    ["line on the neutral", { "power-1": "board.NEUTRAL", "power-2": "board.NEUTRAL" }, "power-interrupted"],
+  ] as const)("%s", (_, landings, code) => {
+    expect(stops(moved(plan, landings))).toContain(code);
+  });
+
+  it("no common: no speed says anything, look again", () => {
+    const check = checkRetrofit(moved(plan, { "low-common": CAPPED }));
+    expect(check.findings.filter(({ weight }) => weight === "again").map(({ code }) => code)).toContain(
+      "nothing-runs",
+    );
+  });
+
+  it("one of two calls without its jumper: that call does not run it", () => {
+    const check = checkRetrofit({ ...plan, jumpers: [] });
+    expect(check.findings.find(({ code }) => code === "nothing-runs")?.state).toBe("heat");
+  });
+});

@@ -1,0 +1,92 @@
+import { CAPPED, JOINT, placeName, terminalOf } from "./compartment";
+import { FRAME, type PlanStep, type WiringPlan } from "./plan";
+
+/**
+ * The work in the order of the hands: ground first, then what comes off, capacitors, joints of the motor's own leads,
+ * landings with the lines last, jumpers, parked and capped leads, and a look before power. One wire a line.
+ *
+ * @param leads the motor's leads in the order of the sheet.
+ */
+export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[] {
+  const { compartment: made, landings, reasons } = plan;
+  const name = (place: string) => placeName(made, place);
+  const step = (part: Partial<PlanStep> & Pick<PlanStep, "id" | "kind">): PlanStep => ({
+    lead: null,
+    to: null,
+    does: "",
+    because: "",
+    ...part,
+  });
+  const frame = landings[FRAME];
+  const ground =
+    frame === undefined || frame === CAPPED
+      ? []
+      : [step({ id: "ground", kind: "ground", lead: FRAME, to: frame, because: reasons[FRAME] ?? "" })];
+  const off = plan.removed.map(({ id, from, to }) =>
+    step({
+      id: `off-${id}`,
+      kind: "take-off",
+      does: `Take off the wire from ${name(from)} to ${name(to)}.`,
+      because: "The motor’s own leads take its place.",
+    }),
+  );
+  const capacitors = plan.capacitors.map(({ device, change, microfarads, volts }) => {
+    const on = made.devices.find(({ id }) => id === device)?.name ?? "capacitor";
+    return step({
+      id: `capacitor-${device}`,
+      kind: "capacitor",
+      does: CAPACITOR_WORK[change](on, microfarads, volts),
+      because: "Discharged through a resistor and measured first, both halves.",
+    });
+  });
+  const placed = leads.flatMap((lead): PlanStep[] => {
+    const to = landings[lead];
+    if (to === undefined) return [];
+    const because = reasons[lead] ?? "";
+    if (to === CAPPED) return [step({ id: `cap-${lead}`, kind: "cap", lead, to, because })];
+    if (to.startsWith(JOINT)) return [step({ id: `join-${lead}-${to}`, kind: "join", lead, to, because })];
+    const parked = terminalOf(made, to)?.terminal.kind === "park";
+    return [step({ id: `land-${lead}-${to}`, kind: parked ? "park" : "land", lead, to, because })];
+  });
+  const of = (kind: PlanStep["kind"]) => placed.filter((one) => one.kind === kind);
+  const lines = new Set([...made.offers.feeds.map(({ hot }) => hot), ...(made.offers.lines ?? [])]);
+  const linesLast = of("land").sort((a, b) => Number(lines.has(a.to ?? "")) - Number(lines.has(b.to ?? "")));
+  const jumpers = plan.jumpers.map(({ id, from, to }) =>
+    step({
+      id: `wire-${id}`,
+      kind: "jumper",
+      does: `${from.startsWith(JOINT) ? "One wire" : "A jumper"} from ${name(from)} to ${name(to)}.`,
+      because: from.startsWith(JOINT)
+        ? "The joint has more ends than the terminal has places."
+        : terminalOf(made, to)?.terminal.kind === "capacitor"
+          ? "No second lead of the motor brings the capacitor its other side: a jumper does."
+          : "Both are to stand on one potential.",
+    }),
+  );
+  return [
+    ...ground,
+    ...off,
+    ...capacitors,
+    ...of("join"),
+    ...jumpers.filter((_, i) => plan.jumpers[i]?.from.startsWith(JOINT)),
+    ...linesLast,
+    ...jumpers.filter((_, i) => !plan.jumpers[i]?.from.startsWith(JOINT)),
+    ...of("park"),
+    ...of("cap"),
+    step({
+      id: "look",
+      kind: "look",
+      does: "Take a look before power.",
+      because:
+        "Every end pulled on once, caps seated, nothing in the blade’s way, covers, clamp round the lead.",
+    }),
+  ];
+}
+
+const CAPACITOR_WORK = {
+  kept: (on: string, uF: number, volts: number) => `The ${on} stays: ${uF} µF, ${volts} V.`,
+  replaced: (on: string, uF: number, volts: number) =>
+    `Change the ${on}: ${on.startsWith("dual") ? "its FAN side" : "it"} has to be ${uF} µF, ${volts} V or more.`,
+  added: (on: string, uF: number, volts: number) => `Strap in the ${on}: ${uF} µF, ${volts} V or more.`,
+  "left-empty": (on: string) => `Leave FAN of the ${on} empty; the compressor keeps C and HERM.`,
+} as const;

@@ -1,0 +1,67 @@
+import { abs, ZERO } from "../machine/complex";
+import { loadTorque } from "../machine/load";
+import { sweep } from "../machine/operatingPoint";
+import { LIVE_VOLTS } from "./check/finding";
+import {
+  type MotorToRun,
+  type RightRun,
+  ratedLoad,
+  rightRuns,
+  runState,
+  type StateOutcome,
+} from "./check/outcome";
+import { CAPPED } from "./compartment";
+import type { WiringPlan } from "./plan";
+import { type EquipmentState, leadEnd } from "./stateCircuit";
+
+/** One speed of a curve. */
+export interface CurvePoint {
+  readonly rpm: number;
+  readonly torqueNm: number;
+  readonly loadNm: number;
+  /** Volts across the capacitor that carries most; null where there is none. */
+  readonly capacitorVolts: number | null;
+  readonly amps: number;
+}
+
+/** A plan run on screen in one state. */
+export interface WhatIf {
+  readonly outcome: StateOutcome;
+  /** From standstill to synchronous speed; empty where the circuit is a dead short or nothing calls. */
+  readonly curve: readonly CurvePoint[];
+  /** Leads that stand at volts a hand must not meet. */
+  readonly live: readonly string[];
+}
+
+const CURVE_POINTS = 60;
+
+/** Runs a plan in a state, with its curves over speed: start contacts as they stand at rest until they open. */
+export function whatIf(plan: WiringPlan, run: MotorToRun, state: EquipmentState): WhatIf {
+  const load = ratedLoad(run.fitted);
+  const right: (speed: number, reversed: boolean) => RightRun | null = rightRuns(run, plan.setting, load);
+  const outcome = runState(plan, run, state, right, load);
+  const { circuit, point } = outcome;
+  const capacitors = circuit.machine.branches.filter(({ kind }) => kind === "capacitor").map(({ id }) => id);
+  const main = [...capacitors].sort(
+    (a, b) =>
+      abs(point?.solution.branches.get(b)?.amps ?? ZERO) - abs(point?.solution.branches.get(a)?.amps ?? ZERO),
+  )[0];
+  const sources = circuit.machine.branches.filter(({ kind }) => kind === "source").map(({ id }) => id);
+  const curve =
+    point === null || state.calls.length === 0
+      ? []
+      : sweep(circuit.machine, 1, 0, CURVE_POINTS).map(({ rpm, torqueNm, solution }) => ({
+          rpm,
+          torqueNm,
+          loadNm: loadTorque(load, rpm),
+          capacitorVolts: main === undefined ? null : abs(solution.branches.get(main)?.volts ?? ZERO),
+          amps: Math.max(0, ...sources.map((id) => abs(solution.branches.get(id)?.amps ?? ZERO))),
+        }));
+  const live = Object.entries(plan.landings).flatMap(([lead, place]) => {
+    const volts =
+      outcome.leads.get(lead)?.volts ??
+      abs(point?.solution.nodes.get(circuit.nodeOf(place === CAPPED ? leadEnd(lead) : place)) ?? ZERO);
+    return volts > LIVE_VOLTS ? [lead] : [];
+  });
+  return { outcome, curve, live };
+}
