@@ -4,7 +4,8 @@
  */
 import { writeFileSync } from "node:fs";
 import type { Fact, FactBody, Lead, OhmsShown } from "../src/core";
-import { identify, parseInsulation } from "../src/core";
+import { identify, parseLeadEntry } from "../src/core";
+import { compartmentById } from "../src/core/wiring";
 import { type Network, ohmmeter, seededRandom } from "../src/core/bench";
 import { uuidAt } from "./lib/uuidAt";
 
@@ -41,6 +42,19 @@ const insulation = (on: string, megohms: number, windingC: number): FactBody => 
   test: { on, typed: String(megohms), megohms, orMore: false, testVolts: 500, windingC, inWell: false },
 });
 
+/** The equipment, a copy of the library's. */
+function equipment(id: string): FactBody {
+  const compartment = compartmentById(id);
+  if (!compartment) throw new Error(id);
+  return { kind: "compartment", compartment };
+}
+
+/** An old lead and where it was. */
+const oldLead = (id: string, wire: string, terminal: string): FactBody => ({
+  kind: "old-lead",
+  old: { lead: { id, ...parseLeadEntry(wire) }, terminal },
+});
+
 const units: Unit[] = [
   {
     demo: "1",
@@ -60,13 +74,24 @@ const units: Unit[] = [
     ),
     more: [
       { kind: "told", told: { speeds: 4, capacitor: "run" } },
-      { kind: "landing", choice: { supply: "208-230-two-lines", capacitor: "own", speed: 2 } },
+      ...plate("new", {
+        load: "blower",
+        power: "1/5",
+        speed: "1075/4SPD",
+        volts: "208-230",
+        phase: "1",
+        hertz: "60",
+        amps: "1.3",
+        runCapacitor: "5 MFD 440",
+      }),
+      equipment("air-handler-relay"),
+      { kind: "wiring-wish", wish: { speeds: { fan: 2 }, reversed: false } },
       {
         kind: "label",
         text: {
           unit: "Harbour office fan coil",
           who: "Maren Osk",
-          capacitorMicrofarads: "7.5",
+          capacitorMicrofarads: "5",
           capacitorVolts: "440",
         },
       },
@@ -111,7 +136,22 @@ const units: Unit[] = [
         kind: "capacitor-test",
         test: { label: "35+5 440", half: "fan", by: { way: "meter", microfarads: 3.9 } },
       },
-      { kind: "landing", choice: { supply: "208-230-two-lines", capacitor: "dual-fan", speed: 1 } },
+      ...plate("new", {
+        load: "fan",
+        power: "1/4",
+        speed: "1075",
+        volts: "208-230",
+        phase: "1",
+        hertz: "60",
+        amps: "1.6",
+        runCapacitor: "6 MFD 440",
+        rotation: "CCW LE",
+      }),
+      equipment("condenser-dual"),
+      oldLead("old-black", "BK", "contactor.T1"),
+      oldLead("old-white", "WH", "contactor.T2"),
+      oldLead("old-brown", "BN", "dual.FAN"),
+      { kind: "wiring-wish", wish: { plan: "keep-one-dual", speeds: {}, reversed: false } },
       {
         kind: "label",
         text: {
@@ -136,7 +176,11 @@ const units: Unit[] = [
         { from: 0, to: 2, ohms: 52.6, winding: "main" },
       ],
     ),
-    more: [{ kind: "told", told: { capacitor: "run", reversible: true } }],
+    more: [
+      { kind: "told", told: { capacitor: "run", reversible: true } },
+      ...plate("old", { speed: "1550", volts: "115", phase: "1", hertz: "60", runCapacitor: "1.5 MFD 370" }),
+      equipment("reversing-switch"),
+    ],
   },
   {
     demo: "7",
@@ -160,9 +204,9 @@ const units: Unit[] = [
     title: "Hatchery circulation pump — two voltages",
     by: "Maren Osk",
     at: "2026-07-06T08:20:00Z",
-    wires: ["BU", "WH", "OG", "YE", "RD", "BK"],
+    wires: ["BU:T1", "WH:T2", "OG:T3", "YE:T4", "RD:T8", "BK:T5"],
     network: network(
-      [["BU"], ["WH"], ["OG"], ["YE"], ["RD"], ["BK"]],
+      [["BU:T1"], ["WH:T2"], ["OG:T3"], ["YE:T4"], ["RD:T8"], ["BK:T5"]],
       [
         { from: 0, to: 1, ohms: 3.2, winding: "half" },
         { from: 2, to: 3, ohms: 3.2, winding: "half" },
@@ -185,6 +229,7 @@ const units: Unit[] = [
         rotation: "CW LE",
       }),
       { kind: "place", place: { supplyVolts: 233 } },
+      equipment("pump-pressure-switch"),
     ],
   },
   {
@@ -205,14 +250,16 @@ const units: Unit[] = [
       { kind: "told", told: { phase: 1, speeds: 2, capacitor: "start" } },
       ...plate("old", {
         load: "belt",
-        power: "1/2, 1/6",
+        power: "1/6, 1/12",
         speed: "1725/1140",
+        amps: "2.6",
         volts: "115",
         phase: "1",
         hertz: "60",
         mount: "resilient-base",
         shaftDiameter: "5/8",
       }),
+      equipment("two-speed-switch"),
     ],
   },
   {
@@ -242,6 +289,7 @@ const units: Unit[] = [
         hertz: "60",
         frame: "145T",
       }),
+      equipment("three-phase-starter"),
     ],
   },
   {
@@ -278,6 +326,8 @@ const units: Unit[] = [
         enclosure: "open-drip-proof",
       }),
       { kind: "place", place: { supplyVolts: 118, speedsInUse: 2, inAirStream: true, coolingTons: 3 } },
+      ...plate("new", { kind: "retrofit", power: "1/2", volts: "115-230" }),
+      equipment("electronic-board"),
     ],
   },
   {
@@ -309,6 +359,8 @@ const units: Unit[] = [
       insulation("2026-02-11", 160, 18),
       insulation("2026-06-17", 61, 26),
       insulation("2026-11-03", 34, 15),
+      equipment("start-capacitor-relay"),
+      { kind: "wire-off", wire: "relay-to-line", off: true },
     ],
   },
   {
@@ -347,7 +399,7 @@ function factsOf(unit: Unit): { id: string; demo: string; facts: Fact[] } {
     facts.push({ id: uuidAt(ms, random), at: new Date(ms).toISOString(), by: unit.by, body });
   };
   say({ kind: "title", title: unit.title });
-  const leads: Lead[] = unit.wires.map((wire) => ({ id: uuidAt(ms, random), ...parseInsulation(wire) }));
+  const leads: Lead[] = unit.wires.map((wire) => ({ id: uuidAt(ms, random), ...parseLeadEntry(wire) }));
   for (const lead of leads) say({ kind: "lead", lead });
   const told = unit.more.find((body) => body.kind === "told");
   if (told) say(told);

@@ -16,6 +16,7 @@ export {
 } from "./motor/colour";
 export { FAMILY_IDS, familyById } from "./motor/families";
 export { type Lead, type LeadName, leadNames } from "./motor/lead";
+export { type LeadEntry, parseLeadEntry } from "./motor/leadEntry";
 export * from "./motor/plate";
 export { placeAlongWinding, type Role } from "./motor/role";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";
@@ -48,6 +49,7 @@ export {
   USUAL_REFERENCE_C,
 } from "./record/comparison";
 export {
+  type BoardNow,
   type CapacitorChoice,
   type CapacitorTest,
   type ChosenMotor,
@@ -60,9 +62,13 @@ export {
   type LabelText,
   type LandingChoice,
   MOST_FACTS_A_WRITE,
+  type OldLead,
+  type Photo,
+  type Pin,
   type Place,
   type Reference,
   type Told,
+  type WiringWish,
 } from "./record/facts";
 export {
   cableOhmsEachWayOf,
@@ -76,7 +82,13 @@ export {
   USUAL_METER,
   type UsedPart,
 } from "./record/job";
+export {
+  type JobWiring,
+  jobWiring,
+  type KnownAnswer,
+  plateOf,
+  type WiringFactsOfJob,
+} from "./record/jobWiring";
 export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
 export { type StockItem, stockItem } from "./stock/item";
-export { type LandingPlan, type LandingStep, planLanding, terminalName } from "./wiring/landing";

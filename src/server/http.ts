@@ -36,19 +36,24 @@ export async function readJson(
 }
 
 async function readText(request: Request): Promise<string | null> {
+  return (await readBytes(request, MOST_BODY_BYTES))?.toString("utf8") ?? null;
+}
+
+/** The body as it came; null where it is longer than it may be. */
+export async function readBytes(request: Request, most: number): Promise<Buffer | null> {
   const reader = request.body?.getReader();
-  if (!reader) return "";
+  if (!reader) return Buffer.alloc(0);
   const parts: Uint8Array[] = [];
   let size = 0;
   for (let chunk = await reader.read(); !chunk.done; chunk = await reader.read()) {
     size += chunk.value.byteLength;
-    if (size > MOST_BODY_BYTES) {
+    if (size > most) {
       await reader.cancel();
       return null;
     }
     parts.push(chunk.value);
   }
-  return Buffer.concat(parts).toString("utf8");
+  return Buffer.concat(parts);
 }
 
 /** Runs a route under the rate limit, with a request id in the log and no internals in the answer. */

@@ -2,6 +2,7 @@ import {
   bigint,
   bigserial,
   boolean,
+  customType,
   doublePrecision,
   foreignKey,
   index,
@@ -51,6 +52,23 @@ export const facts = pgTable(
     primaryKey({ columns: [t.shopId, t.jobId, t.id] }),
     foreignKey({ columns: [t.shopId, t.jobId], foreignColumns: [jobs.shopId, jobs.id] }),
   ],
+);
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => "bytea" });
+
+/** Photos of a compartment, upright and without what a camera writes beside the picture. */
+export const photos = pgTable(
+  "photos",
+  {
+    shopId: uuid("shop_id").notNull(),
+    jobId: uuid("job_id").notNull(),
+    id: uuid("id").notNull(),
+    widthPx: integer("width_px").notNull(),
+    heightPx: integer("height_px").notNull(),
+    jpeg: bytes("jpeg").notNull(),
+    receivedAt: timestamp("received_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.shopId, t.jobId, t.id] })],
 );
 
 /** One practice motor handed in. The grade is worked out from `given` again when it is looked at. */

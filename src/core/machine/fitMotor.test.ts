@@ -228,6 +228,55 @@ describe("which lead is which slot", () => {
     expect([slots.c, slots.d].sort()).toEqual(["T1", "T2"]);
   });
 
+  it("a pair that was left over unread, and a star known by its ties alone, are put where the family has them", () => {
+    const split = {
+      family: "split-windings",
+      roles: { a: { role: "main" }, b: { role: "main" }, c: { role: "start" }, d: { role: "start" } },
+      bonded: [],
+      sections: [{ between: ["a", "b"], ohms: 2, winding: "main" }],
+    } as const;
+    const motor = woundMotor(
+      split,
+      ["a", "b", "c", "d"].map((id) => ({ id })),
+    );
+    expect(motor?.coils.map(({ from, to, winding }) => [from, to, winding])).toEqual([
+      ["a", "b", "main"],
+      ["c", "d", "start"],
+    ]);
+    expect(motor?.unread).toEqual(["coil-2"]);
+    expect(motor?.coils[1]?.ohms).toBeGreaterThan(2);
+    const { motor: nine } = threePhase9Wye;
+    const withoutStar = woundMotor(
+      {
+        family: "three-phase-9-wye",
+        roles: Object.fromEntries(
+          nine.leads.map(({ id }, i) => [
+            id,
+            i < 6 ? { role: "phase" as const, group: Math.floor(i / 2) + 1 } : { role: "star" as const },
+          ]),
+        ),
+        bonded: [],
+        sections: nine.coils
+          .filter(({ winding }) => winding === "phase")
+          .map(({ from, to, ohms, winding }) => ({ between: [from, to] as const, ohms, winding })),
+      },
+      nine.leads.map(({ id }) => ({ id, mark: id.toUpperCase() })),
+    );
+    expect(withoutStar?.coils).toHaveLength(6);
+    expect(withoutStar?.unread).toHaveLength(3);
+    expect(
+      withoutStar?.coils
+        .filter(({ winding }) => winding === "star")
+        .map(({ seat }) => seat.axisDegrees)
+        .sort(),
+    ).toEqual(
+      nine.coils
+        .filter(({ winding }) => winding === "star")
+        .map(({ seat }) => seat.axisDegrees)
+        .sort(),
+    );
+  });
+
   it("reads marks as they are written", () => {
     expect(["T4", "4", "t 12", "U2", "W1", "x", "", "T13"].map(slotOfMark)).toEqual([
       "T4",

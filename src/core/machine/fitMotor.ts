@@ -49,10 +49,16 @@ const LEAST_START: Readonly<Record<TurningField, readonly [number, number]>> = {
   "shaft-switch": [1.3, 1.3],
   lines: [1.2, 1.2],
 };
+/** A start that cannot be had pulls no harder than this: the plate's own figures come first. */
+const MOST_PULL = 4;
 const RUN_UP_SLIPS = [1, 0.35] as const;
 const FRICTION_SHARE = 0.02;
 /** No parameter goes farther from the usual than this factor. */
 const FARTHEST = 12;
+/** Where the search may begin: the usual values, and rotor and field off them by a factor; the nearest is taken. */
+const FIRST_GUESSES = [0, -1, 1].flatMap((rotor) =>
+  [0, -0.6, 0.6].map((field) => [field, rotor, 0, 0] as const),
+);
 const FASTEST = { speed: 1, setting: "high", reversed: false } as const;
 
 /**
@@ -84,23 +90,28 @@ export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
     ...held(at(logs)),
     ...logs.map((log, i) => log / Math.log(spreads[i] ?? 2)),
   ]);
-  const count = residuals([0, 0, 0, 0]).length;
+  const error = (logs: readonly number[]) => residuals(logs).reduce((sum, r) => sum + r * r, 0);
+  const best = (many: readonly (readonly number[])[]) =>
+    many.reduce((one, other) => (error(other) < error(one) ? other : one));
+  const first = best(FIRST_GUESSES);
+  const count = residuals(first).length;
   const bound = Math.log(FARTHEST);
   const fit = levenbergMarquardt(
     { x: Array.from({ length: count }, (_, i) => i), y: Array.from({ length: count }, () => 0) },
     (logs) => (x) => residuals(logs)[x] ?? 0,
     {
-      initialValues: [0, 0, 0, 0],
+      initialValues: [...first],
       minValues: names.map(() => -bound),
       maxValues: names.map(() => bound),
-      damping: 0.1,
+      damping: 1,
       gradientDifference: 1e-4,
       centralDifference: false,
-      maxIterations: 25,
+      maxIterations: 40,
       errorTolerance: 1e-9,
     },
   );
-  const parameters = at(fit.parameterValues);
+  // A step too far may end worse than where it began.
+  const parameters = at(best([first, fit.parameterValues]));
   const run = atRated(motor, parameters, gear, feed, rating);
   const shaftNm = run ? run.torqueNm - parameters.frictionNm : 0;
   return {
@@ -152,16 +163,18 @@ function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, 
     const solveAt = prepared({ ...fed.machine, branches: openAtSpeed(fed.machine.branches, fed.contacts) });
     const run = solveAt(slipOf(rating));
     if (!run) return [1e3, 1e3, 1e3, 1e3, 1e3, 1e3, 1e3];
-    const best = Math.max(...BREAKDOWN_SLIPS.map((slip) => solveAt(slip)?.torqueNm ?? 0));
+    const breakdown = Math.max(...BREAKDOWN_SLIPS.map((slip) => solveAt(slip)?.torqueNm ?? 0));
     return [
       ((run.torqueNm - p.frictionNm) / ratedNm - 1) / torqueHeld,
       (lineAmps(run) / rating.amps - 1) / ampsHeld,
       feed.runMicrofarads === null ? 0 : backwardShare(motor, p, run) / HELD.balance,
       capacitorVoltsShare(run, rating) / HELD.capacitor,
-      Math.min(0, best / ratedNm - LEAST_BREAKDOWN) / HELD.breakdown,
-      ...RUN_UP_SLIPS.map(
-        (slip, i) =>
+      Math.min(0, breakdown / ratedNm - LEAST_BREAKDOWN) / HELD.breakdown,
+      ...RUN_UP_SLIPS.map((slip, i) =>
+        Math.max(
+          -MOST_PULL,
           Math.min(0, (startAt(slip)?.torqueNm ?? 0) / ratedNm - (leastStart[i] ?? 0)) / HELD.start,
+        ),
       ),
     ];
   };

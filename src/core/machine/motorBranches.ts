@@ -14,7 +14,7 @@ export interface MotorParameters {
   readonly rotorOhms: number;
   /** Leakage of a coil of one turn, and of the rotor beside it. */
   readonly leakageOhms: number;
-  /** Effective turns of the start winding where a main coil has one. */
+  /** Effective turns of the start winding, or of what starts in its place, where a main coil has one. */
   readonly startTurns: number;
   readonly frictionNm: number;
 }
@@ -37,8 +37,10 @@ export interface MotorBranches {
 /** Speeds of a start switch, shares of synchronous: the usual of the trade. */
 const SWITCH_OPENS_AT = 0.75;
 const SWITCH_CLOSES_AT = 0.5;
-/** A shading ring, or what starts a motor whose start parts never come out: its axis, turns and ohms beside a main coil's. */
-const RING = { axisDegrees: 50, turns: 0.35, ohmsShare: 0.35 } as const;
+/** A shading ring, or what starts a motor whose start parts never come out: its axis, its turns beside those a start winding would have, and ohms beside a main coil's. */
+const RING = { axisDegrees: 50, turnsShare: 0.28, ohmsShare: 0.35 } as const;
+/** Of its turns, what a start winding laid for two pole counts has in either. */
+const BOTH_SHARE = 0.8;
 /** Section of a speed section's wire beside the main's. */
 const SPEED_WIRE_SHARE = 0.6;
 /** Own loss of a capacitor, as a share of its reactance: electrolytic and film. */
@@ -46,7 +48,7 @@ export const START_CAPACITOR_LOSS = 0.06;
 export const RUN_CAPACITOR_LOSS = 0.002;
 
 /**
- * The branches of a motor. Coils of one axis and pole count add their turns; a speed section has turns by its ohms. A start winding of a pole-changing motor serves either pole count, half its turns each. A
+ * The branches of a motor. Coils of one axis and pole count add their turns; a speed section has turns by its ohms. A start winding of a pole-changing motor serves either pole count, with the greater part of its turns. A
  * single-phase motor without a start winding of its own gets a shorted ring beside its main, or it would never start.
  *
  * @param hertz of the supply, where that is not what the parameters are for.
@@ -92,9 +94,9 @@ export function motorBranches(
       }
     }
     if (coil.seat.field === "both") {
-      branches.push(winding(coil, coil.id, at, `${coil.id}~c`, coil.ohms / 2, turns / 2, p, 0));
+      branches.push(winding(coil, coil.id, at, `${coil.id}~c`, coil.ohms / 2, BOTH_SHARE * turns, p, 0));
       branches.push(
-        winding(coil, `${coil.id}~slow`, `${coil.id}~c`, coil.to, coil.ohms / 2, turns / 2, p, 1),
+        winding(coil, `${coil.id}~slow`, `${coil.id}~c`, coil.to, coil.ohms / 2, BOTH_SHARE * turns, p, 1),
       );
     } else branches.push(winding(coil, coil.id, at, coil.to, coil.ohms, turns, p, 0));
   }
@@ -168,15 +170,16 @@ function turnsRound(coils: readonly Coil[]): boolean {
 }
 
 function ring(mainOhms: number, p: MotorParameters): Branch {
+  const turns = RING.turnsShare * p.startTurns;
   return {
     kind: "winding",
     id: "ring",
     from: GROUNDED_RING,
     to: GROUNDED_RING,
     ohms: RING.ohmsShare * Math.max(mainOhms, p.rotorOhms),
-    leakageOhms: p.leakageOhms * RING.turns ** 2,
+    leakageOhms: p.leakageOhms * turns ** 2,
     field: 0,
-    place: { axisDegrees: RING.axisDegrees, turns: RING.turns },
+    place: { axisDegrees: RING.axisDegrees, turns },
   };
 }
 

@@ -97,9 +97,31 @@ export function ratingOf(motor: WoundMotor, plate: Plate, supplyVolts: number): 
           )
         : null),
     runVolts: plate.runCapacitor?.volts ?? null,
-    startMicrofarads: start ? (start.lowMicrofarads + start.highMicrofarads) / 2 : null,
+    startMicrofarads: start
+      ? (start.lowMicrofarads + start.highMicrofarads) / 2
+      : kind === "shaft-switch" && !splitsByOhms(motor)
+        ? assume(usualStartMicrofarads(watts, volts.low, hertz), "start capacitor")
+        : null,
     assumed,
   };
+}
+
+/** Start winding to main, in ohms, from which the one lags little enough behind the other to start without a capacitor. */
+const SPLIT_RATIO = 2.2;
+
+function splitsByOhms({ coils }: WoundMotor): boolean {
+  const [main, start] = [
+    coils.find(({ winding }) => winding === "main" || winding === "half"),
+    coils.find(({ winding }) => winding === "start"),
+  ];
+  return !main || !start || start.ohms / main.ohms >= SPLIT_RATIO;
+}
+
+/** Start capacitors for a horsepower at 115 V and 60 Hz, in the middle of what the trade has; a quarter of it at twice the volts. */
+const USUAL_START_MICROFARADS_PER_HP = 480;
+
+function usualStartMicrofarads(watts: number, volts: number, hertz: number): number {
+  return ((USUAL_START_MICROFARADS_PER_HP * watts) / WATTS_PER_HP) * (115 / volts) ** 2 * (60 / hertz);
 }
 
 function voltsOf({ volts }: Plate, two: boolean, ratio: number): Rating["volts"] | null {

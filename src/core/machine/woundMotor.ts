@@ -2,6 +2,7 @@ import { familyById } from "../motor/families";
 import type { CoilSeat, Feeding, Slot } from "../motor/feeding";
 import type { Winding } from "../motor/network";
 import type { Role } from "../motor/role";
+import { unreadSections } from "./unreadCoils";
 
 /** What an identification says of a motor, as far as its windings go. */
 export interface KnownMotor {
@@ -40,6 +41,8 @@ export interface WoundMotor {
   readonly coils: readonly Coil[];
   /** Slots given to leads by the order they stand in, because no mark says which end of a coil is which. */
   readonly unproved: readonly Slot[];
+  /** Coils that no reading ran through: where the family has them, with ohms that are usual. */
+  readonly unread: readonly string[];
 }
 
 /**
@@ -62,26 +65,39 @@ export function woundMotor(
     return group ? ([...group].sort()[0] ?? id) : id;
   };
   const { slots, unproved } = slotsOf(known, here, feeding, junctionOf);
-  const slotAt = new Map(here.map(({ id }) => [junctionOf(id), slots.get(id) ?? ""]));
   const name = (end: string) => (end.startsWith("*") ? end : junctionOf(end));
+  const roleAt = new Map<string, Role>();
+  for (const { id } of here) {
+    const role = known.roles[id];
+    if (role) roleAt.set(junctionOf(id), role);
+  }
+  const read = known.sections.map(({ between, ohms, winding }) => ({
+    between: [name(between[0]), name(between[1])] as const,
+    ohms,
+    winding,
+  }));
+  const unread = unreadSections(family, roleAt, read, here.length);
+  const sections = [...read, ...unread];
+  const slotAt = new Map(here.map(({ id }) => [junctionOf(id), slots.get(id) ?? ""]));
   const slotOrNeighbours = (end: string): Slot => {
     const own = slotAt.get(end);
     if (own !== undefined) return own;
-    const around = known.sections
-      .filter(({ between }) => between.some((b) => name(b) === end))
-      .map(({ between }) => slotAt.get(name(between[0]) === end ? name(between[1]) : name(between[0])) ?? "");
+    const around = sections
+      .filter(({ between }) => between.includes(end))
+      .map(({ between }) => slotAt.get(between[0] === end ? between[1] : between[0]) ?? "");
     return `*${around.sort().join("+")}`;
   };
   return {
     family: family.id,
     feeding,
     leads: here.map(({ id }) => ({ id, slot: slots.get(id) ?? "", junction: junctionOf(id) })),
-    coils: known.sections.map(({ between, ohms, winding }, i) => {
-      const [from, to] = [name(between[0]), name(between[1])];
+    coils: sections.map(({ between, ohms, winding }, i) => {
+      const [from, to] = between;
       const seat = feeding.seat(slotOrNeighbours(from), slotOrNeighbours(to), winding);
       return { id: `coil-${i + 1}`, from, to, ohms, winding, seat };
     }),
     unproved,
+    unread: unread.map((_, i) => `coil-${read.length + i + 1}`),
   };
 }
 

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { PLATE_FIELD_IDS } from "../motor/plate";
 import { HIGHEST_READING_OHMS } from "../quantity/ohms";
 import { type MatchRequest, matchRequest } from "../stock/matchRequest";
+import { compartment } from "../wiring/compartment";
 
 /**
  * Facts of a job: what a person entered, with who and when. They are only ever added. A correction is a later fact,
@@ -138,6 +139,46 @@ const capacitorTest = z.object({
   ]),
 });
 
+const placeId = z.string().min(1).max(60);
+
+/** A lead of the old motor and the terminal it was on; null while that was not written down. */
+const oldLead = z.object({ lead, terminal: placeId.nullable() });
+
+/** A photo of the compartment, kept by the server under its id. */
+const photo = z.object({
+  id: z.uuid(),
+  caption: text(80),
+  widthPx: z.number().int().min(1).max(20_000),
+  heightPx: z.number().int().min(1).max(20_000),
+});
+
+/** A mark on a photo: its place as shares of width and height, and what it points at. */
+const pin = z.object({
+  id: z.uuid(),
+  photo: z.uuid(),
+  x: z.number().min(0).max(1),
+  y: z.number().min(0).max(1),
+  says: text(60),
+});
+
+/** How the motor is to run and be fed, as far as a person chooses it. */
+const wiringWish = z.object({
+  /** The plan that was taken, by its id; the first where left out. */
+  plan: text(40).optional(),
+  speeds: z.record(text(40), z.number().int().min(1).max(10)),
+  reversed: z.boolean(),
+});
+
+/** Where the motor's own leads are joined now, by wire, and by what its volts are set. */
+const boardNow = z.object({
+  by: z.enum(["leads", "plug", "dial"]),
+  joined: z.record(z.string().max(64), text(20)),
+});
+
+const wire = z
+  .object({ id: z.uuid(), from: placeId, to: placeId })
+  .refine((w) => w.from !== w.to, "a wire has two ends");
+
 const body = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("title"), title: text(80) }),
   z.object({ kind: z.literal("lead"), lead }),
@@ -153,6 +194,24 @@ const body = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("insulation"), test: insulation }),
   z.object({ kind: z.literal("cooling"), leads: z.array(leadId).max(12) }),
   z.object({ kind: z.literal("landing"), choice: landingChoice }),
+  z.object({ kind: z.literal("compartment"), compartment: compartment.nullable() }),
+  z.object({ kind: z.literal("old-lead"), old: oldLead }),
+  z.object({ kind: z.literal("old-lead-gone"), lead: leadId }),
+  z.object({ kind: z.literal("photo"), photo }),
+  z.object({ kind: z.literal("photo-gone"), photo: z.uuid() }),
+  z.object({ kind: z.literal("pin"), pin }),
+  z.object({ kind: z.literal("pin-gone"), pin: z.uuid() }),
+  z.object({ kind: z.literal("wiring-wish"), wish: wiringWish }),
+  z.object({ kind: z.literal("board-now"), board: boardNow }),
+  /** A lead moved by hand; null: where the plan has it. */
+  z.object({ kind: z.literal("moved"), lead: leadId, to: placeId.nullable() }),
+  z.object({ kind: z.literal("wire-added"), wire }),
+  /** A jumper or a wire of the equipment taken off by hand. */
+  z.object({ kind: z.literal("wire-off"), wire: text(60).min(1), off: z.boolean() }),
+  /** Every change by hand taken back. */
+  z.object({ kind: z.literal("as-planned") }),
+  /** The plan marked ready; where the check says stop, with the reason for going on. */
+  z.object({ kind: z.literal("ready"), ready: z.boolean(), override: text(200).min(3).optional() }),
   z.object({ kind: z.literal("label"), text: labelText }),
   z.object({
     kind: z.literal("plate"),
@@ -171,7 +230,7 @@ const body = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("capacitor"), choice: capacitorChoice }),
   z.object({ kind: z.literal("capacitor-test"), test: capacitorTest }),
   /** A line of a checklist done, or not done after all. */
-  z.object({ kind: z.literal("tick"), step: text(40).min(1), done: z.boolean() }),
+  z.object({ kind: z.literal("tick"), step: text(160).min(1), done: z.boolean() }),
   z.object({ kind: z.literal("undone"), fact: id }),
 ]);
 
@@ -196,6 +255,11 @@ export type ChosenMotor = z.output<typeof chosenMotor>;
 export type CapacitorChoice = z.output<typeof capacitorChoice>;
 export type CapacitorTest = z.output<typeof capacitorTest>;
 export type LandingChoice = z.output<typeof landingChoice>;
+export type OldLead = z.output<typeof oldLead>;
+export type Photo = z.output<typeof photo>;
+export type Pin = z.output<typeof pin>;
+export type WiringWish = z.output<typeof wiringWish>;
+export type BoardNow = z.output<typeof boardNow>;
 export type LabelText = z.output<typeof labelText>;
 
 /** The most facts one upload carries. */

@@ -13,11 +13,11 @@ import type {
   Fact,
   InsulationTest,
   LabelText,
-  LandingChoice,
   Place,
   Reference,
   Told,
 } from "./facts";
+import { type WiringFacts, wiringFacts } from "./wiringFacts";
 
 /** A reading as it stands in the job's table. */
 export interface KeptReading {
@@ -55,7 +55,7 @@ export interface KeptCapacitorTest extends CapacitorTest {
 }
 
 /** What a job's facts come to: the state a page shows. Derived, never stored. */
-export interface Job {
+export interface Job extends WiringFacts {
   readonly title: string;
   readonly leads: readonly Lead[];
   readonly pairReadings: readonly KeptPairReading[];
@@ -69,7 +69,6 @@ export interface Job {
   readonly insulation: readonly KeptInsulationTest[];
   /** Since when the motor has been left to cool, and the leads to read again then; null when it was not, or they were. */
   readonly cooling: { readonly since: string; readonly leads: readonly string[] } | null;
-  readonly landing: LandingChoice;
   readonly label: LabelText;
   /** Plates as typed. The new motor's begins as that of the chosen one; what is typed since comes on top. */
   readonly plates: { readonly old: TypedPlate; readonly new: TypedPlate };
@@ -93,7 +92,6 @@ export const USUAL_METER: Meter = { percent: 1, counts: 2, resolutionOhms: 0.1, 
 
 /** Nothing known of how the motor was: copper, as nearly all are, at no known temperature. */
 const USUAL_CONDITIONS: Conditions = { conductor: "copper" };
-const FIRST_CHOICE: LandingChoice = { supply: "208-230-two-lines", capacitor: "own", speed: 1 };
 const EMPTY_LABEL: LabelText = { unit: "", who: "", capacitorMicrofarads: "", capacitorVolts: "" };
 
 /** The job that these facts come to, in whatever order they arrived. */
@@ -117,7 +115,7 @@ export function deriveJob(facts: readonly Fact[]): Job {
       .flatMap((f) => (f.body.kind === "insulation" ? [{ ...f.body.test, fact: f.id }] : []))
       .sort((a, b) => (a.on === b.on ? 0 : a.on < b.on ? -1 : 1)),
     cooling: coolingOf(live),
-    landing: last("landing")?.choice ?? FIRST_CHOICE,
+    ...wiringFacts(live),
     label: last("label")?.text ?? EMPTY_LABEL,
     plates: typedPlates(live),
     place: last("place")?.place ?? {},

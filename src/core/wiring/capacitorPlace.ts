@@ -1,11 +1,13 @@
 import type { Compartment } from "./compartment";
 import { singleCapacitor } from "./compartments/build";
-import type { CapacitorWork } from "./plan";
+import type { CapacitorWork, RemovedWire } from "./plan";
 
 /** The run capacitor that the new motor's plate asks for. */
 export interface AskedCapacitor {
   readonly microfarads: number;
   readonly volts: number;
+  /** The plate says so; else it is an estimate for the figures, never a rating. */
+  readonly known: boolean;
 }
 
 /** One way to give the motor its run capacitor: the equipment as it then is. */
@@ -14,7 +16,7 @@ export interface CapacitorPlace {
   readonly school: string;
   readonly compartment: Compartment;
   readonly work: readonly CapacitorWork[];
-  readonly removed: readonly { readonly id: string; readonly from: string; readonly to: string }[];
+  readonly removed: readonly RemovedWire[];
   readonly cautions: readonly string[];
 }
 
@@ -118,7 +120,7 @@ function leftEmpty({ offers, devices }: Compartment): CapacitorWork[] {
     .find(({ id }) => id === device)
     ?.parts.find((p) => p.kind === "capacitor" && (p.from === startSide || p.to === startSide));
   return part?.kind === "capacitor"
-    ? [{ device, change: "left-empty", microfarads: part.microfarads, volts: part.volts }]
+    ? [{ device, change: "left-empty", microfarads: part.microfarads, volts: part.volts, known: true }]
     : [];
 }
 
@@ -149,5 +151,8 @@ function withValue(
           }),
         },
   );
-  return { compartment: { ...made, devices }, work: { device: deviceId, change, microfarads, volts } };
+  return {
+    compartment: { ...made, devices },
+    work: { device: deviceId, change, microfarads, volts, known: asked.known },
+  };
 }

@@ -1,4 +1,4 @@
-import { CAPPED, JOINT, placeName } from "./compartment";
+import { CAPPED, type Device, JOINT, placeName } from "./compartment";
 import { FRAME, type WiringPlan } from "./plan";
 
 /** Geometry of a wiring drawing, in units of one pixel at natural size; x to the right, y down. */
@@ -34,6 +34,8 @@ export interface DrawnDevice {
   readonly terminals: readonly {
     readonly id: string;
     readonly name: string;
+    /** What a contact feeds it from, and when: "L1 on cooling"; "" where nothing does. */
+    readonly feed: string;
     readonly at: Point;
     readonly used: boolean;
   }[];
@@ -56,7 +58,7 @@ export interface DrawnLead {
   readonly cap: Point | null;
 }
 
-const DEVICE_WIDTH = 190;
+const DEVICE_WIDTH = 216;
 const HEAD = 24;
 const ROW = 26;
 const GAP = 14;
@@ -106,6 +108,7 @@ export function wiringDrawing(plan: WiringPlan, leads: readonly string[]): Wirin
       terminals: device.terminals.map((terminal, i) => ({
         id: terminal.id,
         name: terminal.name,
+        feed: feedOf(made, device, terminal.id),
         at: { x: left + DEVICE_WIDTH, y: y + HEAD + i * ROW + ROW / 2 },
         used: used.has(terminal.id),
       })),
@@ -192,6 +195,20 @@ export function wiringDrawing(plan: WiringPlan, leads: readonly string[]): Wirin
     }),
     crossings: countCrossings(wires),
   };
+}
+
+/** The contact that feeds a terminal, in a few words. */
+function feedOf({ devices, calls }: WiringPlan["compartment"], device: Device, terminal: string): string {
+  const contact = device.parts.find((part) => part.kind === "contact" && part.to === terminal);
+  if (contact?.kind !== "contact") return "";
+  const from =
+    devices.flatMap(({ terminals }) => terminals).find(({ id }) => id === contact.from)?.name ?? "";
+  if (contact.closedOn === "always") return from;
+  if (contact.closedOn.length === 0) return `${from} at rest`;
+  const names = contact.closedOn.map(
+    (call) => calls.find(({ id }) => id === call)?.name.toLowerCase() ?? call,
+  );
+  return `${from} on ${names.join(", ")}`;
 }
 
 interface JointOf {

@@ -10,6 +10,12 @@ export interface Jumper {
   readonly to: string;
 }
 
+/** A wire of the equipment that comes off: because the plan puts a lead in its place, or by hand. */
+export interface RemovedWire extends Jumper {
+  readonly serves?: string | undefined;
+  readonly byHand?: boolean;
+}
+
 /** What a call is to do with the motor. */
 export interface Wanted {
   readonly call: string;
@@ -24,6 +30,8 @@ export interface CapacitorWork {
   readonly change: "kept" | "replaced" | "added" | "left-empty";
   readonly microfarads: number;
   readonly volts: number;
+  /** False where no plate says the value: what stands here is for the figures alone. */
+  readonly known: boolean;
 }
 
 /** One line of the work, in the order of the hands. */
@@ -51,7 +59,7 @@ export interface WiringPlan {
   /** A terminal's id, `capped`, or `joint-1` …, by lead; {@link FRAME} too. */
   readonly landings: Readonly<Record<string, string>>;
   readonly jumpers: readonly Jumper[];
-  readonly removed: readonly { readonly id: string; readonly from: string; readonly to: string }[];
+  readonly removed: readonly RemovedWire[];
   readonly capacitors: readonly CapacitorWork[];
   readonly wanted: readonly Wanted[];
   readonly setting: "low" | "high";
@@ -83,6 +91,9 @@ export function withChanges(plan: WiringPlan, changes: HandChanges): WiringPlan 
     compartment: { ...plan.compartment, wires: wires.filter(({ id }) => !gone.has(id)) },
     landings: { ...plan.landings, ...moved },
     jumpers: [...plan.jumpers, ...changes.added].filter(({ id }) => !gone.has(id)),
-    removed: [...plan.removed, ...wires.filter(({ id }) => gone.has(id))],
+    removed: [
+      ...plan.removed,
+      ...wires.filter(({ id }) => gone.has(id)).map((wire) => ({ ...wire, byHand: true })),
+    ],
   };
 }

@@ -1,4 +1,6 @@
 import { describe, expect, it } from "vitest";
+import { fitMotor } from "../machine/fitMotor";
+import { ratingOf } from "../machine/rating";
 import { checkPlan } from "./check/check";
 import type { Compartment } from "./compartment";
 import { COMPARTMENTS, compartmentById } from "./compartments";
@@ -345,9 +347,9 @@ describe("what a plan leaves and changes", () => {
   });
 
   it("a dual of another fan value is replaced, its volts never lowered; the right one is kept", () => {
-    const seven = { runCapacitor: { microfarads: 7.5, volts: 370 } };
+    const seven = { runCapacitor: { microfarads: 7.5, volts: 370, known: true } };
     expect(plansFor(fan3, at("condenser-dual"), seven)[0]?.capacitors).toEqual([
-      { device: "dual", change: "replaced", microfarads: 7.5, volts: 440 },
+      { device: "dual", change: "replaced", microfarads: 7.5, volts: 440, known: true },
     ]);
     expect(plansFor(fan3, at("condenser-dual"))[0]?.capacitors[0]?.change).toBe("kept");
   });
@@ -358,7 +360,7 @@ describe("what a plan leaves and changes", () => {
     const refused = planWiring({
       ...blower4,
       compartment: at("furnace-board"),
-      runCapacitor: { microfarads: 20, volts: 370 },
+      runCapacitor: { microfarads: 20, volts: 370, known: true },
       speeds: { cool: 7 },
       reversed: false,
     });
@@ -366,6 +368,25 @@ describe("what a plan leaves and changes", () => {
       ok: false,
       faults: [{ code: "no-such-speed", path: ["speeds", "cool"] }],
     });
+  });
+
+  it("without a plated capacitor the landings stand, the value is nobody's, and the check asks for it", () => {
+    const { plate, motor } = fan3;
+    const bare = { ...plate, runCapacitor: undefined };
+    const fitted = fitMotor(motor, ratingOf(motor, { volts: bare.volts ?? [], rpm: 1075 }, 230));
+    const planned = planWiring({
+      motor,
+      fitted,
+      compartment: at("condenser-dual"),
+      runCapacitor: null,
+      speeds: {},
+      reversed: false,
+    });
+    const plan = planned.ok ? planned.plans[0] : undefined;
+    expect(plan?.capacitors[0]?.known).toBe(false);
+    const check = plan && checkPlan(plan, { motor, fitted });
+    expect(check?.weight).toBe("again");
+    expect(check?.findings.map(({ code }) => code)).toContain("capacitor-unknown");
   });
 
   it("a changed rotation makes the one swap of the family, and only that", () => {
@@ -383,14 +404,14 @@ describe("what a plan leaves and changes", () => {
     const refused = planWiring({
       ...fan3,
       compartment: at("condenser-dual"),
-      runCapacitor: { microfarads: 5, volts: 370 },
+      runCapacitor: { microfarads: 5, volts: 370, known: true },
       speeds: {},
       reversed: true,
     });
     expect(refused.ok || refused.faults[0]?.says).toContain("cannot be turned round");
   });
 
-  it("three-phase on two lines, and a run-capacitor motor without a value, are refused in words", () => {
+  it("three-phase on two lines, single-phase on three, are refused in words", () => {
     const refuse = (motor: TestMotor, made: Compartment, runCapacitor: null) =>
       planWiring({ ...motor, compartment: made, runCapacitor, speeds: {}, reversed: false });
     expect(refuse(threePhase3, at("condenser-dual"), null)).toMatchObject({
@@ -400,10 +421,6 @@ describe("what a plan leaves and changes", () => {
     expect(refuse(fan3, at("three-phase-contactor"), null)).toMatchObject({
       ok: false,
       faults: [{ code: "single-phase-motor" }],
-    });
-    expect(refuse(fan3, at("condenser-dual"), null)).toMatchObject({
-      ok: false,
-      faults: [{ code: "no-run-capacitor" }],
     });
   });
 

@@ -61,15 +61,7 @@ export function planWiring(
   const missing = wanted.filter((_, i) => !charts[i]);
   if (missing.length > 0) return refused(...missing.map((want) => noSuchFeeding(ask, want, setting)));
   const nets = merged(charts as (readonly Net[])[], made);
-  const asked = needsRunCapacitor(charts as (readonly Net[])[]) ? ask.runCapacitor : null;
-  if (needsRunCapacitor(charts as (readonly Net[])[]) && !asked)
-    return refused(
-      fault(
-        "no-run-capacitor",
-        "This motor needs a run capacitor and no value of its plate is known. Type it in Plate.",
-        ["runCapacitor"],
-      ),
-    );
+  const asked = needsRunCapacitor(charts as (readonly Net[])[]) ? (ask.runCapacitor ?? estimated(ask)) : null;
   const duplicate = motor.leads.filter(({ slot }) => slot === "run-end").length > 1;
   return {
     ok: true,
@@ -110,6 +102,13 @@ function takesStart({ feeding, leads }: WoundMotor, { offers }: Compartment): bo
 function needsRunCapacitor(charts: readonly (readonly Net[])[]): boolean {
   return charts.some((nets) => nets.some(({ services }) => services.includes("run-cap-2")));
 }
+
+/** For the figures alone: what a motor of its power usually has, on the capacitor's usual volts. */
+function estimated({ fitted }: WiringAsk): AskedCapacitor {
+  return { microfarads: fitted.rating.runMicrofarads ?? 5, volts: USUAL_CAPACITOR_VOLTS, known: false };
+}
+
+const USUAL_CAPACITOR_VOLTS = 440;
 
 function noSuchFeeding({ motor, compartment: made }: WiringAsk, want: Wanted, setting: string): Fault {
   const call = made.calls.find(({ id }) => id === want.call)?.name ?? want.call;

@@ -2,7 +2,7 @@ import type { Branch } from "../machine/circuit";
 import { abs, sub, ZERO } from "../machine/complex";
 import { solve } from "../machine/solve";
 import { fault, type Refused, refused } from "../quantity/fault";
-import { type CheckFinding, finding } from "./check/finding";
+import { type CheckFinding, finding, gravestFirst } from "./check/finding";
 import { frameFindings } from "./check/frame";
 import { placesFindings } from "./check/places";
 import { shortFindings } from "./check/shorts";
@@ -200,8 +200,7 @@ export function checkRetrofit(plan: WiringPlan): {
     ),
     ...placesFindings(plan),
   ];
-  const order = { stop: 0, again: 1, good: 2 } as const;
-  const sorted = findings.sort((a, b) => order[a.weight] - order[b.weight]);
+  const sorted = gravestFirst(findings);
   return { weight: sorted[0]?.weight ?? "good", findings: sorted, states };
 }
 

@@ -22,20 +22,23 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
     frame === undefined || frame === CAPPED
       ? []
       : [step({ id: "ground", kind: "ground", lead: FRAME, to: frame, because: reasons[FRAME] ?? "" })];
-  const off = plan.removed.map(({ id, from, to }) =>
+  const off = plan.removed.map(({ id, from, to, byHand }) =>
     step({
       id: `off-${id}`,
       kind: "take-off",
       does: `Take off the wire from ${name(from)} to ${name(to)}.`,
-      because: "The motor’s own leads take its place.",
+      because: byHand ? "Taken off by hand." : "The motor’s own leads take its place.",
     }),
   );
-  const capacitors = plan.capacitors.map(({ device, change, microfarads, volts }) => {
+  const capacitors = plan.capacitors.map(({ device, change, microfarads, volts, known }) => {
     const on = made.devices.find(({ id }) => id === device)?.name ?? "capacitor";
     return step({
       id: `capacitor-${device}`,
       kind: "capacitor",
-      does: CAPACITOR_WORK[change](on, microfarads, volts),
+      does: CAPACITOR_WORK[change](
+        on,
+        known ? `${microfarads} µF, ${volts} V` : "the µF of the new motor’s plate",
+      ),
       because: "Discharged through a resistor and measured first, both halves.",
     });
   });
@@ -84,9 +87,9 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
 }
 
 const CAPACITOR_WORK = {
-  kept: (on: string, uF: number, volts: number) => `The ${on} stays: ${uF} µF, ${volts} V.`,
-  replaced: (on: string, uF: number, volts: number) =>
-    `Change the ${on}: ${on.startsWith("dual") ? "its FAN side" : "it"} has to be ${uF} µF, ${volts} V or more.`,
-  added: (on: string, uF: number, volts: number) => `Strap in the ${on}: ${uF} µF, ${volts} V or more.`,
+  kept: (on: string, value: string) => `The ${on} stays: ${value}.`,
+  replaced: (on: string, value: string) =>
+    `Change the ${on}: ${on.startsWith("dual") ? "its FAN side" : "it"} has to be ${value} or more volts.`,
+  added: (on: string, value: string) => `Strap in the ${on}: ${value} or more volts.`,
   "left-empty": (on: string) => `Leave FAN of the ${on} empty; the compressor keeps C and HERM.`,
 } as const;

@@ -350,7 +350,7 @@ export function plansFor(
     fitted,
     compartment: made,
     runCapacitor: runCapacitor
-      ? { microfarads: runCapacitor.microfarads, volts: runCapacitor.volts ?? 370 }
+      ? { microfarads: runCapacitor.microfarads, volts: runCapacitor.volts ?? 370, known: true }
       : null,
     speeds: {},
     reversed: false,

@@ -1,7 +1,7 @@
 "use client";
 
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { createContext, type ReactNode, useContext, useMemo, useState } from "react";
+import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, useState } from "react";
 import {
   deriveJob,
   type Fact,
@@ -9,10 +9,14 @@ import {
   type Identification,
   identify,
   type Job,
+  type JobWiring,
+  jobWiring,
+  type KnownAnswer,
   type Lead,
   type LeadName,
   leadNames,
   sheetOf,
+  type WiringFactsOfJob,
 } from "@/core";
 import { type Saving, useFacts } from "./useFacts";
 
@@ -21,6 +25,8 @@ export interface OpenJob {
   readonly id: string;
   readonly job: Job;
   readonly answer: Identification | null;
+  /** The plan for the settled motor on its equipment; it may lag a moment behind the facts. */
+  readonly wiring: JobWiring;
   readonly names: ReadonlyMap<string, LeadName>;
   /** A lead's letters. */
   readonly short: (leadId: string) => string;
@@ -64,6 +70,7 @@ function Opened({ id, first, children }: Props) {
     const result = sheet ? identify(sheet) : null;
     return result?.ok ? result : null;
   }, [job]);
+  const wiring = useWiring(job, answer);
   const open = useMemo<OpenJob>(() => {
     const names = leadNames(job.leads);
     const byId = new Map(job.leads.map((lead) => [lead.id, lead]));
@@ -71,12 +78,32 @@ function Opened({ id, first, children }: Props) {
       id,
       job,
       answer,
+      wiring,
       names,
       short: (leadId) => names.get(leadId)?.short ?? "?",
       leadOf: (leadId) => byId.get(leadId) ?? { id: leadId },
       add,
       saving,
     };
-  }, [id, job, answer, add, saving]);
+  }, [id, job, answer, wiring, add, saving]);
   return <Context.Provider value={open}>{children}</Context.Provider>;
+}
+
+/** The wiring, worked out anew only when something it hangs on changed, and after the verdict is on the page. */
+function useWiring(job: Job, answer: Identification | null): JobWiring {
+  const { compartment, wish, changes, leads, plates } = job;
+  const motor: KnownAnswer | null = answer && {
+    status: answer.status,
+    family: answer.family,
+    roles: answer.roles,
+    sections: answer.sections,
+    bonded: answer.bonded,
+  };
+  const key = useDeferredValue(
+    JSON.stringify({ facts: { compartment, wish, changes, leads, plates }, motor }),
+  );
+  return useMemo(() => {
+    const read = JSON.parse(key) as { facts: WiringFactsOfJob; motor: KnownAnswer | null };
+    return jobWiring(read.facts, read.motor);
+  }, [key]);
 }

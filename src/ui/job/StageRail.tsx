@@ -71,7 +71,7 @@ export function StageRail({ current }: { current: Stage }) {
 
 /** Each stage as done, open or look again, from the verdicts of the job. */
 function useStageWeights(): Record<Stage, { weight: Weight; word: string }> {
-  const { answer, job } = useJob();
+  const { answer, job, wiring } = useJob();
   const open = { weight: "open", word: "open" } as const;
   const again = { weight: "again", word: "look again" } as const;
   const done = { weight: "good", word: "done" } as const;
@@ -88,12 +88,21 @@ function useStageWeights(): Record<Stage, { weight: Weight; word: string }> {
   const record = settled && job.label.unit !== "" ? done : open;
   const plate = readPlate(job.plates.old);
   const tested = job.capacitorTests.length > 0 || job.used.length > 0;
+  const planned = wiring.kind === "plan" || wiring.kind === "retrofit";
+  const traced = job.compartment !== null && job.oldLeads.every(({ terminal }) => terminal !== null);
   return {
+    trace: traced ? done : job.photos.length + job.oldLeads.length > 0 ? again : open,
     plate: Object.keys(plate.faults).length > 0 ? again : plate.echo.length > 0 ? done : open,
     match: job.chosen ? done : open,
     probe,
     cap: tested ? done : open,
-    land: settled ? done : open,
+    land: job.ready
+      ? job.ready.override
+        ? again
+        : done
+      : planned
+        ? { weight: "open", word: "planned" }
+        : open,
     record,
   };
 }

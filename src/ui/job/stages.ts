@@ -1,5 +1,6 @@
 /** The stages that work, in the order of the hands. */
 export const STAGES = [
+  { stage: "trace", title: "Trace" },
   { stage: "plate", title: "Plate" },
   { stage: "match", title: "Match" },
   { stage: "probe", title: "Probe" },

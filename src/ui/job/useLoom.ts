@@ -1,14 +1,7 @@
 "use client";
 
-import {
-  familyById,
-  type Lead,
-  placeAlongWinding,
-  planLanding,
-  type Role,
-  SETTLED,
-  terminalName,
-} from "@/core";
+import { familyById, type Lead, placeAlongWinding, type Role, SETTLED } from "@/core";
+import { placeName } from "@/core/wiring";
 import { useJob } from "./JobContext";
 
 /** One wire of the loom. */
@@ -31,18 +24,17 @@ const LIKELY = 0.85;
 
 /** The loom's wires, in order along the winding as far as that is known. */
 export function useLoom(): LoomLine[] {
-  const { job, answer, short } = useJob();
+  const { job, answer, wiring, short } = useJob();
   const family = familyById(answer?.family ?? null);
   const roles = answer?.roles ?? {};
   const speeds = Math.max(
     0,
     ...Object.values(roles).map((role) => (role.role === "speed" ? (role.rank ?? 0) : 0)),
   );
-  const settled = answer?.status === "settled";
-  const plan = answer && settled ? planLanding(answer, job.leads, job.landing) : null;
+  const plan = wiring.kind === "plan" ? wiring.plan : null;
   const terminalOf = (lead: string) => {
-    const step = plan?.ok ? plan.steps.find((s) => "lead" in s.wire && s.wire.lead === lead) : undefined;
-    return step ? terminalName(step.to, job.landing) : null;
+    const place = plan?.landings[lead];
+    return plan && place ? placeName(plan.compartment, place) : null;
   };
   const bondedWith = (a: string, b: string) =>
     answer?.bonded.some((group) => group.includes(a) && group.includes(b)) ?? false;

@@ -13,7 +13,8 @@ import {
   type ColourLetters,
   type Insulation,
   LEAD_LIMITS,
-  parseInsulation,
+  type LeadEntry,
+  parseLeadEntry,
 } from "@/core";
 import { useJob } from "../job/JobContext";
 import { LeadTag, WirePiece } from "../parts/LeadTag";
@@ -29,7 +30,7 @@ export function LeadsEntry() {
   const [fault, setFault] = useState<string | null>(null);
   const room = LEAD_LIMITS.most - job.leads.length;
 
-  const addLeads = (list: readonly Insulation[]): boolean => {
+  const addLeads = (list: readonly LeadEntry[]): boolean => {
     if (list.length > room) {
       setFault(`At most ${LEAD_LIMITS.most} leads can be told apart; there is room for ${room} more.`);
       return false;
@@ -42,11 +43,11 @@ export function LeadsEntry() {
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const words = text.split(/[\s,;]+/).filter(Boolean);
-    const read = words.map((word) => ({ word, insulation: parseInsulation(word) }));
+    const read = words.map((word) => ({ word, insulation: parseLeadEntry(word) }));
     const bad = read.filter((r) => !r.insulation).map((r) => `“${r.word}”`);
     if (bad.length > 0) {
       setFault(
-        `${bad.join(", ")} is no colour we know. Write letters such as WH, BK, or WH/BK for a stripe.`,
+        `${bad.join(", ")} is no colour we know. Write letters such as WH, BK, or WH/BK for a stripe; numbers as T1, or BK:T5.`,
       );
       return;
     }

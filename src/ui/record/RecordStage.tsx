@@ -5,7 +5,8 @@ import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
 import { type ReactNode, useEffect, useState } from "react";
-import { familyById, type LabelContent, type LabelText, planLanding, terminalName } from "@/core";
+import { familyById, type LabelContent, type LabelText } from "@/core";
+import { FRAME, harnessName, placeName } from "@/core/wiring";
 import { type OpenJob, useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
 import { Verdict } from "../parts/Verdict";
@@ -75,14 +76,14 @@ export function RecordStage() {
 }
 
 /** Puts the label together from the verdict, the plan and what was typed. */
-function labelContent({ job, answer, short }: OpenJob): LabelContent {
+function labelContent({ job, answer, wiring, short }: OpenJob): LabelContent {
   const family = familyById(answer?.family ?? null);
   const roles = answer?.roles ?? {};
   const speeds = Math.max(
     0,
     ...Object.values(roles).map((role) => (role.role === "speed" ? (role.rank ?? 0) : 0)),
   );
-  const plan = answer ? planLanding(answer, job.leads, job.landing) : null;
+  const plan = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring.plan : null;
   const microfarads = job.label.capacitorMicrofarads;
   const volts = job.label.capacitorVolts;
   const head = {
@@ -102,25 +103,41 @@ function labelContent({ job, answer, short }: OpenJob): LabelContent {
         ),
     };
   }
+  const settled = answer?.status === "settled";
   return {
     ...head,
-    supply: plan?.ok
-      ? `Wired ${job.landing.supply === "115-neutral" ? "115 V" : "208–230 V"}`
-      : "Not settled — not landed",
+    supply: plan
+      ? `Wired ${plan.compartment.supply.volts} V`
+      : settled
+        ? "Not landed"
+        : "Not settled — not landed",
     capacitor: microfarads ? `capacitor ${microfarads} µF${volts ? ` / ${volts} V` : ""}` : "",
-    rows: plan?.ok
-      ? plan.steps.map((step) => {
-          const to = terminalName(step.to, job.landing);
-          if (!("lead" in step.wire))
-            return { wire: "jumper", role: terminalName(step.wire.jumperFrom, job.landing), to };
-          const role = roles[step.wire.lead];
+    rows: plan
+      ? [
+          ...Object.entries(plan.landings)
+            .filter(([lead]) => lead !== FRAME)
+            .map(([lead, place]) => {
+              const role = roles[lead];
+              return {
+                wire: wiring.kind === "retrofit" ? harnessName(lead) : short(lead),
+                role: role && family ? briefly(family.roleWords(role, speeds)) : "",
+                to: placeName(plan.compartment, place),
+              };
+            }),
+          ...plan.jumpers.map(({ from, to }) => ({
+            wire: "jumper",
+            role: placeName(plan.compartment, from),
+            to: placeName(plan.compartment, to),
+          })),
+        ]
+      : job.leads.map((lead) => {
+          const role = roles[lead.id];
           return {
-            wire: short(step.wire.lead),
-            role: role && family ? briefly(family.roleWords(role, speeds)) : "",
-            to,
+            wire: short(lead.id),
+            role: settled && role && family ? briefly(family.roleWords(role, speeds)) : "not settled",
+            to: "—",
           };
-        })
-      : job.leads.map((lead) => ({ wire: short(lead.id), role: "not settled", to: "—" })),
+        }),
   };
 }
 

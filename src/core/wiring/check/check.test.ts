@@ -170,7 +170,9 @@ describe("a wrong move, as the trade knows what comes of it", () => {
   });
 
   it("a capacitor rated under what it sees, and one of another value", () => {
-    const weak = plansFor(fan3, at("air-handler-relay"), { runCapacitor: { microfarads: 5, volts: 250 } })[0];
+    const weak = plansFor(fan3, at("air-handler-relay"), {
+      runCapacitor: { microfarads: 5, volts: 250, known: true },
+    })[0];
     const low = weak && {
       ...weak,
       compartment: {
@@ -182,7 +184,9 @@ describe("a wrong move, as the trade knows what comes of it", () => {
       },
     };
     expect(low && codes(checkPlan(low, fan3))).toContain("capacitor-over-volts");
-    const big = plansFor(fan3, at("air-handler-relay"), { runCapacitor: { microfarads: 15, volts: 440 } })[0];
+    const big = plansFor(fan3, at("air-handler-relay"), {
+      runCapacitor: { microfarads: 15, volts: 440, known: true },
+    })[0];
     expect(big && codes(checkPlan(big, fan3))).toContain("capacitor-value");
   });
 
@@ -276,7 +280,7 @@ function good(setup: (typeof SETUPS)[number], seed: number) {
     fitted,
     compartment: made,
     runCapacitor: runCapacitor
-      ? { microfarads: runCapacitor.microfarads, volts: runCapacitor.volts ?? 370 }
+      ? { microfarads: runCapacitor.microfarads, volts: runCapacitor.volts ?? 370, known: true }
       : null,
     speeds: {},
     reversed: false,

@@ -3,7 +3,7 @@ import type { Load } from "../../machine/load";
 import { FRAME, type WiringPlan } from "../plan";
 import { statesOf } from "../stateCircuit";
 import { capacitorVoltsFindings, cappedFindings } from "./capped";
-import { type CheckFinding, LIVE_VOLTS } from "./finding";
+import { type CheckFinding, gravestFirst, LIVE_VOLTS } from "./finding";
 import { frameFindings } from "./frame";
 import { type MotorToRun, ratedLoad, rightRuns, runState, type StateOutcome } from "./outcome";
 import { restingFindings } from "./resting";
@@ -15,12 +15,10 @@ import { structureFindings } from "./structure";
 export interface WiringCheck {
   /** `stop` where any finding is one: such a plan is not ready. */
   readonly weight: CheckFinding["weight"];
-  /** The gravest first. */
+  /** The gravest first, causes before what comes of them. */
   readonly findings: readonly CheckFinding[];
   readonly outcomes: readonly StateOutcome[];
 }
-
-const GRAVITY: Readonly<Record<CheckFinding["weight"], number>> = { stop: 0, again: 1, good: 2 };
 
 /**
  * Runs the planned circuit in every state of the equipment and holds it against the motor fed as its own chart says;
@@ -36,7 +34,7 @@ export function checkPlan(
 ): WiringCheck {
   const rightRun = rightRuns(run, plan.setting, load);
   const outcomes = statesOf(plan.compartment).map((state) => runState(plan, run, state, rightRun, load));
-  const findings = [
+  const findings = gravestFirst([
     ...outcomes.flatMap((outcome) => [
       ...shortFindings(outcome, plan),
       ...runningFindings(outcome, run),
@@ -50,7 +48,7 @@ export function checkPlan(
     ),
     ...structureFindings(plan, run),
     ...cappedFindings(outcomes, plan),
-  ].sort((a, b) => GRAVITY[a.weight] - GRAVITY[b.weight]);
+  ]);
   return { weight: findings[0]?.weight ?? "good", findings, outcomes };
 }
 

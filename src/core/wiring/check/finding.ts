@@ -13,41 +13,56 @@ export interface CheckFinding {
   readonly mend: string;
 }
 
-/** Codes of findings. New ones may be added; none changes its meaning. */
+/**
+ * Codes of findings, causes before what comes of them: in this order they are told where they weigh alike. New ones may
+ * be added; none changes its meaning.
+ */
 export const CHECK_CODES = [
-  "runs-right",
-  "rests",
   "line-short",
-  "short-through-motor",
-  "nothing-runs",
-  "hums",
-  "reversed",
-  "wrong-speed",
-  "crawls",
-  "winding-overload",
-  "winding-over-volts",
-  "capacitor-over-volts",
-  "capacitor-no-margin",
-  "capacitor-not-in-line",
-  "start-stays-in",
-  "start-overload",
-  "weak-start",
-  "runs-uncalled",
-  "live-when-off",
-  "one-leg-live",
   "frame-not-grounded",
   "lead-on-ground",
   "tied-taps",
+  "short-through-motor",
   "setting",
-  "capacitor-value",
-  "places",
-  "mixed-wire",
   "serves-cut",
-  "ends-unproved",
+  "capacitor-value",
+  "start-stays-in",
   "control-volts",
   "power-interrupted",
+  "runs-uncalled",
+  "live-when-off",
+  "nothing-runs",
+  "hums",
+  "reversed",
+  "capacitor-not-in-line",
+  "start-overload",
+  "weak-start",
+  "wrong-speed",
+  "crawls",
+  "winding-over-volts",
+  "winding-overload",
+  "capacitor-over-volts",
+  "places",
+  "mixed-wire",
+  "capacitor-unknown",
+  "capacitor-no-margin",
+  "winding-not-read",
+  "ends-unproved",
+  "one-leg-live",
+  "rests",
+  "runs-right",
   "capped-volts",
 ] as const;
+
+const GRAVITY: Readonly<Record<CheckFinding["weight"], number>> = { stop: 0, again: 1, good: 2 };
+
+/** The gravest first; of those alike the cause before what comes of it. */
+export function gravestFirst(findings: readonly CheckFinding[]): CheckFinding[] {
+  return [...findings].sort(
+    (a, b) =>
+      GRAVITY[a.weight] - GRAVITY[b.weight] || CHECK_CODES.indexOf(a.code) - CHECK_CODES.indexOf(b.code),
+  );
+}
 
 export type CheckCode = (typeof CHECK_CODES)[number];
 

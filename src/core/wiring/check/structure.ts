@@ -20,6 +20,7 @@ export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFindi
     ...setting(plan, run),
     ...capacitors(plan, run),
     ...unproved(plan, run),
+    ...unread(run),
   ];
 }
 
@@ -78,7 +79,7 @@ function joinedLeads(plan: WiringPlan): string[][] {
 
 function servesCut({ removed, compartment: made }: WiringPlan): CheckFinding[] {
   return removed.flatMap((wire) => {
-    const serves = "serves" in wire && typeof wire.serves === "string" ? wire.serves : null;
+    const { serves } = wire;
     return serves
       ? [
           finding({
@@ -116,7 +117,16 @@ function setting(
 
 function capacitors(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
   const { runMicrofarads, assumed } = fitted.rating;
-  if (runMicrofarads === null || assumed.includes("run capacitor")) return [];
+  if (runMicrofarads === null) return [];
+  if (assumed.includes("run capacitor"))
+    return [
+      finding({
+        code: "capacitor-unknown",
+        weight: "again",
+        says: "No plate says what run capacitor this motor takes: the figures here stand on an estimate, which is no rating.",
+        mend: "Type the plate’s µF and volts in Plate.",
+      }),
+    ];
   const { capacitor } = plan.compartment.offers;
   const device = plan.compartment.devices.find(({ id }) => id === capacitor?.device);
   const part = device?.parts.find(
@@ -150,6 +160,21 @@ function unproved(_: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
         motor.feeding.phases === 3 || motor.feeding.twoVoltages
           ? "Prove it first by a low-voltage AC or battery-kick test, and write the numbers on the leads as marks."
           : "Only the turning depends on it: bump it, and change one pair if it is wrong.",
+    }),
+  ];
+}
+
+function unread({ motor }: MotorToRun): CheckFinding[] {
+  const coils = motor.coils.filter(({ id }) => motor.unread.includes(id));
+  if (coils.length === 0) return [];
+  const ends = new Set(coils.flatMap(({ from, to }) => [from, to]));
+  return [
+    finding({
+      code: "winding-not-read",
+      weight: "again",
+      leads: motor.leads.filter(({ junction }) => ends.has(junction)).map(({ id }) => id),
+      says: "No reading ran through this winding; that it is whole, and its ohms, are taken for granted.",
+      mend: "Read it once in Probe before power.",
     }),
   ];
 }

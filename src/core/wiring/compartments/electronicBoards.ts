@@ -16,8 +16,8 @@ export const electronicBoard: Compartment = {
       name: "board",
       terminals: [
         blade("board.LINE", "line", 3),
-        blade("board.COOL", "call", 1),
-        blade("board.HEAT", "call", 1),
+        blade("board.COOL", "call", 2),
+        blade("board.HEAT", "call", 2),
         blade("board.NEUTRAL", "neutral", 5),
       ],
       parts: [

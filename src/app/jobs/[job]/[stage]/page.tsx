@@ -8,12 +8,14 @@ import { MatchStage } from "@/ui/match/MatchStage";
 import { PlateStage } from "@/ui/plate/PlateStage";
 import { ProbeStage } from "@/ui/probe/ProbeStage";
 import { RecordStage } from "@/ui/record/RecordStage";
+import { TraceStage } from "@/ui/trace/TraceStage";
 
 interface Props {
   params: Promise<{ stage: string }>;
 }
 
 const SCREENS: Readonly<Record<Stage, () => React.ReactNode>> = {
+  trace: () => <TraceStage />,
   plate: () => <PlateStage />,
   match: () => <MatchStage />,
   probe: () => <ProbeStage />,

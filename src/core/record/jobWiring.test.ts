@@ -1,0 +1,159 @@
+import { describe, expect, it } from "vitest";
+import { identify } from "../identify/identify";
+import { compartmentById } from "../wiring/compartments";
+import { NO_CHANGES } from "../wiring/plan";
+import type { Fact, FactBody } from "./facts";
+import { fact } from "./facts";
+import { deriveJob, sheetOf } from "./job";
+import { jobWiring } from "./jobWiring";
+
+/** Facts in order, a second apart. */
+function facts(...bodies: FactBody[]): Fact[] {
+  return bodies.map((body, i) => {
+    const n = (i + 1).toString(16).padStart(12, "0");
+    return fact.parse({
+      id: `0198c3a0-0000-7000-8000-${n}`,
+      at: new Date(Date.UTC(2026, 4, 1, 8, 0, i)).toISOString(),
+      by: "Petra Quill",
+      body,
+    });
+  });
+}
+
+const equipment = (id: string): FactBody => ({
+  kind: "compartment",
+  compartment: compartmentById(id) ?? null,
+});
+const read = (one: string, other: string, ohms: number): FactBody => ({
+  kind: "pair-reading",
+  between: [one, other],
+  typed: String(ohms),
+  ohms,
+});
+const FAN: readonly FactBody[] = [
+  { kind: "lead", lead: { id: "ye", colour: "yellow" } },
+  { kind: "lead", lead: { id: "bk", colour: "black" } },
+  { kind: "lead", lead: { id: "bn", colour: "brown" } },
+  { kind: "shell-reading", lead: "ye", typed: "OL", open: true },
+  { kind: "told", told: { speeds: 1, capacitor: "run" } },
+  read("ye", "bk", 12),
+  read("bk", "bn", 26),
+  read("ye", "bn", 38),
+  { kind: "plate", motor: "new", field: "runCapacitor", typed: "5 MFD 440" },
+  { kind: "plate", motor: "new", field: "volts", typed: "208-230" },
+];
+
+function wiringOf(...bodies: FactBody[]) {
+  const job = deriveJob(facts(...bodies));
+  const sheet = sheetOf(job);
+  const answer = sheet ? identify(sheet) : null;
+  return { job, wiring: jobWiring(job, answer?.ok ? answer : null) };
+}
+
+describe("how far a job's wiring got", () => {
+  it("without equipment it says so, and nothing else is asked first", () => {
+    expect(wiringOf(...FAN).wiring.kind).toBe("no-equipment");
+  });
+
+  it("with equipment and no readings it waits for Probe", () => {
+    expect(wiringOf(equipment("condenser-dual")).wiring).toMatchObject({ kind: "not-settled", stop: false });
+  });
+
+  it("a winding on the shell stops it", () => {
+    const shell: FactBody = { kind: "shell-reading", lead: "ye", typed: "400", ohms: 400 };
+    expect(wiringOf(...FAN, equipment("condenser-dual"), shell).wiring).toMatchObject({
+      kind: "not-settled",
+      stop: true,
+    });
+  });
+
+  it("a settled motor on its equipment gets its plans, with the capacitor of the plate", () => {
+    const { wiring } = wiringOf(...FAN, equipment("condenser-dual"));
+    if (wiring.kind !== "plan") throw new Error(wiring.kind);
+    expect(wiring.plans.map(({ id }) => id)).toEqual(["keep-one-dual", "own-capacitor"]);
+    expect(wiring.plan.landings).toMatchObject({ bn: "dual.FAN", ye: "contactor.T2", bk: "contactor.T1" });
+    expect(wiring.plan.capacitors[0]).toMatchObject({ microfarads: 5, known: true });
+  });
+
+  it("equipment of another kind is refused with its reason, and a retrofit goes to its strip", () => {
+    expect(wiringOf(...FAN, equipment("three-phase-contactor")).wiring.kind).toBe("refused");
+    const kind: FactBody = { kind: "plate", motor: "new", field: "kind", typed: "retrofit" };
+    expect(wiringOf(kind, equipment("electronic-board")).wiring.kind).toBe("retrofit");
+  });
+
+  it("jobs of before the equipment was data keep their choice", () => {
+    const landing: FactBody = {
+      kind: "landing",
+      choice: { supply: "208-230-two-lines", capacitor: "dual-fan", speed: 1 },
+    };
+    const { wiring } = wiringOf(...FAN, landing);
+    expect(wiring.kind === "plan" && wiring.compartment.id).toBe("condenser-dual");
+  });
+});
+
+describe("changes by hand and being ready", () => {
+  const moved: FactBody = { kind: "moved", lead: "bn", to: "contactor.T1" };
+
+  it("a lead moved by hand stays moved, is taken back by itself or with all, and ends with other equipment", () => {
+    const base = [...FAN, equipment("condenser-dual"), moved];
+    const { wiring } = wiringOf(...base);
+    expect(wiring.kind === "plan" && wiring.plan.landings.bn).toBe("contactor.T1");
+    expect(wiring.kind === "plan" && wiring.asMade.landings.bn).toBe("dual.FAN");
+    for (const back of [
+      { kind: "moved", lead: "bn", to: null },
+      { kind: "as-planned" },
+      equipment("air-handler-relay"),
+    ] as const)
+      expect(wiringOf(...base, back).job.changes).toBe(NO_CHANGES);
+  });
+
+  it("wires come and go by hand", () => {
+    const wire = { id: "0198c3a0-0000-7000-8000-00000000beef", from: "contactor.T1", to: "dual.C" };
+    const { wiring } = wiringOf(
+      ...FAN,
+      equipment("condenser-dual"),
+      { kind: "wire-added", wire },
+      { kind: "wire-off", wire: "line-to-c", off: true },
+    );
+    if (wiring.kind !== "plan") throw new Error(wiring.kind);
+    expect(wiring.plan.jumpers.map(({ to }) => to)).toContain("dual.C");
+    expect(wiring.plan.removed.map(({ id }) => id)).toEqual(["line-to-c"]);
+  });
+
+  it("ready holds until a wire moves, and keeps the reason of an override", () => {
+    const base = [...FAN, equipment("condenser-dual")];
+    const ready: FactBody = { kind: "ready", ready: true };
+    expect(wiringOf(...base, ready).job.ready).toMatchObject({ override: null, by: "Petra Quill" });
+    expect(wiringOf(...base, ready, moved).job.ready).toBeNull();
+    expect(wiringOf(...base, ready, { kind: "ready", ready: false }).job.ready).toBeNull();
+    const override: FactBody = { kind: "ready", ready: true, override: "bench run only" };
+    expect(wiringOf(...base, moved, override).job.ready?.override).toBe("bench run only");
+  });
+});
+
+describe("the old wiring and its photos", () => {
+  const photo = { id: "0198c3a0-0000-7000-8000-00000000aaaa", caption: "", widthPx: 800, heightPx: 600 };
+  const pin = { id: "0198c3a0-0000-7000-8000-00000000bbbb", photo: photo.id, x: 0.2, y: 0.4, says: "BK" };
+
+  it("an old lead keeps its last terminal and can be taken off", () => {
+    const old = (terminal: string | null): FactBody => ({
+      kind: "old-lead",
+      old: { lead: { id: "o1", colour: "black" }, terminal },
+    });
+    expect(wiringOf(old(null), old("dual.FAN")).job.oldLeads).toEqual([
+      { lead: { id: "o1", colour: "black" }, terminal: "dual.FAN" },
+    ]);
+    expect(wiringOf(old("dual.FAN"), { kind: "old-lead-gone", lead: "o1" }).job.oldLeads).toEqual([]);
+  });
+
+  it("a pin goes with its photo", () => {
+    expect(wiringOf({ kind: "photo", photo }, { kind: "pin", pin }).job.pins).toEqual([pin]);
+    const gone = wiringOf(
+      { kind: "photo", photo },
+      { kind: "pin", pin },
+      { kind: "photo-gone", photo: photo.id },
+    );
+    expect(gone.job.photos).toEqual([]);
+    expect(gone.job.pins).toEqual([]);
+  });
+});

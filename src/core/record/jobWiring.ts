@@ -1,0 +1,113 @@
+import type { Identification } from "../identify/identification";
+import { type FittedMotor, fitMotor } from "../machine/fitMotor";
+import { ratingOf } from "../machine/rating";
+import { type WoundMotor, woundMotor } from "../machine/woundMotor";
+import { type Plate, readPlate } from "../motor/plate";
+import type { Fault } from "../quantity/fault";
+import type { Compartment } from "../wiring/compartment";
+import { type WiringPlan, withChanges } from "../wiring/plan";
+import { planWiring } from "../wiring/planWiring";
+import { HARNESS, planRetrofit } from "../wiring/retrofit";
+import type { Job } from "./job";
+
+/** What a job has to say of its wiring, told apart by how far it got. */
+export type JobWiring =
+  | { readonly kind: "no-equipment" }
+  | { readonly kind: "not-settled"; readonly stop: boolean; readonly says: string }
+  | { readonly kind: "refused"; readonly faults: readonly Fault[]; readonly compartment: Compartment }
+  | (PlanChoice & {
+      readonly kind: "plan";
+      readonly motor: WoundMotor;
+      readonly fitted: FittedMotor;
+    })
+  | (PlanChoice & { readonly kind: "retrofit" });
+
+interface PlanChoice {
+  readonly compartment: Compartment;
+  readonly plans: readonly WiringPlan[];
+  /** The plan taken, before any change by hand. */
+  readonly asMade: WiringPlan;
+  /** The same with the changes by hand. */
+  readonly plan: WiringPlan;
+  /** Leads in the order of the sheet, or of the harness. */
+  readonly leads: readonly string[];
+}
+
+/** What the wiring of a job hangs on; equal parts give an equal wiring. */
+export type WiringFactsOfJob = Pick<Job, "compartment" | "wish" | "changes" | "leads" | "plates">;
+
+/** What of an identification the wiring hangs on. */
+export type KnownAnswer = Pick<Identification, "status" | "family" | "roles" | "sections" | "bonded">;
+
+/** The wiring of a job: the plan for its settled motor, or its retrofit, on its equipment. */
+export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): JobWiring {
+  const { compartment, wish, changes } = job;
+  if (!compartment) return { kind: "no-equipment" };
+  const plate = plateOf(job);
+  if (plate.kind === "retrofit" || plate.kind === "electronic")
+    return chosen(planRetrofit(compartment), job, compartment, (parts) => ({
+      ...parts,
+      kind: "retrofit",
+      leads: HARNESS.map(({ id }) => id),
+    }));
+  if (!answer)
+    return { kind: "not-settled", stop: false, says: "Enter the leads and their readings in Probe first." };
+  if (answer.status === "fault")
+    return { kind: "not-settled", stop: true, says: "The winding is not fit to run. Land nothing." };
+  if (answer.status !== "settled")
+    return {
+      kind: "not-settled",
+      stop: false,
+      says: "The leads are not settled yet. Land nothing until Probe says settled.",
+    };
+  const motor = woundMotor(answer, job.leads);
+  if (!motor)
+    return {
+      kind: "not-settled",
+      stop: false,
+      says: "There is no winding to land: electronics are landed as a retrofit. Say so in Plate, kind.",
+    };
+  const fitted = fittedTo(motor, plate, compartment);
+  const { runCapacitor } = plate;
+  const planned = planWiring({
+    motor,
+    fitted,
+    compartment,
+    runCapacitor: runCapacitor
+      ? { microfarads: runCapacitor.microfarads, volts: runCapacitor.volts ?? USUAL_VOLTS, known: true }
+      : null,
+    speeds: wish.speeds,
+    reversed: wish.reversed,
+  });
+  return chosen(planned, { wish, changes }, compartment, (parts) => ({
+    ...parts,
+    kind: "plan",
+    motor,
+    fitted,
+    leads: motor.leads.map(({ id }) => id),
+  }));
+}
+
+const USUAL_VOLTS = 370;
+
+/** The plate of the motor to be landed: the new one's, or the old one's while no other is known. */
+export function plateOf({ plates }: Pick<Job, "plates">): Plate {
+  const of = Object.keys(plates.new).length > 0 ? plates.new : plates.old;
+  return readPlate(of).plate;
+}
+
+function fittedTo(motor: WoundMotor, plate: Plate, { supply }: Compartment): FittedMotor {
+  return fitMotor(motor, ratingOf(motor, plate, supply.volts));
+}
+
+function chosen(
+  planned: ReturnType<typeof planWiring>,
+  { wish, changes }: Pick<Job, "wish" | "changes">,
+  compartment: Compartment,
+  as: (parts: Omit<PlanChoice, "leads">) => JobWiring,
+): JobWiring {
+  if (!planned.ok) return { kind: "refused", faults: planned.faults, compartment };
+  const asMade = planned.plans.find(({ id }) => id === wish.plan) ?? planned.plans[0];
+  if (!asMade) return { kind: "refused", faults: [], compartment };
+  return as({ compartment, plans: planned.plans, asMade, plan: withChanges(asMade, changes) });
+}

@@ -1,0 +1,160 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { type CheckFinding, placeName } from "@/core/wiring";
+import { useJob } from "../job/JobContext";
+import { PlainEntry } from "../parts/PlainEntry";
+import { Mark, Verdict } from "../parts/Verdict";
+import { TOUCH } from "../theme/theme";
+import { useWireName } from "./useWiringCheck";
+
+interface Check {
+  readonly weight: CheckFinding["weight"];
+  readonly findings: readonly CheckFinding[];
+}
+
+const SUMMARY = {
+  stop: "Stop: not to be powered like this",
+  again: "Nothing stops it; look again at what is marked",
+  good: "Good in every state",
+} as const;
+
+/** What the planned circuit does in every state of the equipment, run before anyone turns the power on. */
+export function CheckPanel({ check }: { check: Check }) {
+  const grave = check.findings.filter(({ weight }) => weight !== "good");
+  const good = check.findings.filter(({ weight }) => weight === "good");
+  return (
+    <Box component="section" aria-label="Check">
+      <Typography variant="h2">Run before power</Typography>
+      <Box aria-live="polite" sx={{ mt: 1 }}>
+        <Verdict weight={check.weight} word={SUMMARY[check.weight]} />
+      </Box>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0,1fr)", md: grave.length > 0 ? "1fr 1fr" : "minmax(0,1fr)" },
+          columnGap: 8,
+          mt: 2,
+        }}
+      >
+        {grave.length > 0 ? <Findings findings={grave} label="To mend" /> : null}
+        <Findings findings={good} label="As it should be" />
+      </Box>
+      <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 2, maxWidth: 720 }}>
+        Figures are estimates of a machine model fitted to the plate and the ohms; the plate and the clamp
+        meter outrank them.
+      </Typography>
+      <Ready check={check} />
+    </Box>
+  );
+}
+
+function Findings({ findings, label }: { findings: readonly CheckFinding[]; label: string }) {
+  const { wiring } = useJob();
+  const name = useWireName();
+  if (findings.length === 0 || (wiring.kind !== "plan" && wiring.kind !== "retrofit")) return null;
+  const { compartment } = wiring.plan;
+  return (
+    <Box
+      component="ul"
+      aria-label={label}
+      sx={{ listStyle: "none", m: 0, p: 0, borderTop: "1px solid", borderColor: "divider" }}
+    >
+      {findings.map(({ code, weight, state, leads, places, says, mend }) => (
+        <Box
+          component="li"
+          key={`${code} ${state} ${leads.join()} ${says}`}
+          sx={{ display: "flex", gap: 2.5, borderBottom: "1px solid", borderColor: "divider", py: 1.5 }}
+        >
+          <Box sx={{ pt: 0.5 }}>
+            <Mark weight={weight} />
+          </Box>
+          <Box sx={{ minWidth: 0 }}>
+            {leads.length + places.length > 0 && weight !== "good" ? (
+              <Box sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
+                {[...leads.map(name), ...places.map((place) => placeName(compartment, place))].join(" · ")}
+              </Box>
+            ) : null}
+            <span>
+              {code === "capped-volts"
+                ? `${leads.map(name).join()}: ${says.charAt(0).toLowerCase()}${says.slice(1)}`
+                : says}
+            </span>
+            {mend ? <Box sx={{ fontWeight: 650 }}>{mend}</Box> : null}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** A plan with a stop is not marked ready; whoever goes on all the same writes down why. */
+function Ready({ check }: { check: Check }) {
+  const { job, add } = useJob();
+  const [reason, setReason] = useState("");
+  const [missing, setMissing] = useState(false);
+  if (job.ready)
+    return (
+      <Box sx={{ mt: 3, display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap" }}>
+        <Verdict
+          weight={job.ready.override ? "again" : "good"}
+          word={`Marked ready on ${job.ready.at.slice(0, 10)}${job.ready.by ? ` by ${job.ready.by}` : ""}`}
+        />
+        {job.ready.override ? <span>against the check: {job.ready.override}</span> : null}
+        <Button color="inherit" onClick={() => add({ kind: "ready", ready: false })}>
+          Not ready after all
+        </Button>
+      </Box>
+    );
+  if (check.weight !== "stop")
+    return (
+      <Button
+        className="no-print"
+        variant="contained"
+        sx={{ mt: 3, minHeight: TOUCH, px: 6 }}
+        onClick={() => add({ kind: "ready", ready: true })}
+      >
+        Mark the plan ready
+      </Button>
+    );
+  const override = () => {
+    if (reason.trim().length < 3) {
+      setMissing(true);
+      return;
+    }
+    add({ kind: "ready", ready: true, override: reason.trim() });
+  };
+  return (
+    <Box
+      component="form"
+      className="no-print"
+      aria-label="Go on against the check"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        override();
+      }}
+      sx={{ mt: 3, maxWidth: 560, display: "grid", gap: 2 }}
+    >
+      <Typography>
+        A plan with a stop is not marked ready. To go on all the same, write down why: it stays on the record.
+      </Typography>
+      <PlainEntry
+        label="Reason"
+        value={reason}
+        maxLength={200}
+        onChange={(text) => {
+          setReason(text);
+          setMissing(false);
+        }}
+        fault={missing ? "Write the reason in a few words; without one the plan stays as it is." : undefined}
+      />
+      <Button type="submit" color="error" sx={{ justifySelf: "start", minHeight: TOUCH }}>
+        Record the override
+      </Button>
+    </Box>
+  );
+}

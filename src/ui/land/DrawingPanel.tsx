@@ -1,0 +1,95 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { useRef, useState } from "react";
+import { type CheckFinding, FRAME, placeName, wiringDrawing } from "@/core/wiring";
+import { useJob } from "../job/JobContext";
+import { HandChange } from "./HandChange";
+import { saveDrawingPdf, saveDrawingSvg } from "./saveDrawing";
+import { useWireName } from "./useWiringCheck";
+import { WiringDrawingView } from "./WiringDrawingView";
+
+interface Props {
+  readonly check: { readonly findings: readonly CheckFinding[] };
+}
+
+/** The wiring drawing of the plan, to print, to save, and to change by hand. */
+export function DrawingPanel({ check }: Props) {
+  const { wiring, job, add, leadOf } = useJob();
+  const name = useWireName();
+  const svg = useRef<SVGSVGElement>(null);
+  const [trouble, setTrouble] = useState("");
+  if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
+  const { plan } = wiring;
+  const drawing = wiringDrawing(plan, wiring.leads);
+  const wrong = new Set(
+    check.findings.filter(({ weight }) => weight === "stop").flatMap(({ leads }) => leads),
+  );
+  const file = (job.title || "wiring").replace(/[^\p{L}\p{N}]+/gu, "-").toLowerCase();
+  const move = (lead: string, to: string) => {
+    if (plan.landings[lead] !== to) add({ kind: "moved", lead, to });
+  };
+  return (
+    <Box component="section" aria-label="Wiring drawing">
+      <Box sx={{ display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap", mb: 2 }}>
+        <Typography variant="h2" sx={{ mr: "auto" }}>
+          {plan.title}
+        </Typography>
+        <Box className="no-print" sx={{ display: "flex", gap: 2, flexWrap: "wrap" }}>
+          <Button size="small" color="inherit" onClick={() => window.print()}>
+            Print
+          </Button>
+          <Button
+            size="small"
+            color="inherit"
+            onClick={() => svg.current && saveDrawingSvg(svg.current, file)}
+          >
+            Save SVG
+          </Button>
+          <Button
+            size="small"
+            color="inherit"
+            onClick={() => {
+              setTrouble("");
+              saveDrawingPdf(drawing, {
+                title: `${job.title || "Wiring"} — ${plan.title}`,
+                name,
+                colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour),
+                file,
+              }).catch(() => setTrouble("The PDF could not be made here. Print the page to a file instead."));
+            }}
+          >
+            Save PDF
+          </Button>
+        </Box>
+      </Box>
+      {trouble ? (
+        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
+          {trouble}
+        </Typography>
+      ) : null}
+      <Box
+        tabIndex={0}
+        role="group"
+        aria-label="Drawing, pans sideways"
+        sx={{ overflowX: "auto", border: "1px solid", borderColor: "divider", bgcolor: "background.paper" }}
+      >
+        <WiringDrawingView
+          ref={svg}
+          drawing={drawing}
+          wrong={wrong}
+          name={name}
+          placeOf={(lead) => placeName(plan.compartment, plan.landings[lead] ?? "")}
+          onMove={move}
+        />
+      </Box>
+      <Typography className="no-print" sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1 }}>
+        Drag a lead’s name to a terminal, or press Enter on it and choose with the arrow keys. The check
+        answers at once.
+      </Typography>
+      <HandChange onMove={move} />
+    </Box>
+  );
+}

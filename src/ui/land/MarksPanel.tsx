@@ -1,0 +1,62 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { useJob } from "../job/JobContext";
+import { Choice } from "../parts/Choice";
+import { LeadTag } from "../parts/LeadTag";
+
+/** Which end of each coil is which: read off the leads, or proved by a kick test, and kept as their marks. */
+export function MarksPanel() {
+  const { wiring, job, add, short } = useJob();
+  if (wiring.kind !== "plan") return null;
+  const { motor } = wiring;
+  const slots = [...new Set(motor.leads.map(({ slot }) => slot))].filter((slot) => slot.startsWith("T"));
+  const numbers = slots.length > 0 ? slots.sort((a, b) => Number(a.slice(1)) - Number(b.slice(1))) : null;
+  return (
+    <Box sx={{ display: "grid", gap: 3 }}>
+      <Typography sx={{ maxWidth: 720 }}>
+        Ohms do not tell one end of a coil from the other. Where the leads bear no numbers: low-voltage AC on
+        one coil and a meter on the next, or a battery kick, tells which ends are alike. A battery kick puts
+        volts on every coil: hands off.
+      </Typography>
+      {numbers ? (
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(3, 1fr)", md: "repeat(6, 1fr)" },
+            gap: 3,
+          }}
+        >
+          {job.leads.map((lead) => {
+            const slot = motor.leads.find(({ id }) => id === lead.id)?.slot ?? "";
+            return (
+              <Box key={lead.id}>
+                <LeadTag lead={lead} name={short(lead.id)} />
+                <Choice
+                  label={`Number, taken as ${slot}`}
+                  value={lead.mark ?? ""}
+                  onChange={(mark) => {
+                    const { mark: _, ...bare } = lead;
+                    add({ kind: "lead", lead: mark === "" ? bare : { ...bare, mark } });
+                  }}
+                >
+                  <option value="">not proved</option>
+                  {numbers.map((number) => (
+                    <option key={number} value={number}>
+                      {number}
+                    </option>
+                  ))}
+                </Choice>
+              </Box>
+            );
+          })}
+        </Box>
+      ) : (
+        <Typography>
+          Only the turning depends on it here: bump it, and change one pair over if it is wrong.
+        </Typography>
+      )}
+    </Box>
+  );
+}

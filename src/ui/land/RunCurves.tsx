@@ -1,0 +1,111 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import type { WhatIf } from "@/core/wiring";
+
+/** Torque and capacitor volts over speed, as planned and with the change; start contacts as they stand at rest. */
+export function RunCurves({ planned, other }: { planned: WhatIf; other: WhatIf | null }) {
+  if (planned.curve.length === 0 && (other?.curve.length ?? 0) === 0)
+    return <p>Nothing calls: there is no torque to draw.</p>;
+  const data = (planned.curve.length > 0 ? planned.curve : (other?.curve ?? [])).map((point, i) => ({
+    rpm: Math.round(point.rpm),
+    torque: planned.curve[i]?.torqueNm,
+    load: point.loadNm,
+    otherTorque: other?.curve[i]?.torqueNm,
+    volts: planned.curve[i]?.capacitorVolts,
+    otherVolts: other?.curve[i]?.capacitorVolts,
+  }));
+  const best = planned.curve.reduce((most, point) => Math.max(most, point.torqueNm), 0);
+  const text = `Torque over speed: at rest ${show(planned.curve[0]?.torqueNm)} N·m, at best ${show(best)} N·m${other ? `; with the change at rest ${show(other.curve[0]?.torqueNm)} N·m` : ""}.`;
+  return (
+    <Box sx={{ display: "grid", gap: 4, minWidth: 0 }}>
+      <Curves
+        text={text}
+        data={data}
+        unit=" N·m"
+        lines={[
+          ["torque", "torque, as planned", "", "primary-main"],
+          ...(other ? [["otherTorque", "with the change", "7 4", "error-main"] as const] : []),
+          ["load", "what the load asks", "2 4", "text-secondary"],
+        ]}
+      />
+      {data.some(({ volts, otherVolts }) => typeof volts === "number" || typeof otherVolts === "number") ? (
+        <Curves
+          text={`Volts across the capacitor, from rest ${show(planned.curve[0]?.capacitorVolts)} V to ${show(planned.curve.at(-1)?.capacitorVolts)} V at synchronous speed.`}
+          data={data}
+          unit=" V"
+          lines={[
+            ["volts", "capacitor, as planned", "", "primary-main"],
+            ...(other ? [["otherVolts", "with the change", "7 4", "error-main"] as const] : []),
+          ]}
+        />
+      ) : null}
+    </Box>
+  );
+}
+
+type LineSpec = readonly [key: string, name: string, dashes: string, colour: string];
+
+function Curves({
+  text,
+  data,
+  unit,
+  lines,
+}: {
+  text: string;
+  data: readonly object[];
+  unit: string;
+  lines: readonly LineSpec[];
+}) {
+  const tick = { fill: "var(--mui-palette-text-secondary)", fontSize: 12 };
+  return (
+    <Box component="figure" aria-label={text} sx={{ m: 0 }}>
+      <Box component="figcaption" sx={{ fontSize: "0.875rem", color: "text.secondary", mb: 1 }}>
+        {text}
+      </Box>
+      <Box aria-hidden="true" sx={{ height: 210 }}>
+        <ResponsiveContainer width="100%" height="100%">
+          <LineChart
+            data={[...data]}
+            margin={{ top: 8, right: 12, bottom: 4, left: 0 }}
+            accessibilityLayer={false}
+          >
+            <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
+            <XAxis
+              dataKey="rpm"
+              type="number"
+              domain={[0, "dataMax"]}
+              unit=" rpm"
+              tick={tick}
+              minTickGap={40}
+            />
+            <YAxis
+              tick={tick}
+              width={72}
+              unit={unit}
+              tickFormatter={(value: number) => String(Number(value.toPrecision(2)))}
+            />
+            <Legend />
+            {lines.map(([key, name, dashes, colour]) => (
+              <Line
+                key={key}
+                dataKey={key}
+                name={name}
+                stroke={`var(--mui-palette-${colour})`}
+                strokeWidth={2}
+                {...(dashes ? { strokeDasharray: dashes } : {})}
+                dot={false}
+                isAnimationActive={false}
+              />
+            ))}
+          </LineChart>
+        </ResponsiveContainer>
+      </Box>
+    </Box>
+  );
+}
+
+function show(value: number | null | undefined): string {
+  return value === null || value === undefined ? "–" : String(Number(value.toPrecision(3)));
+}

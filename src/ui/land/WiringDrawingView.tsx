@@ -1,0 +1,245 @@
+"use client";
+
+import { type Ref, useState } from "react";
+import type { Lead } from "@/core";
+import { type DrawnWire, FRAME, type WiringDrawing } from "@/core/wiring";
+import { useJob } from "../job/JobContext";
+import { paintOf } from "../parts/insulation";
+import { MONO } from "../theme/theme";
+import { LeadHandle, type Point } from "./LeadHandle";
+
+interface Props {
+  readonly ref?: Ref<SVGSVGElement>;
+  readonly drawing: WiringDrawing;
+  /** Leads that the check stops at. */
+  readonly wrong: ReadonlySet<string>;
+  /** Leads that stand live; none are marked where left out. */
+  readonly live?: ReadonlySet<string>;
+  readonly name: (lead: string) => string;
+  readonly placeOf: (lead: string) => string;
+  /** Left out where the drawing is only looked at. */
+  readonly onMove?: (lead: string, to: string) => void;
+}
+
+/** A wiring drawing as SVG: colours of insulation with their letters, everything else in the ink of the page. */
+export function WiringDrawingView({ ref, drawing, wrong, live, name, placeOf, onMove }: Props) {
+  const { leadOf } = useJob();
+  const [target, setTarget] = useState<string | null>(null);
+  const [held, setHeld] = useState<{ lead: string; at: Point } | null>(null);
+  const told = drawing.leads.map(({ id }) => `${name(id)} to ${placeOf(id)}`).join("; ");
+  return (
+    <div
+      style={{
+        position: "relative",
+        minWidth: Math.min(drawing.width, SMALLEST_WIDTH),
+        maxWidth: drawing.width * LARGEST_SCALE,
+        margin: "0 auto",
+      }}
+    >
+      <svg
+        ref={ref}
+        viewBox={`0 0 ${drawing.width} ${drawing.height}`}
+        style={{ display: "block", width: "100%" }}
+        role="img"
+        aria-label={`Wiring drawing: ${told}`}
+      >
+        {drawing.devices.map((device) => (
+          <DeviceBox key={device.id} device={device} chosen={target} />
+        ))}
+        {[...drawing.wires].sort(leadsOnTop).map((wire) => (
+          <WireLine
+            key={wire.id}
+            wire={wire}
+            lead={wire.lead ? leadOf(wire.lead) : null}
+            live={live?.has(wire.lead ?? "") ?? false}
+          />
+        ))}
+        {drawing.joints.map(({ id, name: joint, x, y1, y2 }) => (
+          <g key={id}>
+            <rect x={x - 5} y={y1 - 9} width="10" height={y2 - y1 + 18} rx="5" fill="currentColor" />
+            <text x={x + 9} y={y1 - 9} fontSize="12" fill="currentColor">
+              {joint}
+            </text>
+            {target === id ? <Ring x={x} y={y1} /> : null}
+          </g>
+        ))}
+        {drawing.leads.map(({ id, at, cap }) => (
+          <g key={id}>
+            {cap ? <Cap x={cap.x} y={cap.y} /> : null}
+            {wrong.has(id) ? <WrongFrame x={at.x} y={at.y} /> : null}
+            <LeadText
+              id={id}
+              x={at.x}
+              y={at.y}
+              name={name(id)}
+              place={placeOf(id)}
+              wrong={wrong.has(id)}
+              live={live?.has(id) ?? false}
+            />
+          </g>
+        ))}
+        {held ? <Ring x={held.at.x} y={held.at.y} /> : null}
+      </svg>
+      {onMove
+        ? drawing.leads.map((lead) => (
+            <LeadHandle
+              key={lead.id}
+              lead={lead}
+              drawing={drawing}
+              label={`${name(lead.id)}, on ${placeOf(lead.id)}`}
+              onTarget={setTarget}
+              onHeld={(at) => setHeld(at && { lead: lead.id, at })}
+              onMove={(to) => onMove(lead.id, to)}
+            />
+          ))
+        : null}
+    </div>
+  );
+}
+
+/** On a small screen the drawing keeps this width and is panned. */
+const SMALLEST_WIDTH = 640;
+const LARGEST_SCALE = 1.25;
+
+function Ring({ x, y }: Point) {
+  return <circle cx={x} cy={y} r="11" fill="none" stroke="currentColor" strokeWidth="3" />;
+}
+
+/** A broken frame around a lead that the check stops at. */
+function WrongFrame({ x, y }: Point) {
+  return (
+    <rect
+      x={x + 2}
+      y={y - 12.5}
+      width="218"
+      height="25"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="2.5"
+      strokeDasharray="6 4"
+    />
+  );
+}
+
+/** Leads are drawn over the wires of the equipment. */
+function leadsOnTop(a: DrawnWire, b: DrawnWire): number {
+  return Number(a.kind === "lead") - Number(b.kind === "lead");
+}
+
+function DeviceBox({ device, chosen }: { device: WiringDrawing["devices"][number]; chosen: string | null }) {
+  return (
+    <g>
+      <rect
+        x={device.x}
+        y={device.y}
+        width={device.width}
+        height={device.height}
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="1.5"
+      />
+      <text x={device.x + 10} y={device.y + 17} fontSize="14" fontWeight="700" fill="currentColor">
+        {device.name}
+      </text>
+      {device.terminals.map(({ id, name, feed, at, used }) => (
+        <g key={id} opacity={used ? 1 : 0.62}>
+          <text
+            x={at.x - 14}
+            y={at.y + 5}
+            fontSize="14"
+            textAnchor="end"
+            fontFamily={MONO}
+            fill="currentColor"
+          >
+            {name}
+          </text>
+          {feed ? (
+            <text x={device.x + 12} y={at.y + 4} fontSize="11" fill="currentColor">
+              {shorten(feed, name.length > 7 ? 16 : 24)}
+            </text>
+          ) : null}
+          <circle
+            cx={at.x}
+            cy={at.y}
+            r={used ? 5 : 4}
+            fill={used ? "currentColor" : "none"}
+            stroke="currentColor"
+            strokeWidth="1.5"
+          />
+          <path d={`M${device.x} ${at.y}h6`} stroke="currentColor" strokeWidth={used ? 1.5 : 0} />
+          {chosen === id ? (
+            <circle cx={at.x} cy={at.y} r="11" fill="none" stroke="currentColor" strokeWidth="3" />
+          ) : null}
+        </g>
+      ))}
+    </g>
+  );
+}
+
+function WireLine({ wire, lead, live }: { wire: DrawnWire; lead: Lead | null; live: boolean }) {
+  const d = `M${wire.points.map(({ x, y }) => `${x} ${y}`).join("L")}`;
+  const line = { fill: "none", strokeLinejoin: "round", d } as const;
+  if (wire.kind === "equipment")
+    return <path {...line} stroke="currentColor" strokeWidth="1.6" opacity="0.7" />;
+  if (wire.kind === "jumper") return <path {...line} stroke="currentColor" strokeWidth="3" />;
+  if (wire.lead === FRAME)
+    return (
+      <>
+        <path {...line} stroke="currentColor" strokeWidth="6" />
+        <path {...line} stroke={paintOf("green")} strokeWidth="3.6" />
+        <path {...line} stroke={paintOf("yellow")} strokeWidth="3.6" strokeDasharray="7 9" />
+      </>
+    );
+  return (
+    <>
+      <path {...line} stroke="currentColor" strokeWidth={live ? 8 : 6} />
+      <path {...line} stroke={paintOf(lead?.colour)} strokeWidth={live ? 5 : 3.8} />
+      {lead?.stripe ? (
+        <path {...line} stroke={paintOf(lead.stripe)} strokeWidth="3.8" strokeDasharray="6 10" />
+      ) : null}
+    </>
+  );
+}
+
+/** A capped end: a hood over the wire. */
+function Cap({ x, y }: { x: number; y: number }) {
+  return <path d={`M${x + 9} ${y - 7}h-8a7 7 0 0 0 0 14h8z`} fill="currentColor" />;
+}
+
+function LeadText({
+  id,
+  x,
+  y,
+  name,
+  place,
+  wrong,
+  live,
+}: {
+  id: string;
+  x: number;
+  y: number;
+  name: string;
+  place: string;
+  wrong: boolean;
+  live: boolean;
+}) {
+  return (
+    <>
+      <text x={x + 10} y={y + 5} fontSize="15" fontWeight="700" fontFamily={MONO} fill="currentColor">
+        {id === FRAME ? "GN/YE" : name}
+      </text>
+      <text
+        x={x + 10 + Math.max(58, 9.2 * (id === FRAME ? 5 : name.length) + 12)}
+        y={y + 5}
+        fontSize="12.5"
+        fill="currentColor"
+      >
+        {`${wrong ? "✕ " : ""}${live ? "live · " : ""}${shorten(place, 24)}`}
+      </text>
+    </>
+  );
+}
+
+function shorten(text: string, most: number): string {
+  return text.length > most ? `${text.slice(0, most - 1)}…` : text;
+}

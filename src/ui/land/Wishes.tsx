@@ -1,0 +1,68 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { familyById, type WiringWish } from "@/core";
+import { NO_CHANGES, speedsOf } from "@/core/wiring";
+import { useJob } from "../job/JobContext";
+import { Choice } from "../parts/Choice";
+
+/** What a person chooses of the plan: its school, the speed of each call, the way it turns. */
+export function Wishes() {
+  const { wiring, job, add, answer } = useJob();
+  if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
+  const { plans, asMade, compartment } = wiring;
+  const choose = (change: Partial<WiringWish>) =>
+    add({ kind: "wiring-wish", wish: { ...job.wish, ...change } });
+  const speeds = wiring.kind === "plan" ? speedsOf(wiring.motor) : 1;
+  const family = familyById(answer?.family ?? null);
+  return (
+    <>
+      {plans.length > 1 ? (
+        <Choice label="School" value={asMade.id} onChange={(plan) => choose({ plan })}>
+          {plans.map(({ id, school }) => (
+            <option key={id} value={id}>
+              {school}
+            </option>
+          ))}
+        </Choice>
+      ) : null}
+      {speeds > 1
+        ? asMade.wanted.map(({ call, speed }) => (
+            <Choice
+              key={call}
+              label={`Speed for ${compartment.calls.find(({ id }) => id === call)?.name.toLowerCase() ?? call}`}
+              value={String(speed)}
+              onChange={(value) => choose({ speeds: { ...job.wish.speeds, [call]: Number(value) } })}
+            >
+              {Array.from({ length: speeds }, (_, i) => i + 1).map((rank) => (
+                <option key={rank} value={rank}>
+                  {rank === 1 ? "1, the fastest" : rank === speeds ? `${rank}, the slowest` : rank}
+                </option>
+              ))}
+            </Choice>
+          ))
+        : null}
+      {wiring.kind === "plan" ? (
+        <Box>
+          <Choice
+            label="Turns"
+            value={job.wish.reversed ? "reversed" : "plate"}
+            onChange={(value) => choose({ reversed: value === "reversed" })}
+          >
+            <option value="plate">as the plate’s drawing has it</option>
+            <option value="reversed">the other way</option>
+          </Choice>
+          <Box sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1 }}>
+            Reversed by {family?.reverseBy ?? "the plate’s drawing"}. Never by turning the blade over.
+          </Box>
+        </Box>
+      ) : null}
+      {job.changes === NO_CHANGES ? null : (
+        <Button color="inherit" onClick={() => add({ kind: "as-planned" })}>
+          Take back every change by hand
+        </Button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,67 @@
+import sharp from "sharp";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { uprightPhoto } from "../../src/server/photo";
+import { MOST_PHOTOS, photoStore } from "../../src/server/photoStore";
+import { makeTestDatabase, type TestDatabase } from "./testDatabase";
+
+const JOB = "0198c3a0-0000-7000-8000-00000000c0de";
+const id = (n: number) => `0198c3a0-0000-7000-8000-${n.toString(16).padStart(12, "0")}`;
+
+/** A picture with what a camera writes beside it: lying on its side, with a place and a maker's name. */
+async function fromCamera(width: number, height: number): Promise<Buffer> {
+  return sharp({ create: { width, height, channels: 3, background: "#7a4a26" } })
+    .jpeg()
+    .withExif({ IFD0: { Make: "Larkhull", Copyright: "harbour" }, IFD3: { GPSLatitudeRef: "N" } })
+    .withMetadata({ orientation: 6 })
+    .toBuffer();
+}
+
+describe("a photo on its way in", () => {
+  it("is turned upright, brought to size and told nothing of who took it where", async () => {
+    const photo = await uprightPhoto(await fromCamera(3000, 2000));
+    expect(photo).toMatchObject({ widthPx: 1200, heightPx: 1800 });
+    const kept = await sharp(photo?.jpeg).metadata();
+    expect(kept.exif).toBeUndefined();
+    expect(kept.orientation).toBeUndefined();
+    expect(kept.format).toBe("jpeg");
+  });
+
+  it("a small one is not blown up; what is no picture is refused", async () => {
+    expect(await uprightPhoto(await fromCamera(300, 200))).toMatchObject({ widthPx: 200, heightPx: 300 });
+    expect(await uprightPhoto(Buffer.from("GIF89a, nearly"))).toBeNull();
+    expect(await uprightPhoto(Buffer.alloc(0))).toBeNull();
+  });
+});
+
+describe("photos of a job", () => {
+  let database: TestDatabase;
+  beforeAll(async () => {
+    database = await makeTestDatabase();
+  });
+  afterAll(() => database.drop());
+
+  it("come back as they were kept, once however often they are sent", async () => {
+    const store = photoStore(database.db);
+    const photo = await uprightPhoto(await fromCamera(300, 200));
+    if (!photo) throw new Error("no photo");
+    expect(await store.add(JOB, id(1), photo)).toBe(true);
+    expect(await store.add(JOB, id(1), photo)).toBe(true);
+    expect((await store.find(JOB, id(1)))?.equals(photo.jpeg)).toBe(true);
+    expect(await store.find(JOB, id(2))).toBeNull();
+  });
+
+  it("are another shop's and another job's only there", async () => {
+    const other = photoStore(database.db, "0198c3a0-0000-7000-8000-0000000000ff");
+    expect(await other.find(JOB, id(1))).toBeNull();
+    expect(await photoStore(database.db).find(id(9), id(1))).toBeNull();
+  });
+
+  it("are so many and no more; one sent again still counts as kept", async () => {
+    const store = photoStore(database.db);
+    const photo = await uprightPhoto(await fromCamera(60, 40));
+    if (!photo) throw new Error("no photo");
+    for (let n = 2; n <= MOST_PHOTOS; n++) expect(await store.add(JOB, id(n), photo)).toBe(true);
+    expect(await store.add(JOB, id(99), photo)).toBe(false);
+    expect(await store.add(JOB, id(3), photo)).toBe(true);
+  });
+});
