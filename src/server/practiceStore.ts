@@ -1,8 +1,8 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
-import type { Grade, HandedIn } from "@/core/practice";
+import type { Grade, HandedIn, WiringGrade, WiringHandedIn } from "@/core/practice";
 import type { Database } from "./database";
 import { FIRST_SHOP } from "./jobStore";
-import { practiceResults } from "./schema";
+import { practiceResults, wiringResults } from "./schema";
 
 /** One practice motor in a person's list of progress. */
 export interface PracticeLine {
@@ -16,6 +16,15 @@ export interface PracticeLine {
   readonly isRight: boolean;
   readonly readingsTaken: number;
   readonly readingsNeeded: number;
+}
+
+/** One practice wiring in a person's list. */
+export interface WiringLine {
+  readonly id: string;
+  readonly at: string;
+  readonly task: string;
+  readonly equipment: string;
+  readonly isRight: boolean;
 }
 
 /** Practice results of one shop, kept per person. */
@@ -54,6 +63,39 @@ export function practiceStore(db: Database, shopId: string = FIRST_SHOP) {
       return rows.reverse().map(({ shopId: _, seed: __, given: ___, person: ____, at, ...line }) => ({
         ...line,
         at: new Date(at).toISOString(),
+      }));
+    },
+
+    /** Keeps a wiring handed in; the same one twice is kept once. */
+    async keepWiring(given: WiringHandedIn, equipment: string, { right }: WiringGrade): Promise<void> {
+      await db
+        .insert(wiringResults)
+        .values({
+          shopId,
+          id: given.id,
+          person: given.person,
+          task: given.wish.task,
+          equipment,
+          isRight: right,
+          given,
+        })
+        .onConflictDoNothing();
+    },
+
+    /** A person's latest wirings, oldest first. */
+    async wiringsOf(person: string, most: number): Promise<WiringLine[]> {
+      const rows = await db
+        .select()
+        .from(wiringResults)
+        .where(and(eq(wiringResults.shopId, shopId), eq(wiringResults.person, person)))
+        .orderBy(desc(wiringResults.at), desc(wiringResults.id))
+        .limit(most);
+      return rows.reverse().map(({ id, at, task, equipment, isRight }) => ({
+        id,
+        at: new Date(at).toISOString(),
+        task,
+        equipment,
+        isRight,
       }));
     },
 

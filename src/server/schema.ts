@@ -15,7 +15,7 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { FactBody, StockItem } from "@/core";
-import type { HandedIn } from "@/core/practice";
+import type { HandedIn, WiringHandedIn } from "@/core/practice";
 
 /** A job: one motor on one day. Its content is its facts; the row only says that it exists and whose it is. */
 export const jobs = pgTable(
@@ -94,6 +94,22 @@ export const practiceResults = pgTable(
     primaryKey({ columns: [t.shopId, t.id] }),
     index("practice_by_person").on(t.shopId, t.person, t.at),
   ],
+);
+
+/** One wiring handed in at practice. The grade is worked out from `given` again when it is looked at. */
+export const wiringResults = pgTable(
+  "wiring_results",
+  {
+    shopId: uuid("shop_id").notNull(),
+    id: uuid("id").notNull(),
+    person: text("person").notNull(),
+    at: timestamp("at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+    task: text("task").notNull(),
+    equipment: text("equipment").notNull(),
+    isRight: boolean("is_right").notNull(),
+    given: jsonb("given").$type<WiringHandedIn>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.shopId, t.id] }), index("wirings_by_person").on(t.shopId, t.person, t.at)],
 );
 
 /** Stock and catalogue: motors and capacitors, as typed, with the figures a list is sorted by. */

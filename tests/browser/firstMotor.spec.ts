@@ -41,13 +41,14 @@ test("a motor with a duplicate lead and three speeds goes from nothing to a prin
   await expect(loom.getByRole("listitem").filter({ hasText: "BN/WH" })).toContainText("run end");
 
   await page.getByRole("link", { name: /Land/ }).click();
+  await expect(page.getByRole("status").filter({ hasText: "Not yet" })).toContainText("choose the equipment");
+  await page.getByLabel("Equipment").selectOption({ label: "Plain switch and cord, on the bench" });
   const list = page.getByRole("region", { name: "Landing list" });
-  await expect(list.getByRole("listitem").filter({ hasText: "start end" }).first()).toContainText(
-    "capacitor",
+  await expect(list.getByRole("listitem").filter({ hasText: "Start end" }).first()).toContainText(
+    "run capacitor",
   );
-  await page.getByLabel("Supply").selectOption({ label: "115 V with neutral" });
-  await page.getByLabel("Speed on the switched line").selectOption("3");
-  await expect(list.getByRole("listitem").filter({ hasText: "RD" })).toContainText("L, switched hot");
+  await page.getByLabel("Speed for switch on").selectOption("3");
+  await expect(list.getByRole("listitem").filter({ hasText: "RD" })).toContainText("load side, switch");
   await expect(list.getByRole("listitem").filter({ hasText: "BK" })).toContainText("capped on its own");
 
   await page.getByRole("link", { name: /Record/ }).click();
@@ -56,7 +57,7 @@ test("a motor with a duplicate lead and three speeds goes from nothing to a prin
   await page.getByLabel("Who").press("Enter");
   const label = page.getByRole("img", { name: /Label for Chandlery air handler/ });
   await expect(label).toContainText("Wired 115 V");
-  await expect(label).toContainText("→ L, switched hot");
+  await expect(label).toContainText("→ load side, switch");
   const pdf = await page.pdf({ preferCSSPageSize: true });
   const box = /\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/.exec(pdf.toString("latin1"));
   const millimetres = box?.slice(1).map((points) => Math.round((Number(points) * 25.4) / 72));
@@ -85,7 +86,9 @@ test("a shell reading that is not open says stop, and nothing is landed", async 
   await enter(page, "WH shell 240");
   await expect(page.getByRole("region", { name: "Verdict" })).toContainText("do not run this motor");
   await page.getByRole("link", { name: /Land/ }).click();
-  await expect(page.getByRole("region", { name: "Landing list" })).toContainText("Land nothing");
+  await page.getByLabel("Equipment").selectOption({ label: "Condenser, dual capacitor" });
+  await expect(page.getByRole("status").filter({ hasText: "Stop" })).toContainText("Land nothing");
+  await expect(page.getByRole("region", { name: "Landing list" })).toHaveCount(0);
   await page.getByRole("link", { name: /Record/ }).click();
   await expect(page.getByRole("img", { name: /Label/ })).toContainText("DO NOT RUN");
 });

@@ -119,6 +119,25 @@ for (const [size, viewport] of [
       await mindsItsManners(page);
     });
 
+    test(`nor in Trace, nor in Land with everything unfolded, nor in the practice of wiring, ${where}`, async ({
+      page,
+    }) => {
+      await begin(page);
+      await page.getByRole("link", { name: /circulation pump/ }).click();
+      await page.waitForURL(/\/probe$/);
+      for (const stage of ["trace", "land"] as const) {
+        await page.goto(page.url().replace(/\w+$/, stage));
+        await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
+        await unfold(page);
+        await mindsItsManners(page);
+      }
+      await page.goto("/practice/wiring");
+      await page.getByLabel("Your name, to keep results by").fill("Dov Hask");
+      await page.getByRole("button", { name: "Lay it out" }).click();
+      await expect(page.getByRole("region", { name: "The motor" })).toBeVisible();
+      await mindsItsManners(page);
+    });
+
     test(`nor with everything unfolded, nor in practice, ${where}`, async ({ page }) => {
       await begin(page);
       await openDemo(page, "probe");

@@ -1,6 +1,6 @@
 import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { grade, type HandedIn, handedIn } from "@/core/practice";
+import { grade, gradeWiring, type HandedIn, handedIn, wiringHandedIn } from "@/core/practice";
 import { practiceStore } from "@/server/practiceStore";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
 
@@ -60,5 +60,27 @@ describe("practice results in PostgreSQL", () => {
     const elsewhere = practiceStore(test.db, "019a0000-0000-7000-8000-0000000000ff");
     expect(await elsewhere.of(given.person, 10)).toEqual([]);
     expect(await elsewhere.people(10)).toEqual([]);
+  });
+});
+
+describe("practice wirings in PostgreSQL", () => {
+  it("are kept per person and once, with whether they were right", async () => {
+    const store = practiceStore(test.db);
+    const given = wiringHandedIn.parse({
+      id: uuid(),
+      person: "Dov Hask",
+      seed: 3,
+      wish: { task: "wire-it", equipment: "condenser-dual" },
+      landings: {},
+      jumpers: [],
+      wrongLeads: [],
+      consequence: null,
+    });
+    await store.keepWiring(given, "Condenser", gradeWiring(given));
+    await store.keepWiring(given, "Condenser", gradeWiring(given));
+    expect(await store.wiringsOf("Dov Hask", 10)).toMatchObject([
+      { id: given.id, task: "wire-it", equipment: "Condenser", isRight: false },
+    ]);
+    expect(await store.wiringsOf("Petra Quill", 10)).toEqual([]);
   });
 });

@@ -2,6 +2,15 @@
 
 export { type Course, type Leading, led } from "./course";
 export { type Grade, grade, noted } from "./grade";
+export {
+  CONSEQUENCES,
+  type Consequence,
+  gradeWiring,
+  handedPlan,
+  type WiringGrade,
+  type WiringHandedIn,
+  wiringHandedIn,
+} from "./gradeWiring";
 export { type HandedIn, handedIn } from "./handedIn";
 export { type RoleChoice, roleChoices } from "./roleChoices";
 export {
@@ -14,3 +23,11 @@ export {
   type PracticeWish,
   practiceTask,
 } from "./task";
+export {
+  WIRING_EQUIPMENT,
+  WIRING_TASKS,
+  type WiringTask,
+  type WiringTaskKind,
+  type WiringWish,
+  wiringTask,
+} from "./wiringTask";

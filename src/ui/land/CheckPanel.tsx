@@ -4,11 +4,12 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { type CheckFinding, placeName } from "@/core/wiring";
+import type { CheckFinding } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
-import { Mark, Verdict } from "../parts/Verdict";
+import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
+import { FindingList } from "./FindingList";
 import { useWireName } from "./useWiringCheck";
 
 interface Check {
@@ -24,6 +25,10 @@ const SUMMARY = {
 
 /** What the planned circuit does in every state of the equipment, run before anyone turns the power on. */
 export function CheckPanel({ check }: { check: Check }) {
+  const { wiring } = useJob();
+  const name = useWireName();
+  if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
+  const { compartment } = wiring.plan;
   const grave = check.findings.filter(({ weight }) => weight !== "good");
   const good = check.findings.filter(({ weight }) => weight === "good");
   return (
@@ -40,53 +45,16 @@ export function CheckPanel({ check }: { check: Check }) {
           mt: 2,
         }}
       >
-        {grave.length > 0 ? <Findings findings={grave} label="To mend" /> : null}
-        <Findings findings={good} label="As it should be" />
+        {grave.length > 0 ? (
+          <FindingList findings={grave} label="To mend" name={name} compartment={compartment} />
+        ) : null}
+        <FindingList findings={good} label="As it should be" name={name} compartment={compartment} />
       </Box>
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 2, maxWidth: 720 }}>
         Figures are estimates of a machine model fitted to the plate and the ohms; the plate and the clamp
         meter outrank them.
       </Typography>
       <Ready check={check} />
-    </Box>
-  );
-}
-
-function Findings({ findings, label }: { findings: readonly CheckFinding[]; label: string }) {
-  const { wiring } = useJob();
-  const name = useWireName();
-  if (findings.length === 0 || (wiring.kind !== "plan" && wiring.kind !== "retrofit")) return null;
-  const { compartment } = wiring.plan;
-  return (
-    <Box
-      component="ul"
-      aria-label={label}
-      sx={{ listStyle: "none", m: 0, p: 0, borderTop: "1px solid", borderColor: "divider" }}
-    >
-      {findings.map(({ code, weight, state, leads, places, says, mend }) => (
-        <Box
-          component="li"
-          key={`${code} ${state} ${leads.join()} ${says}`}
-          sx={{ display: "flex", gap: 2.5, borderBottom: "1px solid", borderColor: "divider", py: 1.5 }}
-        >
-          <Box sx={{ pt: 0.5 }}>
-            <Mark weight={weight} />
-          </Box>
-          <Box sx={{ minWidth: 0 }}>
-            {leads.length + places.length > 0 && weight !== "good" ? (
-              <Box sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
-                {[...leads.map(name), ...places.map((place) => placeName(compartment, place))].join(" · ")}
-              </Box>
-            ) : null}
-            <span>
-              {code === "capped-volts"
-                ? `${leads.map(name).join()}: ${says.charAt(0).toLowerCase()}${says.slice(1)}`
-                : says}
-            </span>
-            {mend ? <Box sx={{ fontWeight: 650 }}>{mend}</Box> : null}
-          </Box>
-        </Box>
-      ))}
     </Box>
   );
 }

@@ -80,6 +80,7 @@ export function DrawingPanel({ check }: Props) {
           ref={svg}
           drawing={drawing}
           wrong={wrong}
+          leadOf={leadOf}
           name={name}
           placeOf={(lead) => placeName(plan.compartment, plan.landings[lead] ?? "")}
           onMove={move}

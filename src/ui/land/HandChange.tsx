@@ -68,7 +68,7 @@ function MoveLead({ plan, onMove }: { plan: WiringPlan; onMove: (lead: string, t
       <Choice label="Lead" value={here} onChange={setLead}>
         {leads.map((id) => (
           <option key={id} value={id}>
-            {name(id)}, on {placeName(plan.compartment, plan.landings[id] ?? "")}
+            {name(id)}: {placeName(plan.compartment, plan.landings[id] ?? "")}
           </option>
         ))}
       </Choice>

@@ -15,7 +15,7 @@ const NOBODY: ReadonlySet<string> = new Set();
 
 /** The planned circuit run on screen: a call, a change to try, what flows, and the difference it makes. */
 export function RunPanel() {
-  const { wiring } = useJob();
+  const { wiring, leadOf } = useJob();
   const name = useWireName();
   const [call, setCall] = useState("");
   const [swap, setSwap] = useState<readonly [string, string]>(["", ""]);
@@ -50,11 +50,11 @@ export function RunPanel() {
     </>
   );
   return (
-    <Box sx={{ display: "grid", gap: 5 }}>
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 5 }}>
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: { xs: "1fr 1fr", md: "repeat(4, minmax(0,1fr))" },
+          gridTemplateColumns: { xs: "minmax(0,1fr) minmax(0,1fr)", md: "repeat(4, minmax(0,1fr))" },
           gap: 3,
         }}
       >
@@ -111,6 +111,7 @@ export function RunPanel() {
             drawing={run.drawing}
             wrong={NOBODY}
             live={new Set(shown.live)}
+            leadOf={leadOf}
             name={name}
             placeOf={(lead) => placeName(run.tried.compartment, run.tried.landings[lead] ?? "")}
           />

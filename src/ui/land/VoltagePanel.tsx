@@ -31,12 +31,12 @@ export function VoltagePanel() {
     <Box
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "minmax(0,1fr)", md: "1fr 1fr" },
+        gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,1fr) minmax(0,1fr)" },
         gap: { xs: 5, md: 8 },
       }}
     >
       <Box>
-        <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 3, mb: 3 }}>
+        <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr) minmax(0,1fr)", gap: 3, mb: 3 }}>
           <Choice
             label="Set by"
             value={by}
@@ -86,7 +86,7 @@ export function VoltagePanel() {
                   </td>
                   <td>
                     <Choice
-                      label=""
+                      label={`${name(wire)} is on`}
                       value={now[wire] ?? ""}
                       onChange={(place) => {
                         const { [wire]: _, ...rest } = now;

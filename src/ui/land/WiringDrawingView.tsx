@@ -3,7 +3,6 @@
 import { type Ref, useState } from "react";
 import type { Lead } from "@/core";
 import { type DrawnWire, FRAME, type WiringDrawing } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
 import { paintOf } from "../parts/insulation";
 import { MONO } from "../theme/theme";
 import { LeadHandle, type Point } from "./LeadHandle";
@@ -15,6 +14,7 @@ interface Props {
   readonly wrong: ReadonlySet<string>;
   /** Leads that stand live; none are marked where left out. */
   readonly live?: ReadonlySet<string>;
+  readonly leadOf: (lead: string) => Lead;
   readonly name: (lead: string) => string;
   readonly placeOf: (lead: string) => string;
   /** Left out where the drawing is only looked at. */
@@ -22,8 +22,7 @@ interface Props {
 }
 
 /** A wiring drawing as SVG: colours of insulation with their letters, everything else in the ink of the page. */
-export function WiringDrawingView({ ref, drawing, wrong, live, name, placeOf, onMove }: Props) {
-  const { leadOf } = useJob();
+export function WiringDrawingView({ ref, drawing, wrong, live, leadOf, name, placeOf, onMove }: Props) {
   const [target, setTarget] = useState<string | null>(null);
   const [held, setHeld] = useState<{ lead: string; at: Point } | null>(null);
   const told = drawing.leads.map(({ id }) => `${name(id)} to ${placeOf(id)}`).join("; ");
@@ -86,7 +85,7 @@ export function WiringDrawingView({ ref, drawing, wrong, live, name, placeOf, on
               key={lead.id}
               lead={lead}
               drawing={drawing}
-              label={`${name(lead.id)}, on ${placeOf(lead.id)}`}
+              label={`${name(lead.id)}: ${placeOf(lead.id)}`}
               onTarget={setTarget}
               onHeld={(at) => setHeld(at && { lead: lead.id, at })}
               onMove={(to) => onMove(lead.id, to)}

@@ -10,6 +10,7 @@ import { TopBar } from "../parts/TopBar";
 import { GradeView } from "./GradeView";
 import { PracticeBench } from "./PracticeBench";
 import { PracticeSetUp } from "./PracticeSetUp";
+import { PracticeTabs } from "./PracticeTabs";
 import { Progress } from "./Progress";
 import {
   type PracticeWork,
@@ -63,7 +64,8 @@ function Practice() {
   return (
     <>
       <Typography variant="h1">Practice</Typography>
-      <Typography sx={{ mt: 1, mb: 6, color: "text.secondary", maxWidth: 640 }}>
+      <PracticeTabs current="naming" />
+      <Typography sx={{ mt: 3, mb: 6, color: "text.secondary", maxWidth: 640 }}>
         A motor with its leads in no order, and a meter. Name the leads with as few readings as you can; the
         bench says what was right and where the reasoning went astray.
       </Typography>

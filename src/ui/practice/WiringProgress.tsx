@@ -1,0 +1,71 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { useQuery } from "@tanstack/react-query";
+import { z } from "zod";
+import { Mark } from "../parts/Verdict";
+
+const answer = z.object({
+  results: z.array(
+    z.object({
+      id: z.string(),
+      at: z.string(),
+      task: z.string(),
+      equipment: z.string(),
+      isRight: z.boolean(),
+    }),
+  ),
+});
+
+const LISTED = 10;
+
+/** A person's wirings so far: how many right, a mark for each, and the last ones in words. */
+export function WiringProgress({ person, upTo }: { person: string; upTo: string }) {
+  const results = useQuery({
+    queryKey: ["practice-wiring", person, upTo],
+    retry: 1,
+    queryFn: async () => {
+      const response = await fetch(`/api/v1/practice/wiring?person=${encodeURIComponent(person)}`);
+      if (!response.ok) throw new Error(String(response.status));
+      return answer.parse(await response.json()).results;
+    },
+  });
+  const list = results.data ?? [];
+  return (
+    <Box component="section" aria-label="Progress" sx={{ mt: 10, borderTop: "1.5px solid", pt: 3 }}>
+      <Typography variant="h2">Wirings of {person}</Typography>
+      {results.isError ? (
+        <Typography role="alert" sx={{ mt: 2, color: "warning.main", fontWeight: 600 }}>
+          Earlier results cannot be had from the server just now.
+        </Typography>
+      ) : list.length === 0 ? (
+        <Typography sx={{ mt: 2, color: "text.secondary" }}>None handed in yet.</Typography>
+      ) : (
+        <>
+          <Typography sx={{ mt: 1 }}>
+            {list.filter(({ isRight }) => isRight).length} of {list.length} right.
+          </Typography>
+          <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 2, p: 0 }}>
+            {[...list]
+              .reverse()
+              .slice(0, LISTED)
+              .map(({ id, at, task, equipment, isRight }) => (
+                <Box
+                  component="li"
+                  key={id}
+                  sx={{ display: "flex", gap: 3, py: 1, borderBottom: "1px solid", borderColor: "divider" }}
+                >
+                  <Mark weight={isRight ? "good" : "again"} />
+                  <span>
+                    {at.slice(0, 10)} · {task === "find-it" ? "a fault looked for" : "a motor wired"} ·{" "}
+                    {equipment} · {isRight ? "right" : "not right"}
+                  </span>
+                </Box>
+              ))}
+          </Box>
+        </>
+      )}
+    </Box>
+  );
+}

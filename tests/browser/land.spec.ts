@@ -1,0 +1,266 @@
+import { expect, type Locator, type Page, test } from "@playwright/test";
+import type { Network } from "../../src/core/bench";
+import { ohmmeter, seededRandom } from "../../src/core/bench";
+import { followProbes, startMotor } from "./bench";
+
+const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
+
+const network = (junctions: readonly (readonly string[])[], sections: Network["sections"]): Network => ({
+  junctions: junctions.length,
+  sections,
+  leadAt: new Map(junctions.flatMap((wires, j) => wires.map((wire) => [wire, j] as const))),
+});
+
+/** A condenser fan with its run end out twice. */
+const FAN = network(
+  [["YE", "BN/WH"], ["BK"], ["BN"]],
+  [
+    { from: 0, to: 1, ohms: 14.1, winding: "main" },
+    { from: 1, to: 2, ohms: 30.4, winding: "start" },
+  ],
+);
+
+/** A blower of four speeds with its run end out twice. */
+const BLOWER = network(
+  [["WH", "BN/WH"], ["BK"], ["BU"], ["YE"], ["RD"], ["BN"]],
+  [
+    { from: 0, to: 1, ohms: 6.2, winding: "main" },
+    { from: 1, to: 2, ohms: 1.2, winding: "speed" },
+    { from: 2, to: 3, ohms: 1.5, winding: "speed" },
+    { from: 3, to: 4, ohms: 1.9, winding: "speed" },
+    { from: 4, to: 5, ohms: 15.8, winding: "start" },
+  ],
+);
+
+const PUMP = network(
+  [["BU"], ["WH"], ["OG"], ["YE"], ["RD"], ["BK"]],
+  [
+    { from: 0, to: 1, ohms: 3.2, winding: "half" },
+    { from: 2, to: 3, ohms: 3.2, winding: "half" },
+    { from: 4, to: 5, ohms: 9.6, winding: "start" },
+  ],
+);
+
+async function go(page: Page, stage: RegExp): Promise<void> {
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: stage }).click();
+}
+
+/** A settled motor on its equipment. */
+async function landed(
+  page: Page,
+  leads: string,
+  of: Network,
+  equipment: string,
+  tell: (page: Page) => Promise<void> = async () => {},
+): Promise<void> {
+  await startMotor(page, leads);
+  await tell(page);
+  await followProbes(page, ohmmeter(of, METER, seededRandom(9)));
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Settled");
+  await go(page, /Land/);
+  await page.getByRole("combobox", { name: "Equipment", exact: true }).selectOption({ label: equipment });
+  await expect(page.getByRole("region", { name: "Landing list" })).toBeVisible();
+}
+
+const list = (page: Page) => page.getByRole("region", { name: "Landing list" });
+const line = (page: Page, wire: string): Locator =>
+  list(page)
+    .getByRole("listitem")
+    .filter({ has: page.getByText(wire, { exact: true }) });
+const check = (page: Page) => page.getByRole("region", { name: "Check" });
+
+test("a newcomer replaces a three-lead fan by a four-lead one, both ways, by the screen alone", async ({
+  page,
+}) => {
+  await startMotor(page, "YE BK BN BN/WH");
+  await followProbes(page, ohmmeter(FAN, METER, seededRandom(3)));
+  await go(page, /Trace/);
+  await page
+    .getByRole("combobox", { name: "Equipment", exact: true })
+    .selectOption({ label: "Condenser, dual capacitor" });
+  await page.getByLabel("Old leads, by colour").fill("BK WH BN");
+  await page.keyboard.press("Enter");
+  await page.getByLabel("BK was on").selectOption({ label: "T1" });
+  await page.getByLabel("WH was on").selectOption({ label: "T2" });
+  await page.getByLabel("BN was on").selectOption({ label: "FAN" });
+  const old = page.getByRole("region", { name: "Old wiring" });
+  await expect(old).toContainText("On a dual capacitor the fan’s start end is on FAN.");
+
+  await go(page, /Land/);
+  await expect(line(page, "BN")).toContainText("FAN, dual capacitor");
+  await expect(line(page, "BN/WH")).toContainText("capped on its own");
+  await expect(line(page, "BK")).toContainText("T1, contactor");
+  await expect(line(page, "YE")).toContainText("T2, contactor");
+  await expect(check(page)).toContainText("No plate says what run capacitor this motor takes");
+
+  await page
+    .getByRole("combobox", { name: "School", exact: true })
+    .selectOption({ label: "A capacitor of its own" });
+  await expect(line(page, "BN")).toContainText("2, fan’s own capacitor");
+  await expect(line(page, "BN/WH")).toContainText("1, fan’s own capacitor");
+  await expect(list(page)).toContainText("Becomes empty: FAN, dual capacitor");
+  await expect(list(page).getByRole("listitem").first()).toContainText("ground stud");
+  await expect(list(page).locator("ol > li").last()).toContainText("Take a look before power.");
+
+  const boxes = list(page).getByRole("checkbox");
+  await boxes.nth(0).check();
+  await boxes.nth(1).check();
+  await expect(list(page)).toContainText("2 of 8 done");
+  await page.reload();
+  await expect(list(page)).toContainText("2 of 8 done");
+  await expect(boxes.nth(0)).toBeChecked();
+  await expect(check(page)).not.toContainText("Stop");
+  await page.getByRole("button", { name: "Mark the plan ready" }).click();
+  await expect(check(page)).toContainText("Marked ready on");
+  await page
+    .getByRole("combobox", { name: "School", exact: true })
+    .selectOption({ label: "One dual capacitor kept" });
+  await expect(page.getByRole("button", { name: "Mark the plan ready" })).toBeVisible();
+});
+
+test("a four-speed blower on a two-stage board: a tap for each call, changed by choice", async ({ page }) => {
+  await landed(page, "WH BK BU YE RD BN BN/WH", BLOWER, "Furnace board, two-stage");
+  await expect(line(page, "BK")).toContainText("COOL-HIGH, board");
+  await expect(line(page, "BU")).toContainText("COOL-LOW, board");
+  await expect(line(page, "YE")).toContainText("HEAT-HIGH, board");
+  await expect(line(page, "RD")).toContainText("HEAT-LOW, board");
+  await expect(line(page, "WH")).toContainText("NEUTRAL, board");
+  await page.getByLabel("Speed for cooling, low").selectOption("3");
+  await page.getByLabel("Speed for heating, high").selectOption("2");
+  await expect(line(page, "YE")).toContainText("COOL-LOW, board");
+  await expect(line(page, "BU")).toContainText("HEAT-HIGH, board");
+  await expect(check(page)).toContainText("Heating, low: starts, turns as the plate’s drawing has it");
+  await page.getByLabel("Speed for heating, high").selectOption("3");
+  await expect(list(page)).toContainText("A jumper from");
+  await expect(line(page, "BU")).toContainText("PARK1, board");
+});
+
+test("a lead moved to the wrong terminal is a stop at once; ready needs a reason then", async ({ page }) => {
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  await page.getByRole("button", { name: /Change by hand/ }).click();
+  await page
+    .getByRole("combobox", { name: "Lead", exact: true })
+    .selectOption({ label: "BN: FAN, dual capacitor" });
+  await page
+    .getByRole("combobox", { name: "To", exact: true })
+    .first()
+    .selectOption({ label: "T1, contactor" });
+  await page.getByRole("button", { name: "Move it", exact: true }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "Stop: do not power this" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Mark the plan ready" })).toHaveCount(0);
+  await page.getByRole("button", { name: "Record the override" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "Write the reason" })).toBeVisible();
+  await page.getByLabel("Reason").fill("Bench run, start winding isolated");
+  await page.getByRole("button", { name: "Record the override" }).click();
+  await expect(check(page)).toContainText("against the check: Bench run, start winding isolated");
+  await page.getByRole("button", { name: "Not ready after all" }).click();
+  await page.getByRole("button", { name: "Take back every change by hand" }).click();
+  await expect(line(page, "BN")).toContainText("FAN, dual capacitor");
+  await expect(page.getByRole("alert").filter({ hasText: "Stop" })).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(line(page, "BN")).toContainText("T1, contactor");
+});
+
+test("by keyboard alone: a lead is picked up in the drawing, taken to another terminal, and left again", async ({
+  page,
+}) => {
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  const handle = page.getByRole("button", { name: /^BN\/WH: capped/ });
+  await handle.focus();
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("ArrowDown");
+  await expect(page.getByRole("button", { name: /to T1, contactor\? Enter lands it/ })).toBeFocused();
+  await page.keyboard.press("Escape");
+  await expect(line(page, "BN/WH")).toContainText("capped on its own");
+  await page.keyboard.press("Enter");
+  for (let i = 0; i < 2; i++) await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("Enter");
+  await expect(line(page, "BN/WH")).toContainText("T1, contactor");
+  await expect(check(page)).toContainText("the breaker trips");
+});
+
+test("a lead dragged onto a terminal lands there", async ({ page }) => {
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  const drawing = page.getByRole("img", { name: /^Wiring drawing/ });
+  await drawing.scrollIntoViewIfNeeded();
+  const [handle, sheet] = [
+    await page.getByRole("button", { name: /^BN\/WH: capped/ }).boundingBox(),
+    await drawing.boundingBox(),
+  ];
+  const target = await drawing.locator("text", { hasText: /^C$/ }).first().boundingBox();
+  if (!handle || !sheet || !target) throw new Error("the drawing is not there");
+  await page.mouse.move(handle.x + 20, handle.y + handle.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(target.x + 40, target.y + 20, { steps: 5 });
+  await page.mouse.move(target.x + target.width + 14, target.y + target.height / 2, { steps: 5 });
+  await page.mouse.up();
+  await expect(line(page, "BN/WH")).toContainText("C, dual capacitor");
+});
+
+test("the drawing is saved as SVG and as PDF", async ({ page }) => {
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  const save = async (name: string) => {
+    const [download] = await Promise.all([
+      page.waitForEvent("download"),
+      page.getByRole("button", { name }).click(),
+    ]);
+    const stream = await download.createReadStream();
+    const parts: Buffer[] = [];
+    for await (const part of stream) parts.push(part as Buffer);
+    return { name: download.suggestedFilename(), bytes: Buffer.concat(parts) };
+  };
+  const svg = await save("Save SVG");
+  expect(svg.name).toMatch(/\.svg$/);
+  const text = svg.bytes.toString("utf8");
+  expect(text).toContain("<svg");
+  expect(text).toContain("dual capacitor");
+  expect(text).toContain("BN/WH");
+  expect(text).not.toContain("var(--");
+  const pdf = await save("Save PDF");
+  expect(pdf.name).toMatch(/\.pdf$/);
+  expect(pdf.bytes.subarray(0, 5).toString()).toBe("%PDF-");
+});
+
+test("the circuit runs on screen: without its capacitor it does not turn", async ({ page }) => {
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  await page.getByRole("button", { name: /Run it on screen/ }).click();
+  const figures = page.getByRole("table", { name: "What it does" });
+  await expect(figures.getByRole("row", { name: /Turns/ })).toContainText("forward");
+  await page.getByRole("combobox", { name: "Capacitor", exact: true }).selectOption({ label: "not there" });
+  await expect(figures.getByRole("row", { name: /Turns/ })).toContainText("does not turn");
+  await page.getByRole("combobox", { name: "Capacitor", exact: true }).selectOption({ label: "as planned" });
+  await page.getByRole("combobox", { name: "Call", exact: true }).selectOption({ label: "Nothing calls" });
+  await expect(page.getByText("No lead of the motor is live.")).toBeVisible();
+});
+
+test("a pump set for the wrong voltage: the fewest moves, and the reading that proves it", async ({
+  page,
+}) => {
+  const tell = async () => {
+    await page.getByLabel("Two voltages on the plate").selectOption({ label: "yes" });
+  };
+  await landed(page, "BU:T1 WH:T2 OG:T3 YE:T4 RD:T8 BK:T5", PUMP, "Pump on a pressure switch", tell);
+  await page.getByRole("button", { name: /Voltage setting/ }).click();
+  await page.getByLabel("As it is joined now").selectOption({ label: "all as for the low volts" });
+  const moves = page.getByRole("list", { name: "Moves" });
+  await expect(moves.getByRole("listitem")).toHaveCount(3);
+  await expect(page.getByText(/Power off, line to line, mains only: about 6\.[34] Ω/)).toBeVisible();
+  await page.getByLabel("As it is joined now").selectOption({ label: "all as for the high volts" });
+  await expect(page.getByText("It is joined so already.")).toBeVisible();
+  await page.getByLabel("Set by").selectOption({ label: "a plug" });
+  await expect(page.getByText(/One move: the plug to 230 V/)).toBeVisible();
+});
+
+test("an electronic retrofit is landed on board and strip by its three harnesses", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("link", { name: /electronic retrofit/ }).click();
+  await page.waitForURL(/\/probe$/);
+  await go(page, /Land/);
+  await expect(list(page)).toContainText("run signal");
+  await expect(list(page).getByRole("listitem").filter({ hasText: "power, line" })).toContainText(
+    "LINE, board",
+  );
+  await expect(check(page)).toContainText("Good in every state");
+  await expect(check(page)).toContainText("Constant power: 115 V in every state.");
+});
