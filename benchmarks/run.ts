@@ -5,6 +5,7 @@ import { faults } from "./faults";
 import { identification } from "./identification";
 import { machine as acMachine } from "./machine";
 import { replacement } from "./replacement";
+import { wiring } from "./wiring";
 
 const machine = `${cpus().length} × ${cpus()[0]?.model ?? "unknown processor"}, Node ${process.version}`;
 const say = (line: string) => console.log(line);
@@ -20,6 +21,7 @@ const text = [
   faults(say),
   replacement(say),
   acMachine(say),
+  wiring(say),
 ].join("\n");
 writeFileSync("docs/benchmarks.md", text);
 say("written to docs/benchmarks.md");

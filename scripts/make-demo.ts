@@ -5,8 +5,8 @@
 import { writeFileSync } from "node:fs";
 import type { Fact, FactBody, Lead, OhmsShown } from "../src/core";
 import { identify, parseLeadEntry } from "../src/core";
-import { compartmentById } from "../src/core/wiring";
 import { type Network, ohmmeter, seededRandom } from "../src/core/bench";
+import { compartmentById } from "../src/core/wiring";
 import { uuidAt } from "./lib/uuidAt";
 
 interface Unit {
@@ -106,8 +106,8 @@ const units: Unit[] = [
     network: network(
       [["YE", "BN/WH"], ["BK"], ["BN"]],
       [
-        { from: 0, to: 1, ohms: 21.3, winding: "main" },
-        { from: 1, to: 2, ohms: 38.9, winding: "start" },
+        { from: 0, to: 1, ohms: 14.1, winding: "main" },
+        { from: 1, to: 2, ohms: 27.6, winding: "start" },
       ],
     ),
     more: [

@@ -19,20 +19,21 @@ const VIEWS = [
   ["home", DESK, "light", home],
   ["probe", DESK, "light", job(/fan coil/, "probe")],
   ["probing", DESK, "light", halfway],
-  ["probe-attic", DESK, "dark", job(/fan coil/, "probe")],
-  ["tied", DESK, "light", tied],
   ["meter-phone", PHONE, "light", meter],
   ["stop", DESK, "light", job(/draught/, "probe")],
+  ["trace", DESK, "light", trace],
   ["land", DESK, "light", job(/condenser/, "land")],
+  ["wiring", DESK, "light", wiring],
+  ["run", DESK, "dark", run],
   ["record", DESK, "light", job(/condenser/, "record")],
   ["plate", DESK, "light", job(/air handler/, "plate")],
   ["match", DESK, "light", matched],
-  ["match-phone", PHONE, "dark", matched],
   ["cap", DESK, "light", job(/condenser/, "cap")],
   ["insulation", DESK, "light", insulation],
   ["stock", DESK, "light", stock],
   ["truck-plan", DESK, "light", truckPlan],
   ["practice", DESK, "light", practice],
+  ["practice-wiring", DESK, "light", practiceWiring],
   ["probe-phone-attic", PHONE, "dark", job(/dryer/, "probe")],
 ];
 
@@ -62,18 +63,52 @@ async function halfway(page) {
   await page.evaluate(() => document.activeElement?.blur());
 }
 
-/** A tie: every answer listed, the second one drawn. */
-async function tied(page) {
-  await page.getByRole("button", { name: "Start with a motor" }).click();
-  await page.getByLabel("Lead colours, in a row").fill("WH BK BN");
+/** The old wiring written down, a photo with a pin on it; the photo is drawn here. */
+async function trace(page) {
+  await job(/condenser/, "trace")(page);
+  const { default: sharp } = await import("sharp");
+  const buffer = await sharp(Buffer.from(COMPARTMENT)).jpeg().toBuffer();
+  await page.setInputFiles('input[type="file"]', { name: "compartment.jpg", mimeType: "image/jpeg", buffer });
+  await page.getByRole("button", { name: /Set a pin/ }).click({ position: { x: 160, y: 60 } });
+  await page.getByLabel("Pin 1", { exact: true }).fill("BK on T1");
   await page.keyboard.press("Enter");
-  const field = page.getByLabel("Reading in ohms, or OL for open");
-  for (const line of ["WH shell OL", "WH BK 8.2", "BK BN 19.9", "WH BN 28.0"]) {
-    await field.fill(line);
-    await field.press("Enter");
-  }
-  await page.getByRole("button", { name: /Alternative 1/ }).click();
   await page.evaluate(() => document.activeElement?.blur());
+}
+
+/** A compartment that was never there: a contactor, a capacitor, three wires. */
+const COMPARTMENT = `<svg xmlns="http://www.w3.org/2000/svg" width="1200" height="760">
+<rect width="1200" height="760" fill="#767a7d"/><rect x="120" y="70" width="380" height="280" rx="10" fill="#2f3337"/>
+<g fill="#c9a24a"><circle cx="200" cy="140" r="20"/><circle cx="420" cy="140" r="20"/><circle cx="200" cy="290" r="20"/>
+<circle cx="420" cy="290" r="20"/></g><ellipse cx="850" cy="270" rx="150" ry="190" fill="#b9bdc0"/>
+<g fill="#8a6d3b"><rect x="770" y="120" width="40" height="28"/><rect x="890" y="120" width="40" height="28"/></g>
+<g fill="none" stroke-width="15"><path stroke="#1b1b1b" d="M200 290C190 660 640 720 1180 690"/>
+<path stroke="#f4f2ea" d="M420 290C430 600 760 640 1180 610"/><path stroke="#7a4a26" d="M790 130C640 60 620 560 1180 540"/></g></svg>`;
+
+/** The drawing of the four-speed blower, and what the check says of it. */
+async function wiring(page) {
+  await job(/fan coil/, "land")(page);
+  await page.getByRole("region", { name: "Wiring drawing" }).evaluate((node) => node.scrollIntoView());
+}
+
+/** The circuit on screen, its capacitor halved. */
+async function run(page) {
+  await job(/condenser/, "land")(page);
+  await page.getByRole("button", { name: /Run it on screen/ }).click();
+  await page
+    .getByRole("combobox", { name: "Capacitor", exact: true })
+    .selectOption({ label: "0.5 times the µF" });
+  await page.locator("svg.recharts-surface").first().waitFor();
+  await page.getByRole("region", { name: "Run it on screen" }).evaluate((node) => node.scrollIntoView());
+}
+
+/** A wiring with one wrong move in it, to be found. */
+async function practiceWiring(page) {
+  await page.goto(new URL("/practice/wiring", page.url()).href);
+  await page.getByLabel("Your name, to keep results by").fill("Dov Hask");
+  await page.getByLabel("What to do").selectOption("find-it");
+  await page.getByRole("combobox", { name: "Equipment" }).selectOption("furnace-board");
+  await page.getByRole("button", { name: "Lay it out" }).click();
+  await page.getByRole("region", { name: "The motor" }).waitFor();
 }
 
 /** The simulated meter at rest, the keypad beside it. */

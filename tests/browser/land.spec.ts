@@ -220,6 +220,11 @@ test("the drawing is saved as SVG and as PDF", async ({ page }) => {
   const pdf = await save("Save PDF");
   expect(pdf.name).toMatch(/\.pdf$/);
   expect(pdf.bytes.subarray(0, 5).toString()).toBe("%PDF-");
+  // Printed on an ordinary sheet, not on the label's.
+  const printed = (await page.pdf({ preferCSSPageSize: true })).toString("latin1");
+  const box = /\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/.exec(printed);
+  expect(Number(box?.[1])).toBeGreaterThan(500);
+  expect(Number(box?.[2])).toBeGreaterThan(700);
 });
 
 test("the circuit runs on screen: without its capacitor it does not turn", async ({ page }) => {

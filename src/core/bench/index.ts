@@ -9,6 +9,7 @@ export {
   type ShellLeak,
 } from "./insulationTester";
 export { type Ohmmeter, ohmmeter } from "./ohmmeter";
+export { type PlatedMotor, platedMotor } from "./platedMotor";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
 export { motorForLeads, randomMotor, type VirtualMotor } from "./randomMotor";
 export { type ScpiMeter, scpiMeter, settledValue, shownOf } from "./scpiMeter";

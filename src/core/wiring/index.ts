@@ -33,6 +33,7 @@ export {
 export { emptied, planWiring, speedsOf } from "./planWiring";
 export { checkRetrofit, HARNESS, harnessName, planRetrofit } from "./retrofit";
 export { speedCalls } from "./speedCalls";
+export { type SpeedForecast, speedForecast } from "./speedForecast";
 export { type EquipmentState, statesOf } from "./stateCircuit";
 export { planSteps } from "./steps";
 export { HELD, type Move } from "./voltageMoves";

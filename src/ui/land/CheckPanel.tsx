@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import type { CheckFinding } from "@/core/wiring";
+import type { CheckFinding, FittedMotor } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Verdict } from "../parts/Verdict";
@@ -54,8 +54,30 @@ export function CheckPanel({ check }: { check: Check }) {
         Figures are estimates of a machine model fitted to the plate and the ohms; the plate and the clamp
         meter outrank them.
       </Typography>
+      {wiring.kind === "plan" ? <Fitted fitted={wiring.fitted} /> : null}
       <Ready check={check} />
     </Box>
+  );
+}
+
+/** How well the machine behind the figures meets the plate, and what it had to take for usual. */
+function Fitted({ fitted }: { fitted: FittedMotor }) {
+  const { met, rating } = fitted;
+  const figure = (value: number) => Number(value.toPrecision(3));
+  return (
+    <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1, maxWidth: 720 }}>
+      Fitted to{" "}
+      {met
+        .map(
+          ({ what, plate, model, unit }) =>
+            `${what}: ${figure(plate)} ${unit}, the model ${figure(model)} ${unit}`,
+        )
+        .join("; ")}
+      .
+      {rating.assumed.length > 0
+        ? ` Not on the plate and taken as usual: ${rating.assumed.join(", ")}.`
+        : " Nothing had to be taken as usual."}
+    </Typography>
   );
 }
 

@@ -47,26 +47,30 @@ export function LandStage() {
         <>
           <DrawingPanel check={check} />
           <CheckPanel check={check} />
-          {wiring.kind === "plan" && wiring.motor.feeding.endsMatter.length > 0 ? (
-            <Fold
-              title="Numbers on the leads"
-              summary={
-                wiring.motor.unproved.length > 0 ? "which end is which is not proved" : "every end is proved"
-              }
-            >
-              <MarksPanel />
-            </Fold>
-          ) : null}
-          {wiring.kind === "plan" && wiring.motor.feeding.twoVoltages ? (
-            <Fold title="Voltage setting" summary={`set for the ${wiring.plan.setting} volts by this plan`}>
-              <VoltagePanel />
-            </Fold>
-          ) : null}
-          {wiring.kind === "plan" ? (
-            <Fold title="Run it on screen" summary="choose a call, change something, see the difference">
-              <RunPanel />
-            </Fold>
-          ) : null}
+          <Box className="no-print">
+            {wiring.kind === "plan" && wiring.motor.feeding.endsMatter.length > 0 ? (
+              <Fold
+                title="Numbers on the leads"
+                summary={
+                  wiring.motor.unproved.length > 0
+                    ? "which end is which is not proved"
+                    : "every end is proved"
+                }
+              >
+                <MarksPanel />
+              </Fold>
+            ) : null}
+            {wiring.kind === "plan" && wiring.motor.feeding.twoVoltages ? (
+              <Fold title="Voltage setting" summary={`set for the ${wiring.plan.setting} volts by this plan`}>
+                <VoltagePanel />
+              </Fold>
+            ) : null}
+            {wiring.kind === "plan" ? (
+              <Fold title="Run it on screen" summary="choose a call, change something, see the difference">
+                <RunPanel />
+              </Fold>
+            ) : null}
+          </Box>
         </>
       ) : null}
     </Box>

@@ -2,20 +2,30 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { useMemo } from "react";
 import { familyById, type WiringWish } from "@/core";
-import { NO_CHANGES, speedsOf } from "@/core/wiring";
+import { NO_CHANGES, speedForecast, speedsOf } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 
 /** What a person chooses of the plan: its school, the speed of each call, the way it turns. */
 export function Wishes() {
   const { wiring, job, add, answer } = useJob();
+  const forecast = useMemo(
+    () => (wiring.kind === "plan" ? speedForecast(wiring, wiring.plan.setting) : []),
+    [wiring],
+  );
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { plans, asMade, compartment } = wiring;
   const choose = (change: Partial<WiringWish>) =>
     add({ kind: "wiring-wish", wish: { ...job.wish, ...change } });
   const speeds = wiring.kind === "plan" ? speedsOf(wiring.motor) : 1;
   const family = familyById(answer?.family ?? null);
+  const words = (rank: number) => {
+    const expected = forecast.find(({ speed }) => speed === rank);
+    const place = rank === 1 ? ", the fastest" : rank === speeds ? ", the slowest" : "";
+    return `${rank}${place}${expected ? ` — about ${Math.round(expected.rpm)} rpm, ${Number(expected.amps.toPrecision(2))} A` : ""}`;
+  };
   return (
     <>
       {plans.length > 1 ? (
@@ -37,7 +47,7 @@ export function Wishes() {
             >
               {Array.from({ length: speeds }, (_, i) => i + 1).map((rank) => (
                 <option key={rank} value={rank}>
-                  {rank === 1 ? "1, the fastest" : rank === speeds ? `${rank}, the slowest` : rank}
+                  {words(rank)}
                 </option>
               ))}
             </Choice>

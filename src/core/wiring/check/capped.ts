@@ -1,7 +1,7 @@
 import { CAPPED, type Part } from "../compartment";
 import type { WiringPlan } from "../plan";
 import type { CheckFinding } from "./finding";
-import type { StateOutcome } from "./outcome";
+import type { MotorToRun, StateOutcome } from "./outcome";
 import { figure } from "./running";
 
 /** A capacitor wants a little of its rating left; the model's volts are good to a tenth or so. */
@@ -33,15 +33,25 @@ export function cappedFindings(outcomes: readonly StateOutcome[], plan: WiringPl
   });
 }
 
-/** Volts across each capacitor against its rating. */
+/** A capacitor that sees no more than in the right run, within this share, sees what the plate's maker rated it for. */
+const AS_PLATED = 1.05;
+
+/**
+ * Volts across each capacitor against its rating. Where the plate names the capacitor's volts and the part has them, the
+ * plate outranks the model: only what goes beyond the right run is told.
+ */
 export function capacitorVoltsFindings(
-  { capacitors, state }: StateOutcome,
+  { capacitors, state, reference }: StateOutcome,
   plan: WiringPlan,
+  { fitted }: MotorToRun,
 ): CheckFinding[] {
+  const { runVolts } = fitted.rating;
   const parts = plan.compartment.devices.flatMap(({ parts: own }) => own);
   return capacitors.flatMap(({ id, volts }) => {
     const part = parts.find((p) => p.id === id);
     if (part?.kind !== "capacitor" || part.start || volts <= MARGIN * part.volts) return [];
+    const plated = runVolts !== null && part.volts >= runVolts;
+    if (plated && reference && volts <= AS_PLATED * reference.capacitorVolts) return [];
     return [overVolts(part, volts, state)];
   });
 }

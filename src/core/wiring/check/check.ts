@@ -39,7 +39,7 @@ export function checkPlan(
       ...shortFindings(outcome, plan),
       ...runningFindings(outcome, run),
       ...restingFindings(outcome, plan, run),
-      ...capacitorVoltsFindings(outcome, plan),
+      ...capacitorVoltsFindings(outcome, plan, run),
     ]),
     ...frameFindings(
       outcomes.map(({ circuit }) => circuit),

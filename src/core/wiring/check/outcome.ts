@@ -61,6 +61,7 @@ export interface RightRun {
   readonly lineAmps: number;
   readonly coils: ReadonlyMap<string, CoilOutcome>;
   readonly capacitorAmps: number;
+  readonly capacitorVolts: number;
   readonly standstill: Standstill | null;
 }
 
@@ -196,6 +197,7 @@ function rightRun(motor: WoundMotor, fed: FedMotor, load: Load): RightRun | null
     lineAmps: Math.max(amps("line-1"), amps("line-2"), amps("line-3")),
     coils: new Map(coilsOf(motor, solution).map((coil) => [coil.id, coil])),
     capacitorAmps: amps("run-capacitor"),
+    capacitorVolts: abs(solution.branches.get("run-capacitor")?.volts ?? ZERO),
     standstill: standstillOf(motor, fed.machine),
   };
 }
