@@ -72,6 +72,15 @@ describe.each(DRAWN)("the drawing of $plan.id in $id", ({ motor, plan }) => {
     }
   });
 
+  it("writes each capacitor's value on its device", () => {
+    for (const { id, note } of drawing.devices) {
+      const has = plan.compartment.devices
+        .find((d) => d.id === id)
+        ?.parts.some((p) => p.kind === "capacitor");
+      expect(/^[\d.]+( \+ [\d.]+)? µF, \d+ V$/.test(note)).toBe(has === true);
+    }
+  });
+
   it("crosses nowhere between the motor's leads", () => {
     expect(countCrossings(drawing.wires.filter(({ kind }) => kind === "lead"))).toBe(0);
   });

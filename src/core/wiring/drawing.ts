@@ -27,6 +27,8 @@ export interface Point {
 export interface DrawnDevice {
   readonly id: string;
   readonly name: string;
+  /** Its capacitors' values; "" where it has none. */
+  readonly note: string;
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -101,6 +103,7 @@ export function wiringDrawing(plan: WiringPlan, leads: readonly string[]): Wirin
     devices.push({
       id: device.id,
       name: device.name,
+      note: capacitorsOf(device),
       x: left,
       y,
       width: DEVICE_WIDTH,
@@ -195,6 +198,14 @@ export function wiringDrawing(plan: WiringPlan, leads: readonly string[]): Wirin
     }),
     crossings: countCrossings(wires),
   };
+}
+
+function capacitorsOf({ parts }: Device): string {
+  const values = parts.flatMap((part) => (part.kind === "capacitor" ? [part] : []));
+  const [first] = values;
+  return first
+    ? `${values.map(({ microfarads }) => Number(microfarads.toPrecision(3))).join(" + ")} µF, ${first.volts} V`
+    : "";
 }
 
 /** The contact that feeds a terminal, in a few words. */

@@ -140,6 +140,17 @@ function DeviceBox({ device, chosen }: { device: WiringDrawing["devices"][number
       <text x={device.x + 10} y={device.y + 17} fontSize="14" fontWeight="700" fill="currentColor">
         {device.name}
       </text>
+      {device.note ? (
+        <text
+          x={device.x + device.width - 10}
+          y={device.y + 17}
+          fontSize="11.5"
+          textAnchor="end"
+          fill="currentColor"
+        >
+          {device.note}
+        </text>
+      ) : null}
       {device.terminals.map(({ id, name, feed, at, used }) => (
         <g key={id} opacity={used ? 1 : 0.62}>
           <text

@@ -78,6 +78,8 @@ export async function saveDrawingPdf(
       borderWidth: 1,
     });
     text(device.name, device.x + 10, device.y + 17, 13, true);
+    const noteWide = plain.widthOfTextAtSize(latin(device.note), 11);
+    text(device.note, device.x + device.width - 10 - noteWide, device.y + 17, 11);
     for (const terminal of device.terminals) {
       const wide = plain.widthOfTextAtSize(latin(terminal.name), 12);
       text(terminal.name, terminal.at.x - 14 - wide, terminal.at.y + 4, 12);
