@@ -75,6 +75,27 @@ describe("how far a job's wiring got", () => {
     expect(wiring.plan.capacitors[0]).toMatchObject({ microfarads: 5, known: true });
   });
 
+  it("takes the school and the capacitor found in place from Cap, until another plan is chosen", () => {
+    const cap: FactBody = { kind: "capacitor", choice: { present: "35+5 440", school: "own-capacitor" } };
+    const { wiring } = wiringOf(...FAN, equipment("condenser-dual"), cap);
+    expect(wiring.kind === "plan" && wiring.plan.id).toBe("own-capacitor");
+    const keep: FactBody = {
+      kind: "wiring-wish",
+      wish: { plan: "keep-one-dual", speeds: {}, reversed: false },
+    };
+    const kept = wiringOf(...FAN, equipment("condenser-dual"), cap, keep).wiring;
+    expect(kept.kind === "plan" && kept.plan.capacitors[0]).toMatchObject({ change: "kept", microfarads: 5 });
+    const other: FactBody = { kind: "capacitor", choice: { present: "40+7.5 370" } };
+    const replaced = wiringOf(...FAN, equipment("condenser-dual"), other).wiring;
+    const dual =
+      replaced.kind === "plan" ? replaced.plan.compartment.devices.find(({ id }) => id === "dual") : null;
+    expect(replaced.kind === "plan" && replaced.plan.capacitors[0]).toMatchObject({
+      change: "replaced",
+      volts: 440,
+    });
+    expect(dual?.parts).toMatchObject([{ microfarads: 5 }, { microfarads: 40 }]);
+  });
+
   it("equipment of another kind is refused with its reason, and a retrofit goes to its strip", () => {
     expect(wiringOf(...FAN, equipment("three-phase-contactor")).wiring.kind).toBe("refused");
     const kind: FactBody = { kind: "plate", motor: "new", field: "kind", typed: "retrofit" };

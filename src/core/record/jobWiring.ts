@@ -5,10 +5,11 @@ import { type WoundMotor, woundMotor } from "../machine/woundMotor";
 import { type Plate, readPlate } from "../motor/plate";
 import type { Fault } from "../quantity/fault";
 import type { Compartment } from "../wiring/compartment";
-import { type WiringPlan, withChanges } from "../wiring/plan";
+import { type HandChanges, type WiringPlan, withChanges } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import { HARNESS, planRetrofit } from "../wiring/retrofit";
 import type { Job } from "./job";
+import { withPresent } from "./presentCapacitor";
 
 /** What a job has to say of its wiring, told apart by how far it got. */
 export type JobWiring =
@@ -34,18 +35,24 @@ interface PlanChoice {
 }
 
 /** What the wiring of a job hangs on; equal parts give an equal wiring. */
-export type WiringFactsOfJob = Pick<Job, "compartment" | "wish" | "changes" | "leads" | "plates">;
+export type WiringFactsOfJob = Pick<
+  Job,
+  "compartment" | "wish" | "changes" | "leads" | "plates" | "capacitor"
+>;
 
 /** What of an identification the wiring hangs on. */
 export type KnownAnswer = Pick<Identification, "status" | "family" | "roles" | "sections" | "bonded">;
 
 /** The wiring of a job: the plan for its settled motor, or its retrofit, on its equipment. */
 export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): JobWiring {
-  const { compartment, wish, changes } = job;
-  if (!compartment) return { kind: "no-equipment" };
+  if (!job.compartment) return { kind: "no-equipment" };
+  const compartment = withPresent(job.compartment, job.capacitor.present);
+  // The school chosen in Cap is the plan's, unless another plan was chosen here.
+  const wish = { ...job.wish, plan: job.wish.plan ?? job.capacitor.school };
+  const { changes } = job;
   const plate = plateOf(job);
   if (plate.kind === "retrofit" || plate.kind === "electronic")
-    return chosen(planRetrofit(compartment), job, compartment, (parts) => ({
+    return chosen(planRetrofit(compartment), { wish, changes }, compartment, (parts) => ({
       ...parts,
       kind: "retrofit",
       leads: HARNESS.map(({ id }) => id),
@@ -102,7 +109,13 @@ function fittedTo(motor: WoundMotor, plate: Plate, { supply }: Compartment): Fit
 
 function chosen(
   planned: ReturnType<typeof planWiring>,
-  { wish, changes }: Pick<Job, "wish" | "changes">,
+  {
+    wish,
+    changes,
+  }: {
+    readonly wish: { readonly plan?: string | undefined };
+    readonly changes: HandChanges;
+  },
   compartment: Compartment,
   as: (parts: Omit<PlanChoice, "leads">) => JobWiring,
 ): JobWiring {

@@ -91,7 +91,7 @@ function Opened({ id, first, children }: Props) {
 
 /** The wiring, worked out anew only when something it hangs on changed, and after the verdict is on the page. */
 function useWiring(job: Job, answer: Identification | null): JobWiring {
-  const { compartment, wish, changes, leads, plates } = job;
+  const { compartment, wish, changes, leads, plates, capacitor } = job;
   const motor: KnownAnswer | null = answer && {
     status: answer.status,
     family: answer.family,
@@ -100,7 +100,7 @@ function useWiring(job: Job, answer: Identification | null): JobWiring {
     bonded: answer.bonded,
   };
   const key = useDeferredValue(
-    JSON.stringify({ facts: { compartment, wish, changes, leads, plates }, motor }),
+    JSON.stringify({ facts: { compartment, wish, changes, leads, plates, capacitor }, motor }),
   );
   return useMemo(() => {
     const read = JSON.parse(key) as { facts: WiringFactsOfJob; motor: KnownAnswer | null };
