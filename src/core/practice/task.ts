@@ -1,10 +1,10 @@
 import { meterFor, openSection, shortedTurns } from "../bench/faultyMotor";
-import { pick, type Random, seededRandom, shuffled } from "../bench/random";
+import { pick, type Random, seededRandom } from "../bench/random";
 import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
 import { FAMILIES } from "../motor/families";
-import type { Lead } from "../motor/lead";
 import { junctionGroups, type Winding } from "../motor/network";
 import type { Meter } from "../ohms/readingError";
+import { coloured } from "./coloured";
 
 /** How many leads a practice motor has. */
 export const DIFFICULTIES = ["easy", "usual", "hard"] as const;
@@ -46,22 +46,6 @@ const SOUND_SHARE = 0.6;
 /** Leakage of a grounded practice motor, ohms, and turns shorted, as a share of a winding. */
 const GROUND_OHMS = [0.5, 4000] as const;
 const SHORTED_SHARE = [0.15, 0.35] as const;
-/** Colours as they hang out of a motor: in no order that would give anything away. */
-const COLOURS: readonly (readonly [string, string?])[] = [
-  ["white"],
-  ["black"],
-  ["red"],
-  ["blue"],
-  ["brown"],
-  ["yellow"],
-  ["orange"],
-  ["violet"],
-  ["grey"],
-  ["pink"],
-  ["brown", "white"],
-  ["white", "black"],
-];
-
 /** Families that can be practised: those whose windings an ohmmeter reaches. */
 export const PRACTICE_FAMILIES = FAMILIES.filter((family) => leadCountsOf(family.id).length > 0);
 
@@ -113,14 +97,6 @@ function faultOf(random: Random, wished: PracticeWish["fault"]): PracticeFault {
   if (wished !== "surprise") return wished;
   const faults = PRACTICE_FAULTS.filter((fault) => fault !== "none");
   return random() < SOUND_SHARE ? "none" : pick(random, faults);
-}
-
-function coloured(random: Random, leads: readonly Lead[]): Lead[] {
-  const colours = shuffled(random, COLOURS);
-  return leads.map(({ id }, i) => {
-    const [colour = "white", stripe] = colours[i] ?? [];
-    return stripe === undefined ? { id, colour } : { id, colour, stripe };
-  });
 }
 
 /** One group of the motor has found its way to the shell: all its leads read some ohms there. */

@@ -13,6 +13,7 @@ import type { Compartment } from "../wiring/compartment";
 import { compartmentById } from "../wiring/compartments";
 import type { WiringPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
+import { coloured } from "./coloured";
 
 /** Wire a motor, or find what is wrong in a wiring. */
 export const WIRING_TASKS = ["wire-it", "find-it"] as const;
@@ -67,19 +68,6 @@ const TO_FIND: readonly WrongKind[] = [
   "frame-off",
 ];
 
-const COLOURS: readonly (readonly [string, string?])[] = [
-  ["white"],
-  ["black"],
-  ["red"],
-  ["blue"],
-  ["brown"],
-  ["yellow"],
-  ["orange"],
-  ["violet"],
-  ["grey"],
-  ["brown", "white"],
-];
-
 /** The task of a seed and a wish: the same on every machine. */
 export function wiringTask(seed: number, wish: WiringWish): WiringTask {
   const random = seededRandom(seed);
@@ -129,12 +117,4 @@ function wrongOf(random: Random, good: WiringPlan, run: MotorToRun): WrongWiring
     ))
       if (checkPlan(wrong.plan, run).weight === "stop") return wrong;
   return null;
-}
-
-function coloured(random: Random, leads: readonly Lead[]): Lead[] {
-  const colours = shuffled(random, COLOURS);
-  return leads.map(({ id }, i) => {
-    const [colour = "white", stripe] = colours[i] ?? [];
-    return stripe === undefined ? { id, colour } : { id, colour, stripe };
-  });
 }

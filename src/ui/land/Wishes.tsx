@@ -7,6 +7,7 @@ import { familyById, type WiringWish } from "@/core";
 import { NO_CHANGES, speedForecast, speedsOf } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
+import { rememberSchool } from "./rememberedSchool";
 
 /** What a person chooses of the plan: its school, the speed of each call, the way it turns. */
 export function Wishes() {
@@ -29,7 +30,14 @@ export function Wishes() {
   return (
     <>
       {plans.length > 1 ? (
-        <Choice label="School" value={asMade.id} onChange={(plan) => choose({ plan })}>
+        <Choice
+          label="School"
+          value={asMade.id}
+          onChange={(plan) => {
+            rememberSchool(plan);
+            choose({ plan });
+          }}
+        >
           {plans.map(({ id, school }) => (
             <option key={id} value={id}>
               {school}

@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import { useState } from "react";
 import { COMPARTMENTS, type Compartment, compartment, compartmentById } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
+import { rememberedSchool } from "../land/rememberedSchool";
 import { Choice } from "../parts/Choice";
 import { EquipmentEditor } from "./EquipmentEditor";
 
@@ -15,13 +16,15 @@ export function EquipmentChoice() {
   const { compartment: made } = job;
   const ready = made ? compartmentById(made.id) : undefined;
   const edited = made && (!ready || written(ready) !== written(made));
+  const choose = (id: string) => {
+    add({ kind: "compartment", compartment: compartmentById(id) ?? null });
+    const school = rememberedSchool();
+    if (school && !job.wish.plan && !job.capacitor.school)
+      add({ kind: "wiring-wish", wish: { ...job.wish, plan: school } });
+  };
   return (
     <Box sx={{ display: "grid", gap: 2 }}>
-      <Choice
-        label="Equipment"
-        value={made?.id ?? ""}
-        onChange={(id) => add({ kind: "compartment", compartment: compartmentById(id) ?? null })}
-      >
+      <Choice label="Equipment" value={made?.id ?? ""} onChange={choose}>
         <option value="">not chosen yet</option>
         {made && !ready ? <option value={made.id}>{made.title}</option> : null}
         {COMPARTMENTS.map(({ id, title }) => (
