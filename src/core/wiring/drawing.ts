@@ -202,6 +202,8 @@ export function wiringDrawing(plan: WiringPlan, leads: readonly string[]): Wirin
 
 function capacitorsOf({ parts }: Device): string {
   const values = parts.flatMap((part) => (part.kind === "capacitor" ? [part] : []));
+  // A dual is written with the compressor's half first; its parts stand fan first.
+  values.reverse();
   const [first] = values;
   return first
     ? `${values.map(({ microfarads }) => Number(microfarads.toPrecision(3))).join(" + ")} µF, ${first.volts} V`
