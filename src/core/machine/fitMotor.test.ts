@@ -14,7 +14,7 @@ import {
 import { abs, ZERO } from "./complex";
 import { fedMotor } from "./fedMotor";
 import { fitMotor } from "./fitMotor";
-import { operatingPoint } from "./operatingPoint";
+import { operatingPoint, runUp } from "./operatingPoint";
 import { ratingOf } from "./rating";
 import { prepared } from "./solve";
 import { slotOfMark, woundMotor } from "./woundMotor";
@@ -155,6 +155,18 @@ describe("what the trade expects of the fitted machine", () => {
     const slow = Math.abs(runs(twoSpeed, { speed: 2 }).point.rpm);
     expect(slow).toBeGreaterThan(1000);
     expect(slow).toBeLessThan(1200);
+  });
+
+  it("on the way up the start winding carries current until three quarters of speed, and none from there on", () => {
+    const { fed } = runs(splitPhase);
+    const start = splitPhase.motor.coils.find(({ winding }) => winding === "start")?.id ?? "";
+    const curve = runUp(fed.machine, fed.contacts);
+    expect(curve.length).toBeGreaterThan(100);
+    for (const { rpm, solution } of curve) {
+      const amps = abs(solution.branches.get(start)?.amps ?? ZERO);
+      if (rpm < 0.74 * 1800) expect(amps).toBeGreaterThan(1);
+      if (rpm > 0.76 * 1800) expect(amps).toBeLessThan(1e-6);
+    }
   });
 
   it("the start switch is open when it runs", () => {

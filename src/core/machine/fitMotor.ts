@@ -1,9 +1,10 @@
 import { levenbergMarquardt } from "ml-levenberg-marquardt";
-import { abs, type Complex, mul, polar, ZERO } from "./complex";
-import { type Feed, fedMotor } from "./fedMotor";
+import type { Machine } from "./circuit";
+import { abs, add, mul, polar, ZERO } from "./complex";
+import { type FedMotor, type Feed, fedMotor } from "./fedMotor";
 import { synchronousRadians } from "./field";
-import { type MotorParameters, type StartGear, speedTurns } from "./motorBranches";
-import { type Rating, type TurningField, turningField } from "./rating";
+import { type MotorParameters, mainCoil, type StartGear, turnsOf } from "./motorBranches";
+import { type Rating, RESISTANCE_SHARE, type TurningField, turningField } from "./rating";
 import { prepared, type Solution } from "./solve";
 import type { WoundMotor } from "./woundMotor";
 
@@ -30,7 +31,6 @@ const USUAL = {
   leakage: { of: { 1: 0.13, 3: 0.1 }, spread: 1.6 },
   startTurns: { of: { 1: 1.25, 3: 1 }, spread: 1.25 },
 } as const;
-const RESISTANCE_SHARE = { 1: 0.09, 3: 0.06 } as const;
 /** How near the plate's own figures are held, as shares. */
 const HELD = {
   plated: 0.01,
@@ -64,8 +64,8 @@ const FASTEST = { speed: 1, setting: "high", reversed: false } as const;
 /**
  * Fits what the ohmmeter does not tell (field, rotor, leakage, turns of the start winding) to the rating by bounded
  * nonlinear least squares (Levenberg–Marquardt), in logarithms. Held to: rated torque at rated speed, full-load amps,
- * a backward field near its least and a capacitor within its volts where a run capacitor is plated, a fair breakdown torque, and the usual per-unit values
- * as far as those leave room. Failure: figures that no motor joins stay unmet, and `met` says by how much.
+ * a backward field near its least and a capacitor within its volts where a run capacitor is plated, a fair breakdown
+ * torque, a start, and the usual per-unit values as far as those leave room. Failure: figures that no motor joins stay unmet, and `met` says by how much.
  */
 export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
   const { phases, shaftSwitch } = motor.feeding;
@@ -77,7 +77,7 @@ export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
   const ratedNm = rating.watts / ((rating.rpm * 2 * Math.PI) / 60);
   const feed: Feed = { ask: FASTEST, volts: rating.volts.high, runMicrofarads: rating.runMicrofarads };
   const usual = usualOf(motor, rating, ratedNm);
-  const held = holder(motor, rating, { ...gear }, feed, ratedNm);
+  const held = holder(motor, rating, gear, feed, ratedNm);
   const names = ["magnetisingOhms", "rotorOhms", "leakageOhms", "startTurns"] as const;
   const spreads = [USUAL.magnetising, USUAL.rotor, USUAL.leakage, USUAL.startTurns].map(
     ({ spread }) => spread,
@@ -160,7 +160,7 @@ function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, 
     const fed = fedMotor(motor, p, gear, feed);
     if (!fed) return [];
     const startAt = prepared(fed.machine);
-    const solveAt = prepared({ ...fed.machine, branches: openAtSpeed(fed.machine.branches, fed.contacts) });
+    const solveAt = prepared(openAtSpeed(fed));
     const run = solveAt(slipOf(rating));
     if (!run) return [1e3, 1e3, 1e3, 1e3, 1e3, 1e3, 1e3];
     const breakdown = Math.max(...BREAKDOWN_SLIPS.map((slip) => solveAt(slip)?.torqueNm ?? 0));
@@ -198,18 +198,18 @@ function atRated(
   rating: Rating,
 ): Solution | null {
   const fed = fedMotor(motor, p, gear, feed);
-  return (
-    fed &&
-    prepared({ ...fed.machine, branches: openAtSpeed(fed.machine.branches, fed.contacts) })(slipOf(rating))
-  );
+  return fed && prepared(openAtSpeed(fed))(slipOf(rating));
 }
 
-function openAtSpeed(
-  branches: NonNullable<ReturnType<typeof fedMotor>>["machine"]["branches"],
-  contacts: NonNullable<ReturnType<typeof fedMotor>>["contacts"],
-) {
+/** The circuit with every start contact open, as it runs. */
+function openAtSpeed({ machine, contacts }: FedMotor): Machine {
   const moving = new Set(contacts.map(({ branch }) => branch));
-  return branches.map((b) => (b.kind === "switch" && moving.has(b.id) ? { ...b, closed: false } : b));
+  return {
+    ...machine,
+    branches: machine.branches.map((b) =>
+      b.kind === "switch" && moving.has(b.id) ? { ...b, closed: false } : b,
+    ),
+  };
 }
 
 function slipOf({ rpm, poles, hertz }: Rating): number {
@@ -222,16 +222,19 @@ function lineAmps(run: Solution): number {
 
 /** Backward field over forward field, by ampere-turns. */
 function backwardShare(motor: WoundMotor, p: MotorParameters, run: Solution): number {
-  const sum = (sign: 1 | -1) => {
-    const total: Complex = motor.coils.reduce((field, { id, seat, winding, ohms }) => {
-      const main = motor.coils[0]?.ohms ?? 1;
-      const turns = winding === "start" ? p.startTurns : winding === "speed" ? speedTurns(ohms, main) : 1;
-      const part = mul(run.branches.get(id)?.amps ?? ZERO, polar(turns, sign * seat.axisDegrees));
-      return { re: field.re + part.re, im: field.im + part.im };
-    }, ZERO);
-    return abs(total);
-  };
-  return sum(-1) / Math.max(sum(1), 1e-12);
+  const mainOhms = mainCoil(motor)?.ohms ?? 1;
+  const field = (sign: 1 | -1) =>
+    abs(
+      add(
+        ...motor.coils.map((coil) =>
+          mul(
+            run.branches.get(coil.id)?.amps ?? ZERO,
+            polar(turnsOf(coil, mainOhms, p), sign * coil.seat.axisDegrees),
+          ),
+        ),
+      ),
+    );
+  return field(-1) / Math.max(field(1), 1e-12);
 }
 
 /** The solver asks for one residual at a time: all of a point are computed once. */

@@ -13,6 +13,7 @@ export { type Load, loadTorque, rpmOf } from "./load";
 export {
   type OperatingPoint,
   operatingPoint,
+  runUp,
   type StartContact,
   type SweepPoint,
   sweep,

@@ -60,7 +60,7 @@ export function motorBranches(
   hertz: number = rated.hertz,
 ): MotorBranches {
   const p = atHertz(rated, hertz);
-  const main = motor.coils.find(({ winding }) => winding !== "start" && winding !== "speed");
+  const main = mainCoil(motor);
   const mainOhms = main?.ohms ?? 1;
   const contacts: StartContact[] = [];
   const branches: Branch[] = [];
@@ -104,6 +104,11 @@ export function motorBranches(
   return { branches, fields: fieldsOf(p, slow), contacts };
 }
 
+/** The coil that has one turn: the first main, half or phase. */
+export function mainCoil({ coils }: Pick<WoundMotor, "coils">): Coil | undefined {
+  return coils.find(({ winding }) => winding !== "start" && winding !== "speed");
+}
+
 function atHertz(p: MotorParameters, hertz: number): MotorParameters {
   const by = hertz / p.hertz;
   return { ...p, hertz, magnetisingOhms: p.magnetisingOhms * by, leakageOhms: p.leakageOhms * by };
@@ -131,11 +136,12 @@ export function capacitor(
 }
 
 /** Turns of a speed section beside a main of one turn: its wire is thinner, so it has fewer turns than its ohms would say. */
-export function speedTurns(ohms: number, mainOhms: number): number {
+function speedTurns(ohms: number, mainOhms: number): number {
   return (SPEED_WIRE_SHARE * ohms) / mainOhms;
 }
 
-function turnsOf(coil: Coil, mainOhms: number, p: MotorParameters): number {
+/** Effective turns of a coil, a main coil having one. */
+export function turnsOf(coil: Coil, mainOhms: number, p: MotorParameters): number {
   if (coil.winding === "start") return p.startTurns;
   return coil.winding === "speed" ? speedTurns(coil.ohms, mainOhms) : 1;
 }
@@ -174,17 +180,15 @@ function ring(mainOhms: number, p: MotorParameters): Branch {
   return {
     kind: "winding",
     id: "ring",
-    from: GROUNDED_RING,
-    to: GROUNDED_RING,
+    // Closed in itself: where it is drawn moves no current anywhere else.
+    from: GROUND,
+    to: GROUND,
     ohms: RING.ohmsShare * Math.max(mainOhms, p.rotorOhms),
     leakageOhms: p.leakageOhms * turns ** 2,
     field: 0,
     place: { axisDegrees: RING.axisDegrees, turns },
   };
 }
-
-/** The ring is closed in itself and touches no other node. */
-const GROUNDED_RING = GROUND;
 
 /** The slow field of a pole-changing motor is taken to be built like the fast one. */
 function fieldsOf(

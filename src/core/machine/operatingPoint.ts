@@ -61,9 +61,35 @@ export function sweep(machine: Machine, from = 1, to = 0, points = SWEEP_POINTS)
 }
 
 /**
+ * The machine as it runs up from standstill to synchronous speed, its start contacts moving on the way as their speed or
+ * volts say; points without a solution are left out.
+ */
+export function runUp(
+  machine: Machine,
+  contacts: readonly StartContact[],
+  points = SWEEP_POINTS,
+): SweepPoint[] {
+  const poles = machine.fields[0]?.poles ?? 2;
+  let open = new Set<string>();
+  let solveAt = prepared(machine);
+  return Array.from({ length: points }, (_, i) => 1 - i / Math.max(1, points - 1)).flatMap((slip) => {
+    const before = solveAt(slip);
+    const next = before ? moved(contacts, open, slip, before) : open;
+    if (!same(next, open)) {
+      open = next;
+      solveAt = prepared(withContacts(machine, contacts, open));
+    }
+    const solution = solveAt(slip);
+    return solution
+      ? [{ slip, rpm: rpmOf(slip, poles, machine.hertz), torqueNm: solution.torqueNm, solution }]
+      : [];
+  });
+}
+
+/**
  * Where the shaft settles from standstill: it runs up as long as the motor's torque is above load and friction, and
- * stops at the first speed where it is not. Method: {@link STEPS} steps in slip, then false position (Illinois) with bisection to {@link NEAR_ENOUGH}; start
- * contacts move as their speed or volts say, and the run goes on from there. Null where the circuit has no solution.
+ * stops at the first speed where it is not. Method: {@link STEPS} steps in slip, then false position (Illinois) with
+ * bisection to {@link NEAR_ENOUGH}; start contacts move as their speed or volts say, and the run goes on from there. Null where the circuit has no solution.
  */
 export function operatingPoint(
   machine: Machine,

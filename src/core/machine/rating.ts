@@ -34,12 +34,13 @@ const OUTPUT_SHARE: Readonly<Record<TurningField, number>> = {
 /** Microfarads of a run capacitor for a horsepower at 230 V and 60 Hz: the middle of the trade's rule of thumb. */
 const USUAL_MICROFARADS_PER_HP = 16;
 /** Copper drop of one coil at full load, as a share of its volts. */
-const RESISTANCE_SHARE = { 1: 0.09, 3: 0.06 } as const;
+export const RESISTANCE_SHARE = { 1: 0.09, 3: 0.06 } as const;
 const USUAL_RPM = { fan: 1075, other: 1725 } as const;
 
 /** What makes a motor's field turn: a shorted ring, a start winding with a switch or with a run capacitor, or three lines. */
 export type TurningField = "ring" | "shaft-switch" | "run-capacitor" | "lines";
 
+/** How a motor makes its turning field, by its chart and its coils. */
 export function turningField({ feeding, leads, coils }: WoundMotor): TurningField {
   if (feeding.phases === 3) return "lines";
   const slots = new Set(leads.map(({ slot }) => slot));
@@ -48,7 +49,12 @@ export function turningField({ feeding, leads, coils }: WoundMotor): TurningFiel
   return coils.some(({ winding }) => winding === "start") ? "shaft-switch" : "ring";
 }
 
-/** @param supplyVolts volts between lines where the plate gives none. */
+/**
+ * The rating of a motor: the plate's figures, and for those it does not give what is usual for the windings' ohms, each
+ * named in `assumed`. A speed at or over synchronous is no loaded speed and counts as not given.
+ *
+ * @param supplyVolts volts between lines where the plate gives none.
+ */
 export function ratingOf(motor: WoundMotor, plate: Plate, supplyVolts: number): Rating {
   const kind = turningField(motor);
   const assumed: string[] = [];
@@ -99,7 +105,7 @@ export function ratingOf(motor: WoundMotor, plate: Plate, supplyVolts: number): 
     runVolts: plate.runCapacitor?.volts ?? null,
     startMicrofarads: start
       ? (start.lowMicrofarads + start.highMicrofarads) / 2
-      : kind === "shaft-switch" && !splitsByOhms(motor)
+      : kind === "shaft-switch" && !plate.runCapacitor && !splitsByOhms(motor)
         ? assume(usualStartMicrofarads(watts, volts.low, hertz), "start capacitor")
         : null,
     assumed,

@@ -4,7 +4,7 @@ import { type WrongKind, type WrongWiring, wrongWirings } from "../bench/wrongWi
 import { fitMotor } from "../machine/fitMotor";
 import { ratingOf } from "../machine/rating";
 import { woundMotor } from "../machine/woundMotor";
-import type { Lead } from "../motor/lead";
+import { type Lead, leadNames } from "../motor/lead";
 import type { Plate } from "../motor/plate/plate";
 import type { Role } from "../motor/role";
 import { checkPlan } from "../wiring/check/check";
@@ -103,13 +103,19 @@ export function wiringTask(seed: number, wish: WiringWish): WiringTask {
     run,
     compartment: good.compartment,
     good,
-    wrong: wish.task === "find-it" ? wrongOf(random, good, run) : null,
+    wrong: wish.task === "find-it" ? wrongOf(random, good, run, leads) : null,
   };
 }
 
 /** A wrong move that matters: the kinds come up alike often, however many moves there are of each. */
-function wrongOf(random: Random, good: WiringPlan, run: MotorToRun): WrongWiring | null {
-  const all = wrongWirings(good, run.motor, (lead) => lead);
+function wrongOf(
+  random: Random,
+  good: WiringPlan,
+  run: MotorToRun,
+  leads: readonly Lead[],
+): WrongWiring | null {
+  const names = leadNames(leads);
+  const all = wrongWirings(good, run.motor, (lead) => names.get(lead)?.short ?? lead);
   for (const kind of shuffled(random, TO_FIND))
     for (const wrong of shuffled(
       random,

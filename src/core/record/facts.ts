@@ -230,7 +230,7 @@ const body = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("capacitor"), choice: capacitorChoice }),
   z.object({ kind: z.literal("capacitor-test"), test: capacitorTest }),
   /** A line of a checklist done, or not done after all. */
-  z.object({ kind: z.literal("tick"), step: text(160).min(1), done: z.boolean() }),
+  z.object({ kind: z.literal("tick"), step: text(220).min(1), done: z.boolean() }),
   z.object({ kind: z.literal("undone"), fact: id }),
 ]);
 

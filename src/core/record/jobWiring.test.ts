@@ -146,6 +146,11 @@ describe("changes by hand and being ready", () => {
     const ready: FactBody = { kind: "ready", ready: true };
     expect(wiringOf(...base, ready).job.ready).toMatchObject({ override: null, by: "Petra Quill" });
     expect(wiringOf(...base, ready, moved).job.ready).toBeNull();
+    expect(wiringOf(...base, ready, read("ye", "bk", 12.1)).job.ready).toBeNull();
+    const shell: FactBody = { kind: "shell-reading", lead: "ye", typed: "400", ohms: 400 };
+    expect(wiringOf(...base, ready, shell).job.ready).toBeNull();
+    const cap: FactBody = { kind: "capacitor", choice: { present: "40+5 440" } };
+    expect(wiringOf(...base, ready, cap).job.ready).toBeNull();
     expect(wiringOf(...base, ready, { kind: "ready", ready: false }).job.ready).toBeNull();
     const override: FactBody = { kind: "ready", ready: true, override: "bench run only" };
     expect(wiringOf(...base, moved, override).job.ready?.override).toBe("bench run only");

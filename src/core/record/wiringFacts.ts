@@ -19,7 +19,7 @@ export interface WiringFacts {
   readonly ready: { readonly override: string | null; readonly by: string; readonly at: string } | null;
 }
 
-/** Facts that change what is wired: after one of them a plan marked ready is no longer. */
+/** Facts that the wiring hangs on, readings too: after one of them a plan marked ready is no longer. */
 const WIRING_KINDS: ReadonlySet<Fact["body"]["kind"]> = new Set([
   "compartment",
   "landing",
@@ -30,6 +30,10 @@ const WIRING_KINDS: ReadonlySet<Fact["body"]["kind"]> = new Set([
   "as-planned",
   "lead",
   "lead-gone",
+  "pair-reading",
+  "shell-reading",
+  "told",
+  "capacitor",
   "plate",
   "chosen",
 ]);

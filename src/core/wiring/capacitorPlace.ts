@@ -29,20 +29,23 @@ const OWN = "own";
  * capacitor both capacitor leads, or the line wire left on it. Without a run capacitor to place there is one way.
  *
  * @param duplicate the motor brings its run end out twice.
+ * @param otherSide what the capacitor's side away from the start winding hangs on: the return, as with windings joined
+ *   inside, or the switched line; a capacitor wired to the return already does not serve there as it is.
  */
 export function capacitorPlaces(
   made: Compartment,
   asked: AskedCapacitor | null,
   duplicate: boolean,
+  otherSide: "return" | "line" = "return",
 ): CapacitorPlace[] {
   const { capacitor } = made.offers;
   if (!asked) return [{ id: "as-it-is", school: "", compartment: made, work: [], removed: [], cautions: [] }];
   if (!capacitor) return [own(made, asked, "own-capacitor", "", [])];
-  if (capacitor.dual)
-    return [
-      keepDual(made, asked),
-      own(made, asked, "own-capacitor", "A capacitor of its own", leftEmpty(made)),
-    ];
+  const onLine = otherSide === "line";
+  if (capacitor.dual) {
+    const ownOne = own(made, asked, "own-capacitor", onLine ? "" : "A capacitor of its own", leftEmpty(made));
+    return onLine ? [ownOne] : [keepDual(made, asked), ownOne];
+  }
   const { compartment, work } = withValue(made, capacitor.device, asked);
   const stays: CapacitorPlace = {
     id: "line-wire-stays",
@@ -52,25 +55,23 @@ export function capacitorPlaces(
     removed: [],
     cautions: [],
   };
-  if (!capacitor.tied || !duplicate) return [stays];
+  if (!capacitor.tied || (!duplicate && !onLine)) return [stays];
   const wires = compartment.wires.filter(
     ({ from, to, serves }) => !serves && (from === capacitor.lineSide || to === capacitor.lineSide),
   );
   const gone = new Set(wires.map(({ id }) => id));
-  return [
-    {
-      ...stays,
-      id: "on-the-capacitor",
-      school: "Both capacitor leads on the capacitor",
-      compartment: {
-        ...compartment,
-        wires: compartment.wires.filter(({ id }) => !gone.has(id)),
-        offers: { ...compartment.offers, capacitor: { ...capacitor, tied: false } },
-      },
-      removed: wires,
+  const untied: CapacitorPlace = {
+    ...stays,
+    id: "on-the-capacitor",
+    school: onLine ? "" : "Both capacitor leads on the capacitor",
+    compartment: {
+      ...compartment,
+      wires: compartment.wires.filter(({ id }) => !gone.has(id)),
+      offers: { ...compartment.offers, capacitor: { ...capacitor, tied: false } },
     },
-    stays,
-  ];
+    removed: wires,
+  };
+  return onLine ? [untied] : [untied, stays];
 }
 
 function keepDual(made: Compartment, asked: AskedCapacitor): CapacitorPlace {
@@ -98,11 +99,7 @@ function own(
     school,
     compartment: {
       ...made,
-      devices: [
-        ...made.devices.slice(0, -1),
-        singleCapacitor(OWN, asked.microfarads, asked.volts, "fan’s own capacitor"),
-        ...made.devices.slice(-1),
-      ],
+      devices: [...made.devices, singleCapacitor(OWN, asked.microfarads, asked.volts, "fan’s own capacitor")],
       offers: {
         ...made.offers,
         capacitor: { device: OWN, startSide: `${OWN}.2`, lineSide: `${OWN}.1`, tied: false, dual: false },

@@ -1,4 +1,4 @@
-import type { Compartment } from "./compartment";
+import { type Compartment, placeName } from "./compartment";
 
 /** The motor's frame: it lands like a lead. */
 export const FRAME = "frame";
@@ -90,6 +90,17 @@ export function withChanges(plan: WiringPlan, changes: HandChanges): WiringPlan 
     ...plan,
     compartment: { ...plan.compartment, wires: wires.filter(({ id }) => !gone.has(id)) },
     landings: { ...plan.landings, ...moved },
+    reasons: {
+      ...plan.reasons,
+      ...Object.fromEntries(
+        Object.entries(moved).map(([lead, to]) => [
+          lead,
+          to === plan.landings[lead]
+            ? (plan.reasons[lead] ?? "")
+            : `Moved by hand; planned: ${placeName(plan.compartment, plan.landings[lead] ?? "")}.`,
+        ]),
+      ),
+    },
     jumpers: [...plan.jumpers, ...changes.added].filter(({ id }) => !gone.has(id)),
     removed: [
       ...plan.removed,

@@ -9,6 +9,7 @@ import { emptied, planWiring, speedsOf } from "./planWiring";
 import {
   blower2,
   blower4,
+  capacitorRun4,
   capacitorStart230,
   dualVoltage,
   fan3,
@@ -190,6 +191,43 @@ const CASES: readonly Case[] = [
     expected: { bu: "switch.LOAD", rd: "switch.LOAD", ye: "switch.N", bk: "switch.N" },
   },
   {
+    title:
+      "main and start apart with a run capacitor alone: the start winding through it, from the switched line",
+    motor: capacitorRun4,
+    made: at("air-handler-relay"),
+    expected: {
+      rd: "capacitor.2",
+      bk: "relay.L2",
+      ye: "relay.L2",
+      bu: "relay.NO",
+      "relay.NO>": "capacitor.1",
+    },
+  },
+  {
+    title: "the same on a dual: a capacitor of its own, since C hangs on the return",
+    motor: capacitorRun4,
+    made: at("condenser-dual"),
+    expected: {
+      rd: "own.2",
+      bk: "contactor.T2",
+      ye: "contactor.T2",
+      bu: "contactor.T1",
+      "contactor.T1>": "own.1",
+    },
+  },
+  {
+    title: "the same on an old single: its line wire comes off the return",
+    motor: capacitorRun4,
+    made: at("condenser-single"),
+    expected: {
+      rd: "capacitor.2",
+      bk: "contactor.T2",
+      ye: "contactor.T2",
+      bu: "contactor.T1",
+      "contactor.T1>": "capacitor.1",
+    },
+  },
+  {
     title: "dual voltage, high: line 1 on T1, T2 T3 T8 together, line 2 on T4 and T5",
     motor: dualVoltage,
     made: at("pump-pressure-switch"),
@@ -342,7 +380,7 @@ describe("what a plan leaves and changes", () => {
       ["dual", "left-empty"],
     ]);
     const old = ["dual.FAN", "contactor.T1", "contactor.T2"];
-    expect(own && emptied(own, old)).toEqual(["FAN, dual capacitor"]);
+    expect(own && emptied(own, [...old, "dual.C"])).toEqual(["FAN, dual capacitor"]);
     expect(keep && emptied(keep, old)).toEqual([]);
   });
 
@@ -408,7 +446,7 @@ describe("what a plan leaves and changes", () => {
       speeds: {},
       reversed: true,
     });
-    expect(refused.ok || refused.faults[0]?.says).toContain("cannot be turned round");
+    expect(refused.ok || refused.faults[0]?.says).toMatch(/cannot be turned round.*plug/);
   });
 
   it("three-phase on two lines, single-phase on three, are refused in words", () => {
@@ -434,6 +472,7 @@ describe("what a plan leaves and changes", () => {
       gone: ["line-to-c"],
     });
     expect(changed.landings["bn/wh"]).toBe("dual.C");
+    expect(changed.reasons["bn/wh"]).toBe("Moved by hand; planned: capped on its own.");
     expect(changed.landings).not.toHaveProperty("stranger");
     expect(changed.compartment.wires.map(({ id }) => id)).not.toContain("line-to-c");
     expect(changed.removed.map(({ id }) => id)).toEqual(["line-to-c"]);

@@ -1,5 +1,6 @@
 import type { FittedMotor } from "../machine/fitMotor";
 import type { WoundMotor } from "../machine/woundMotor";
+import { familyById } from "../motor/families";
 import type { Net, Service, Slot } from "../motor/feeding";
 import { type Fault, fault, type Refused, refused } from "../quantity/fault";
 import { type AskedCapacitor, type CapacitorPlace, capacitorPlaces } from "./capacitorPlace";
@@ -53,11 +54,14 @@ export function planWiring(
     speed: chosen[call] ?? 1,
     reversed: (want === "reverse") !== ask.reversed,
   }));
-  const startOutside = takesStart(motor, made);
+  // Start winding on leads of its own and a run capacitor alone: that stays in line with it for good.
+  const through = motor.feeding.shaftSwitch && !ask.fitted.gear.shaftSwitch;
+  const startOutside = through || takesStart(motor, made);
   const slots = new Set(motor.leads.map(({ slot }) => slot));
-  const charts = wanted.map(({ speed, reversed }) =>
-    motor.feeding.chart({ speed: speed ?? 1, setting, reversed, slots, startOutside }),
-  );
+  const charts = wanted.map(({ speed, reversed }) => {
+    const nets = motor.feeding.chart({ speed: speed ?? 1, setting, reversed, slots, startOutside });
+    return nets && through ? throughCapacitor(nets) : nets;
+  });
   const missing = wanted.filter((_, i) => !charts[i]);
   if (missing.length > 0) return refused(...missing.map((want) => noSuchFeeding(ask, want, setting)));
   const nets = merged(charts as (readonly Net[])[], made);
@@ -65,7 +69,7 @@ export function planWiring(
   const duplicate = motor.leads.filter(({ slot }) => slot === "run-end").length > 1;
   return {
     ok: true,
-    plans: capacitorPlaces(made, asked, duplicate).map((place) =>
+    plans: capacitorPlaces(made, asked, duplicate, through ? "line" : "return").map((place) =>
       withStartGear(landed(ask, place, nets, wanted, setting), motor, ask.fitted),
     ),
   };
@@ -99,6 +103,17 @@ function takesStart({ feeding, leads }: WoundMotor, { offers }: Compartment): bo
   return nets?.some(({ services }) => services.includes("start")) ?? false;
 }
 
+/** The start winding fed by the line through the run capacitor, where the chart has it fed through something outside. */
+function throughCapacitor(nets: readonly Net[]): Net[] {
+  return nets.map(({ services, slots }) => ({
+    slots,
+    services: services.flatMap((service): Service[] => {
+      if (service === "line-1") return ["line-1", "run-cap-1"];
+      return [service === "start" ? "run-cap-2" : service];
+    }),
+  }));
+}
+
 function needsRunCapacitor(charts: readonly (readonly Net[])[]): boolean {
   return charts.some((nets) => nets.some(({ services }) => services.includes("run-cap-2")));
 }
@@ -121,7 +136,7 @@ function noSuchFeeding({ motor, compartment: made }: WiringAsk, want: Wanted, se
   return fault(
     "no-such-feeding",
     want.reversed
-      ? `${call}: this motor cannot be turned round by its leads.`
+      ? `${call}: this motor cannot be turned round by its leads. Reversed by: ${familyById(motor.family)?.reverseBy ?? "nothing"}.`
       : `${call}: with what this equipment has, the motor cannot be joined for its ${setting} volts. Its start gear belongs on the motor.`,
     ["compartment"],
   );
@@ -319,11 +334,11 @@ function reasonOf(
   return `The switched line${calls.length > 0 ? ` of ${calls.join(" and ")}` : ""}.`;
 }
 
-/** Terminals where the old motor had a lead and the new one has none. */
+/** Terminals where the old motor had a lead and nothing is any more, by name. */
 export function emptied(plan: WiringPlan, oldTerminals: readonly string[]): string[] {
   const used = new Set([
     ...Object.values(plan.landings),
-    ...plan.jumpers.flatMap(({ from, to }) => [from, to]),
+    ...[...plan.jumpers, ...plan.compartment.wires].flatMap(({ from, to }) => [from, to]),
   ]);
   return [...new Set(oldTerminals)]
     .filter((terminal) => !used.has(terminal))

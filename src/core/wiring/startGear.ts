@@ -7,15 +7,6 @@ import type { Part } from "./compartment";
 import type { WiringPlan } from "./plan";
 import { hungMotor, stateCircuit, statesOf } from "./stateCircuit";
 
-/** What a motor wants of a start capacitor and its potential relay; estimates of the machine model. */
-export interface StartGearWanted {
-  readonly microfarads: number;
-  /** The plate says it; else it is figured from the locked-rotor impedances. */
-  readonly fromPlate: boolean;
-  readonly pickUpVolts: number;
-  readonly dropOutVolts: number;
-}
-
 /** The speed at which the start winding is to go out: three quarters of synchronous. */
 const OUT_AT_SLIP = 0.25;
 /** A relay lets go at the most at this share of what its coil keeps in the running motor. */

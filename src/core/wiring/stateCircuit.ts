@@ -61,6 +61,7 @@ export function leadEnd(lead: string): string {
   return `lead:${lead}`;
 }
 
+/** Builds the circuit of a plan in a state: closed contacts and wires make nodes, what carries current makes branches. */
 export function stateCircuit(plan: WiringPlan, own: Hung, state: EquipmentState): StateCircuit {
   const { compartment: made } = plan;
   const branches: Branch[] = [...sources(made)];

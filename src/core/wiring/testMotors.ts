@@ -183,6 +183,24 @@ export const capacitorStart230 = testMotor(
   { bu: "T1", ye: "T4", bk: "T5", rd: "T8" },
 );
 
+/** Main and start on leads of their own, with a run capacitor for good and no switch. */
+export const capacitorRun4 = testMotor(
+  "split-windings",
+  { bu: { role: "main" }, ye: { role: "main" }, bk: { role: "start" }, rd: { role: "start" } },
+  [
+    ["bu", "ye", 12, "main"],
+    ["bk", "rd", 22, "start"],
+  ],
+  {
+    volts: [range(230)],
+    powerWatts: hp(1 / 4),
+    rpm: 1625,
+    fullLoadAmps: [1.9],
+    runCapacitor: { microfarads: 6, volts: 440 },
+  },
+  { bu: "T1", ye: "T4", bk: "T5", rd: "T8" },
+);
+
 /** Three-wire submersible: yellow shared, black main, red start. */
 export const submersible = testMotor(
   "two-winding",

@@ -1,6 +1,6 @@
 import { abs, ZERO } from "../machine/complex";
 import { loadTorque } from "../machine/load";
-import { sweep } from "../machine/operatingPoint";
+import { runUp } from "../machine/operatingPoint";
 import { LIVE_VOLTS } from "./check/finding";
 import {
   type MotorToRun,
@@ -21,7 +21,6 @@ export interface CurvePoint {
   readonly loadNm: number;
   /** Volts across the capacitor that carries most; null where there is none. */
   readonly capacitorVolts: number | null;
-  readonly amps: number;
 }
 
 /** A plan run on screen in one state. */
@@ -35,7 +34,7 @@ export interface WhatIf {
 
 const CURVE_POINTS = 60;
 
-/** Runs a plan in a state, with its curves over speed: start contacts as they stand at rest until they open. */
+/** Runs a plan in a state, with its curves over speed as it runs up, start contacts moving on the way. */
 export function whatIf(plan: WiringPlan, run: MotorToRun, state: EquipmentState): WhatIf {
   const load = ratedLoad(run.fitted);
   const right: (speed: number, reversed: boolean) => RightRun | null = rightRuns(run, plan.setting, load);
@@ -46,16 +45,14 @@ export function whatIf(plan: WiringPlan, run: MotorToRun, state: EquipmentState)
     (a, b) =>
       abs(point?.solution.branches.get(b)?.amps ?? ZERO) - abs(point?.solution.branches.get(a)?.amps ?? ZERO),
   )[0];
-  const sources = circuit.machine.branches.filter(({ kind }) => kind === "source").map(({ id }) => id);
   const curve =
     point === null || state.calls.length === 0
       ? []
-      : sweep(circuit.machine, 1, 0, CURVE_POINTS).map(({ rpm, torqueNm, solution }) => ({
+      : runUp(circuit.machine, circuit.contacts, CURVE_POINTS).map(({ rpm, torqueNm, solution }) => ({
           rpm,
           torqueNm,
           loadNm: loadTorque(load, rpm),
           capacitorVolts: main === undefined ? null : abs(solution.branches.get(main)?.volts ?? ZERO),
-          amps: Math.max(0, ...sources.map((id) => abs(solution.branches.get(id)?.amps ?? ZERO))),
         }));
   const live = Object.entries(plan.landings).flatMap(([lead, place]) => {
     const volts =

@@ -96,13 +96,14 @@ function useStageWeights(): Record<Stage, { weight: Weight; word: string }> {
     match: job.chosen ? done : open,
     probe,
     cap: tested ? done : open,
-    land: job.ready
-      ? job.ready.override
-        ? again
-        : done
-      : planned
-        ? { weight: "open", word: "planned" }
-        : open,
+    land:
+      planned && job.ready
+        ? job.ready.override
+          ? again
+          : done
+        : planned
+          ? { weight: "open", word: "planned" }
+          : open,
     record,
   };
 }

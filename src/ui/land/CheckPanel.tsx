@@ -86,7 +86,8 @@ function Ready({ check }: { check: Check }) {
   const { job, add } = useJob();
   const [reason, setReason] = useState("");
   const [missing, setMissing] = useState(false);
-  if (job.ready)
+  // Ready was said of a plan without a stop: a stop that has come since takes it back.
+  if (job.ready && (job.ready.override !== null || check.weight !== "stop"))
     return (
       <Box sx={{ mt: 3, display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap" }}>
         <Verdict

@@ -1,11 +1,13 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
 import { Fold } from "../parts/Fold";
 import { Verdict } from "../parts/Verdict";
+import { TOUCH } from "../theme/theme";
 import { EquipmentChoice } from "../trace/EquipmentChoice";
 import { CheckPanel } from "./CheckPanel";
 import { DrawingPanel } from "./DrawingPanel";
@@ -79,7 +81,7 @@ export function LandStage() {
 
 /** Why there is nothing to land yet, and what to do about it. */
 function NotYet() {
-  const { wiring, job } = useJob();
+  const { wiring, job, add } = useJob();
   if (wiring.kind === "plan" || wiring.kind === "retrofit") return null;
   const stop = wiring.kind === "not-settled" && wiring.stop;
   const says =
@@ -102,6 +104,14 @@ function NotYet() {
           {line}
         </Typography>
       ))}
+      {wiring.kind === "refused" && (job.wish.reversed || Object.keys(job.wish.speeds).length > 0) ? (
+        <Button
+          sx={{ mt: 2, minHeight: TOUCH }}
+          onClick={() => add({ kind: "wiring-wish", wish: { ...job.wish, speeds: {}, reversed: false } })}
+        >
+          Back to the usual speeds and turn
+        </Button>
+      ) : null}
     </Box>
   );
 }

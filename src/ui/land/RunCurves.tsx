@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { WhatIf } from "@/core/wiring";
 
-/** Torque and capacitor volts over speed, as planned and with the change; start contacts as they stand at rest. */
+/** Torque and capacitor volts over speed, as planned and with the change; as it runs up: start contacts move on the way. */
 export function RunCurves({ planned, other }: { planned: WhatIf; other: WhatIf | null }) {
   if (planned.curve.length === 0 && (other?.curve.length ?? 0) === 0)
     return <p>Nothing calls: there is no torque to draw.</p>;

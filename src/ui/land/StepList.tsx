@@ -73,8 +73,9 @@ export function StepList({ check }: Props) {
   );
 }
 
+/** Ticks belong to the equipment, the plan and the place: a step that changes is to be done again. */
 function tickOf(plan: WiringPlan, step: PlanStep): string {
-  return `land ${plan.id} ${step.id}`;
+  return `land ${plan.compartment.id}/${plan.id} ${step.id}`;
 }
 
 function StepLine({ step, plan }: { step: PlanStep; plan: WiringPlan }) {

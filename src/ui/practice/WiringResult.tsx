@@ -27,8 +27,6 @@ export function WiringResult({ work, grade, onAgain, onOther }: Props) {
   const names = leadNames(task.leads);
   const name = (lead: string) => (lead === FRAME ? "frame" : (names.get(lead)?.short ?? lead));
   const { found } = grade;
-  // The bench tells a move by the leads' ids: here they have their colours.
-  const says = found?.says.replace(/\b([a-z])\b(?= is| and| are)/g, (id) => name(id)) ?? "";
   return (
     <Box
       component="section"
@@ -42,7 +40,8 @@ export function WiringResult({ work, grade, onAgain, onOther }: Props) {
         />
         {found ? (
           <Typography sx={{ mt: 1 }}>
-            {says} {found.leadsRight ? "You named the wire." : "The wire you named is where it belongs."}{" "}
+            {found.says}{" "}
+            {found.leadsRight ? "You named the wire." : "The wire you named is where it belongs."}{" "}
             {found.consequenceRight
               ? "And what it does."
               : `What it does: ${found.consequences.map((one) => CONSEQUENCES[one]).join("; ")}.`}

@@ -29,6 +29,8 @@ export function PhotoView({
   const pins = job.pins.filter((pin) => pin.photo === photo.id);
   const title = photo.caption || `photo ${number}`;
   const at = (event: MouseEvent): { x: number; y: number } => {
+    // A key press has no place: its pin begins in the middle.
+    if (event.detail === 0) return { x: 0.5, y: 0.5 };
     const box = event.currentTarget.getBoundingClientRect();
     const share = (value: number) => Math.min(1, Math.max(0, Number(value.toFixed(4))));
     return {

@@ -49,7 +49,6 @@ export function Photos() {
           ref={input}
           type="file"
           accept="image/*"
-          capture="environment"
           multiple
           aria-label="Photo of the compartment"
           tabIndex={-1}

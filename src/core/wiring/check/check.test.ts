@@ -19,6 +19,7 @@ import {
   plansFor,
   splitPhase,
   type TestMotor,
+  testMotor,
 } from "../testMotors";
 import { checkPlan, type WiringCheck } from "./check";
 import type { CheckCode } from "./finding";
@@ -91,6 +92,42 @@ describe("a wrong move, as the trade knows what comes of it", () => {
         .map(({ state }) => state)
         .sort(),
     ).toEqual(["cool", "fan"]);
+  });
+
+  it("taps too nearly alike to be told by speed are told by where they land", () => {
+    const close = testMotor(
+      "two-winding",
+      {
+        wh: { role: "run-end" },
+        bk: { role: "speed", rank: 1 },
+        rd: { role: "speed", rank: 2 },
+        bn: { role: "start-end" },
+      },
+      [
+        ["wh", "bk", 1.5, "main"],
+        ["bk", "rd", 0.02, "speed"],
+        ["rd", "bn", 4, "start"],
+      ],
+      blower4.plate,
+    );
+    const plan = first(close, "furnace-board");
+    expect(codes(checkPlan(plan, close))).toEqual([]);
+    const swapped = checkPlan(moved(plan, { bk: plan.landings.rd ?? "", rd: plan.landings.bk ?? "" }), close);
+    expect(
+      swapped.findings
+        .filter(({ code, weight }) => code === "wrong-speed" && weight === "stop")
+        .map(({ state }) => state),
+    ).toContain("cool");
+  });
+
+  it("a plate that no machine meets is not passed over in silence: it says that nothing is proved", () => {
+    const plan = first(fan3, "condenser-dual");
+    const { motor, fitted } = fan3;
+    const impossible = { motor, fitted: { ...fitted, parameters: { ...fitted.parameters, startTurns: 0 } } };
+    const check = checkPlan(plan, impossible);
+    expect(check.weight).toBe("again");
+    expect(codes(check, "again")).toContain("not-figured");
+    expect(check.findings.map(({ code }) => code)).not.toContain("runs-right");
   });
 
   it("start leads changed over: it turns the wrong way, and nothing else is wrong", () => {

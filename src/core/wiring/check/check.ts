@@ -34,10 +34,13 @@ export function checkPlan(
 ): WiringCheck {
   const rightRun = rightRuns(run, plan.setting, load);
   const outcomes = statesOf(plan.compartment).map((state) => runState(plan, run, state, rightRun, load));
+  const structure = structureFindings(plan, run);
+  // What the wires show as they lie names lead and place: beside it the same, found by speed, says nothing more.
+  const known = new Set(structure.map(({ code, state }) => `${code}/${state}`));
   const findings = gravestFirst([
     ...outcomes.flatMap((outcome) => [
       ...shortFindings(outcome, plan),
-      ...runningFindings(outcome, run),
+      ...runningFindings(outcome, run).filter(({ code, state }) => !known.has(`${code}/${state}`)),
       ...restingFindings(outcome, plan, run),
       ...capacitorVoltsFindings(outcome, plan, run),
     ]),
@@ -46,7 +49,7 @@ export function checkPlan(
       plan,
       frameLive(outcomes),
     ),
-    ...structureFindings(plan, run),
+    ...structure,
     ...cappedFindings(outcomes, plan),
   ]);
   return { weight: findings[0]?.weight ?? "good", findings, outcomes };

@@ -44,6 +44,7 @@ export const CHECK_CODES = [
   "capacitor-over-volts",
   "places",
   "mixed-wire",
+  "not-figured",
   "capacitor-unknown",
   "capacitor-no-margin",
   "winding-not-read",

@@ -1,7 +1,7 @@
 import type { WiringPlan } from "../plan";
-import { type CheckFinding, LIVE_VOLTS } from "./finding";
+import { type CheckFinding, finding, LIVE_VOLTS } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
-import { figure } from "./running";
+import { figure, notFigured } from "./running";
 
 /** Amps, as a share of the plate's, from which a motor that should rest does not. */
 const RUNS_SHARE = 0.03;
@@ -13,7 +13,8 @@ export function restingFindings(
   { fitted }: MotorToRun,
 ): CheckFinding[] {
   const { state, wanted, point } = outcome;
-  if (wanted || !point) return [];
+  if (wanted || outcome.circuit.shorted.length > 0) return [];
+  if (!point) return [notFigured(outcome)];
   const greatest = Math.max(0, ...outcome.coils.map(({ amps }) => amps));
   if (greatest > RUNS_SHARE * fitted.rating.amps)
     return [
@@ -29,7 +30,15 @@ export function restingFindings(
     ];
   const live = [...outcome.leads].filter(([, { volts }]) => volts > LIVE_VOLTS);
   if (live.length === 0)
-    return [{ ...REST, state: state.id, says: `${state.name}: the motor rests, its leads are dead.` }];
+    return [
+      finding({
+        code: "rests",
+        weight: "good",
+        state: state.id,
+        says: `${state.name}: the motor rests, its leads are dead.`,
+        mend: "",
+      }),
+    ];
   const most = Math.max(...live.map(([, { volts }]) => volts));
   const leads = live.map(([id]) => id);
   const through = oneLegStays(plan);
@@ -55,16 +64,6 @@ export function restingFindings(
         },
   ];
 }
-
-const REST: CheckFinding = {
-  code: "rests",
-  weight: "good",
-  state: null,
-  leads: [],
-  places: [],
-  says: "",
-  mend: "",
-};
 
 /** The equipment itself leaves a line through to its load side, whatever calls. */
 function oneLegStays({ compartment: made }: WiringPlan): boolean {

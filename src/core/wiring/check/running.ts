@@ -1,4 +1,4 @@
-import type { CheckFinding } from "./finding";
+import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
 
 /** A speed this far from the right one, as a share, is another speed. */
@@ -21,7 +21,8 @@ const CAPACITOR_SHARE = 0.3;
 /** What a state that is to run the motor does instead, or that it does so; each finding with its numbers. */
 export function runningFindings(outcome: StateOutcome, { fitted }: MotorToRun): CheckFinding[] {
   const { state, wanted, point, reference } = outcome;
-  if (!wanted || !reference || !point) return [];
+  if (!wanted || outcome.circuit.shorted.length > 0) return [];
+  if (!reference || !point || reference.point.outcome === "stalls") return [notFigured(outcome)];
   const amps = fitted.rating.amps;
   const make = (
     code: CheckFinding["code"],
@@ -69,7 +70,7 @@ export function runningFindings(outcome: StateOutcome, { fitted }: MotorToRun): 
         "No turning field: see the start winding, its capacitor and what feeds them.",
       ),
     );
-  else if (right.outcome !== "stalls" && point.outcome !== right.outcome)
+  else if (point.outcome !== right.outcome)
     findings.push(
       make(
         "reversed",
@@ -103,6 +104,17 @@ export function runningFindings(outcome: StateOutcome, { fitted }: MotorToRun): 
         ),
         ...findings,
       ];
+}
+
+/** Silence would pass for good: where the model finds no run to hold the plan against, it says so. */
+export function notFigured({ state }: Pick<StateOutcome, "state">): CheckFinding {
+  return finding({
+    code: "not-figured",
+    weight: "again",
+    state: state.id,
+    says: `${state.name}: with this plate and these ohms the model finds no run of the motor to hold the plan against. What the wires would do is not proved here.`,
+    mend: "See the plate’s power, speed, volts and amps in Plate; trust the plate’s drawing and a bump with the clamp on.",
+  });
 }
 
 type Make = (

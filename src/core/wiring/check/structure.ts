@@ -1,3 +1,4 @@
+import { joinedCircuit } from "../../machine/joinedCircuit";
 import { CAPPED, placeName } from "../compartment";
 import { FRAME, type WiringPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
@@ -14,12 +15,13 @@ const VALUE_FAR = 0.3;
 export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFinding[] {
   return [
     ...tiedTaps(plan, run),
+    ...wrongTaps(plan, run),
     ...onGround(plan),
     ...placesFindings(plan),
     ...servesCut(plan),
     ...setting(plan, run),
     ...capacitors(plan, run),
-    ...unproved(plan, run),
+    ...unproved(run),
     ...unread(run),
   ];
 }
@@ -61,20 +63,46 @@ function onGround(plan: WiringPlan): CheckFinding[] {
   ];
 }
 
-/** Leads joined by terminals, jumpers and the equipment's own wires. */
+/** Leads joined by terminals, jumpers and the equipment's own wires, whatever its contacts do. */
 function joinedLeads(plan: WiringPlan): string[][] {
-  const parent = new Map<string, string>();
-  const top = (place: string): string => {
-    const up = parent.get(place);
-    return up === undefined || up === place ? place : top(up);
-  };
-  for (const { from, to } of [...plan.compartment.wires, ...plan.jumpers]) parent.set(top(from), top(to));
+  const nodeOf = wiredNodes(plan);
   const nets = new Map<string, string[]>();
   for (const [lead, place] of Object.entries(plan.landings)) {
     if (place === CAPPED) continue;
-    nets.set(top(place), [...(nets.get(top(place)) ?? []), lead]);
+    nets.set(nodeOf(place), [...(nets.get(nodeOf(place)) ?? []), lead]);
   }
   return [...nets.values()];
+}
+
+function wiredNodes({ compartment: made, jumpers }: WiringPlan): (place: string) => string {
+  const wires = [...made.wires, ...jumpers].map(({ from, to }): [string, string] => [from, to]);
+  return joinedCircuit([], wires).nodeOf;
+}
+
+/** Each call's hot feeds the tap that was chosen for it: also where two taps run too nearly alike to be told by speed. */
+function wrongTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
+  const nodeOf = wiredNodes(plan);
+  return plan.wanted.flatMap(({ call, speed }) => {
+    const hot = plan.compartment.offers.feeds.find((feed) => feed.call === call)?.hot;
+    if (hot === undefined) return [];
+    const taps = motor.leads.filter(({ id, slot }) => {
+      const place = plan.landings[id] ?? CAPPED;
+      return slot.startsWith("speed-") && place !== CAPPED && nodeOf(place) === nodeOf(hot);
+    });
+    if (taps.length === 0 || taps.some(({ slot }) => slot === `speed-${speed}`)) return [];
+    const name = plan.compartment.calls.find(({ id }) => id === call)?.name ?? call;
+    return [
+      finding({
+        code: "wrong-speed",
+        weight: "stop",
+        state: call,
+        leads: taps.map(({ id }) => id),
+        places: [hot],
+        says: `${name}: it feeds ${taps.map(({ slot }) => `speed ${slot.slice(6)}`).join(" and ")} where speed ${speed} was chosen.`,
+        mend: "Land the chosen tap on this call, or choose the other speed for it.",
+      }),
+    ];
+  });
 }
 
 function servesCut({ removed, compartment: made }: WiringPlan): CheckFinding[] {
@@ -147,7 +175,7 @@ function capacitors(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
       ];
 }
 
-function unproved(_: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
+function unproved({ motor }: MotorToRun): CheckFinding[] {
   if (motor.unproved.length === 0) return [];
   const leads = motor.leads.filter(({ slot }) => motor.unproved.includes(slot)).map(({ id }) => id);
   return [
