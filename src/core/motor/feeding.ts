@@ -57,6 +57,8 @@ export interface Feeding {
   readonly seat: (from: Slot, to: Slot, winding: Winding) => CoilSeat;
   /** The nets of one way of feeding, or null where the motor has none such. Slots named in none are unused. */
   readonly chart: (ask: FeedingAsk) => readonly Net[] | null;
+  /** Which way it turns hangs on more than its leads (the order of the supply's phases, which end is which): bump it. */
+  readonly bumpTells?: boolean;
   /** Roles whose coils have ends that ohms cannot tell apart, though the wiring must. */
   readonly endsMatter: readonly RoleName[];
   /** Slots that one coil has at its two ends, where a joint inside decides which end of another coil is which. */

@@ -56,6 +56,7 @@ export function threePhaseFeeding(
       return { axisDegrees: 120 * phase + (forward ? 0 : 180), field: 0 };
     },
     chart: (ask) => (ask.speed === 1 ? rest.chart(ask) : null),
+    bumpTells: true,
     endsMatter: rest.endsMatter ?? ["phase"],
   };
 }

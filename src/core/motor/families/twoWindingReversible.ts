@@ -57,6 +57,7 @@ export const twoWindingReversible: Family = {
           ]
         : null;
     },
+    bumpTells: true,
     endsMatter: [],
   },
   reverseBy: "moving the line from one end lead to the other",

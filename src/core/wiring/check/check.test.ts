@@ -17,9 +17,11 @@ import {
   fan3,
   fan4,
   plansFor,
+  reversible,
   splitPhase,
   type TestMotor,
   testMotor,
+  threePhase3,
 } from "../testMotors";
 import { checkPlan, type WiringCheck } from "./check";
 import type { CheckCode } from "./finding";
@@ -128,6 +130,27 @@ describe("a wrong move, as the trade knows what comes of it", () => {
     expect(check.weight).toBe("again");
     expect(codes(check, "again")).toContain("not-figured");
     expect(check.findings.map(({ code }) => code)).not.toContain("runs-right");
+  });
+
+  it("plate and ohms that make no one motor are said, with how far they are apart", () => {
+    const { motor, plate } = fan3;
+    const fitted = fitMotor(motor, ratingOf(motor, { ...plate, powerWatts: [1000] }, 230));
+    const [plan] = plansFor({ ...fan3, fitted }, at("condenser-dual"));
+    const found =
+      plan && checkPlan(plan, { motor, fitted }).findings.find(({ code }) => code === "plate-not-met");
+    expect(found?.says).toMatch(/torque at the plate’s speed 8.88 N·m, the model [\d.]+ N·m/);
+    expect(checkPlan(first(fan3, "condenser-dual"), fan3).findings.map(({ code }) => code)).not.toContain(
+      "plate-not-met",
+    );
+  });
+
+  it("which way a three-phase or a reversible motor turns is left to the bump", () => {
+    for (const [motor, id] of [
+      [threePhase3, "three-phase-contactor"],
+      [reversible, "reversing-switch"],
+    ] as const)
+      for (const { code, says } of checkPlan(first(motor, id), motor).findings)
+        if (code === "runs-right") expect(says).toContain("bump it");
   });
 
   it("start leads changed over: it turns the wrong way, and nothing else is wrong", () => {

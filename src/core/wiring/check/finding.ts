@@ -45,6 +45,7 @@ export const CHECK_CODES = [
   "places",
   "mixed-wire",
   "not-figured",
+  "plate-not-met",
   "capacitor-unknown",
   "capacitor-no-margin",
   "winding-not-read",

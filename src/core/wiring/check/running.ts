@@ -19,7 +19,7 @@ const NOTHING_SHARE = 0.03;
 const CAPACITOR_SHARE = 0.3;
 
 /** What a state that is to run the motor does instead, or that it does so; each finding with its numbers. */
-export function runningFindings(outcome: StateOutcome, { fitted }: MotorToRun): CheckFinding[] {
+export function runningFindings(outcome: StateOutcome, { fitted, motor }: MotorToRun): CheckFinding[] {
   const { state, wanted, point, reference } = outcome;
   if (!wanted || outcome.circuit.shorted.length > 0) return [];
   if (!reference || !point || reference.point.outcome === "stalls") return [notFigured(outcome)];
@@ -99,11 +99,20 @@ export function runningFindings(outcome: StateOutcome, { fitted }: MotorToRun): 
         make(
           "runs-right",
           "good",
-          `starts, turns ${wanted.reversed ? "the other way than the plate’s drawing" : "as the plate’s drawing has it"}, about ${round(Math.abs(point.rpm))} rpm at ${figure(outcome.lineAmps)} A.`,
+          `starts, turns ${turn(wanted.reversed, motor)}, about ${round(Math.abs(point.rpm))} rpm at ${figure(outcome.lineAmps)} A.`,
           "",
         ),
         ...findings,
       ];
+}
+
+/** The way it turns, as far as the leads tell it. */
+function turn(reversed: boolean, { feeding, unproved }: MotorToRun["motor"]): string {
+  if (feeding.bumpTells || unproved.length > 0)
+    return reversed
+      ? "the other way than before (bump it: that tells which)"
+      : "one way (bump it: that tells which)";
+  return reversed ? "the other way than the plate’s drawing" : "as the plate’s drawing has it";
 }
 
 /** Silence would pass for good: where the model finds no run to hold the plan against, it says so. */

@@ -21,6 +21,7 @@ export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFindi
     ...servesCut(plan),
     ...setting(plan, run),
     ...capacitors(plan, run),
+    ...plateNotMet(run),
     ...unproved(run),
     ...unread(run),
   ];
@@ -173,6 +174,26 @@ function capacitors(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
           mend: `A capacitor of ${runMicrofarads} µF.`,
         }),
       ];
+}
+
+/** A model this far off the plate proves little. */
+const PLATE_MISSED = 0.15;
+
+function plateNotMet({ fitted }: MotorToRun): CheckFinding[] {
+  const off = fitted.met.filter(({ plate, model }) => Math.abs(model / plate - 1) > PLATE_MISSED);
+  if (off.length === 0) return [];
+  const shown = off.map(
+    ({ what, plate, model, unit }) =>
+      `${what} ${Number(plate.toPrecision(3))} ${unit}, the model ${Number(model.toPrecision(3))} ${unit}`,
+  );
+  return [
+    finding({
+      code: "plate-not-met",
+      weight: "again",
+      says: `The plate’s figures and the measured ohms do not make one motor (${shown.join("; ")}): what is figured here is rough.`,
+      mend: "See the plate’s power, speed, volts and amps in Plate, and the readings in Probe.",
+    }),
+  ];
 }
 
 function unproved({ motor }: MotorToRun): CheckFinding[] {
