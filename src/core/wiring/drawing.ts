@@ -71,7 +71,7 @@ const TRACK = 13;
 const LEAD_ROW = 27;
 const CAP_LENGTH = 46;
 const JOINT_ROOM = 64;
-const LEAD_TEXT = 230;
+const USUAL_LEAD_TEXT = 230;
 const PLACE_STEP = 5;
 
 /**
@@ -81,8 +81,13 @@ const PLACE_STEP = 5;
  * that are left are counted.
  *
  * @param leads the motor's leads, in the order of the sheet; the frame is added.
+ * @param leadTextWidth room for a lead's name and its place, for names longer than a colour's letters.
  */
-export function wiringDrawing(plan: WiringPlan, leads: readonly string[]): WiringDrawing {
+export function wiringDrawing(
+  plan: WiringPlan,
+  leads: readonly string[],
+  leadTextWidth: number = USUAL_LEAD_TEXT,
+): WiringDrawing {
   const { compartment: made } = plan;
   const sideWires = [
     ...made.wires.map((wire) => ({ ...wire, kind: "equipment" as const })),
@@ -187,7 +192,7 @@ export function wiringDrawing(plan: WiringPlan, leads: readonly string[]): Wirin
   for (const { id, at: rowAt, cap } of drawnLeads)
     if (cap) wires.push({ id: `wire-${id}-cap`, lead: id, kind: "lead", points: [rowAt, cap] });
   return {
-    width: leadX + LEAD_TEXT + MARGIN,
+    width: leadX + leadTextWidth + MARGIN,
     height,
     devices,
     wires,

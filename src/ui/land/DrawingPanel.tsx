@@ -15,6 +15,9 @@ interface Props {
   readonly check: { readonly findings: readonly CheckFinding[] };
 }
 
+/** A harness lead has a name of words, and its place beside it. */
+const HARNESS_TEXT = 380;
+
 /** The wiring drawing of the plan, to print, to save, and to change by hand. */
 export function DrawingPanel({ check }: Props) {
   const { wiring, job, add, leadOf } = useJob();
@@ -23,7 +26,7 @@ export function DrawingPanel({ check }: Props) {
   const [trouble, setTrouble] = useState("");
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { plan } = wiring;
-  const drawing = wiringDrawing(plan, wiring.leads);
+  const drawing = wiringDrawing(plan, wiring.leads, wiring.kind === "retrofit" ? HARNESS_TEXT : undefined);
   const wrong = new Set(
     check.findings.filter(({ weight }) => weight === "stop").flatMap(({ leads }) => leads),
   );

@@ -2,7 +2,6 @@ import type { Compartment } from "../compartment";
 import { blade, contact, disconnect, GROUND_STUD, SUPPLY_115, screw } from "./build";
 
 const CONTROL = { volts: 24, hot: "strip.R", common: "strip.C" } as const;
-const CAUTIONS = ["Line volts are set by the retrofit’s plug before its connectors go on."];
 
 /** A one-stage board with the thermostat strip beside it, for an electronic retrofit. */
 export const electronicBoard: Compartment = {
@@ -56,7 +55,7 @@ export const electronicBoard: Compartment = {
     park: [],
     ground: "G",
   },
-  cautions: CAUTIONS,
+  cautions: [],
 };
 
 /** An air handler without a board: a relay's one call and the strip. */
