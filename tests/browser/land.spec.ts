@@ -269,3 +269,24 @@ test("an electronic retrofit is landed on board and strip by its three harnesses
   await expect(check(page)).toContainText("Good in every state");
   await expect(check(page)).toContainText("Constant power: 115 V in every state.");
 });
+
+test("a wish the motor cannot follow is refused in words, with a way back; a new reading takes ready back", async ({
+  page,
+}) => {
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  await page.getByRole("button", { name: "Mark the plan ready" }).click();
+  await expect(check(page)).toContainText("Marked ready on");
+  await page.getByRole("combobox", { name: "Turns" }).selectOption({ label: "the other way" });
+  await expect(page.getByRole("status").filter({ hasText: "Not yet" })).toContainText(
+    "cannot be turned round",
+  );
+  await page.getByRole("button", { name: "Back to the usual speeds and turn" }).click();
+  await expect(line(page, "BN")).toContainText("FAN, dual capacitor");
+  await page.getByRole("button", { name: "Mark the plan ready" }).click();
+  await go(page, /Probe/);
+  const field = page.getByLabel("Reading in ohms, or OL for open");
+  await field.fill("YE BK 14.1");
+  await field.press("Enter");
+  await go(page, /Land/);
+  await expect(page.getByRole("button", { name: "Mark the plan ready" })).toBeVisible();
+});
