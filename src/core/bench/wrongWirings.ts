@@ -25,6 +25,7 @@ export const WRONG_KINDS = [
   "frame-off",
   "served-wire-off",
   "relay-coil-off",
+  "guard-led-round",
 ] as const;
 
 export type WrongKind = (typeof WRONG_KINDS)[number];
@@ -129,6 +130,16 @@ function equipmentWrongs(plan: WiringPlan): WrongWiring[] {
       }),
     );
   }
+  for (const { parts } of made.devices)
+    for (const part of parts)
+      if (part.kind === "contact" && part.openedBy && part.closedOn === "always") {
+        const jumper = { id: `round-${part.id}`, from: part.from, to: part.to };
+        list.push(
+          wrong("guard-led-round", `A jumper leads round what opens when ${part.openedBy}.`, made, {
+            jumpers: [...plan.jumpers, jumper],
+          }),
+        );
+      }
   for (const wire of made.wires) {
     const compartment = { ...made, wires: made.wires.filter(({ id }) => id !== wire.id) };
     const removed = [...plan.removed, wire];

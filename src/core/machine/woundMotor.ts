@@ -41,6 +41,8 @@ export interface WoundMotor {
   readonly coils: readonly Coil[];
   /** Slots given to leads by the order they stand in, because no mark says which end of a coil is which. */
   readonly unproved: readonly Slot[];
+  /** The plug of its start winding is turned over from how it was found. */
+  readonly plugTurned?: boolean;
   /** Coils that no reading ran through: where the family has them, with ohms that are usual. */
   readonly unread: readonly string[];
 }

@@ -167,6 +167,8 @@ const wiringWish = z.object({
   plan: text(40).optional(),
   speeds: z.record(text(40), z.number().int().min(1).max(10)),
   reversed: z.boolean(),
+  /** By what it is turned round; its leads where left out. */
+  turnBy: z.enum(["leads", "plug"]).optional(),
 });
 
 /** Where the motor's own leads are joined now, by wire, and by what its volts are set. */

@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { identify } from "../identify/identify";
+import { checkPlan } from "../wiring/check/check";
 import { compartmentById } from "../wiring/compartments";
 import { NO_CHANGES } from "../wiring/plan";
+import { planSteps } from "../wiring/steps";
 import type { Fact, FactBody } from "./facts";
 import { fact } from "./facts";
 import { deriveJob, sheetOf } from "./job";
@@ -94,6 +96,28 @@ describe("how far a job's wiring got", () => {
       volts: 440,
     });
     expect(dual?.parts).toMatchObject([{ microfarads: 5 }, { microfarads: 40 }]);
+  });
+
+  it("a fan that no lead reverses is turned round by the plug of its start winding, where it has one", () => {
+    const turned = (turnBy: "leads" | "plug"): FactBody => ({
+      kind: "wiring-wish",
+      wish: { speeds: {}, reversed: true, turnBy },
+    });
+    const straight = wiringOf(...FAN, equipment("condenser-dual")).wiring;
+    expect(wiringOf(...FAN, equipment("condenser-dual"), turned("leads")).wiring).toMatchObject({
+      kind: "refused",
+      plug: true,
+    });
+    const byPlug = wiringOf(...FAN, equipment("condenser-dual"), turned("plug")).wiring;
+    if (byPlug.kind !== "plan" || straight.kind !== "plan") throw new Error(byPlug.kind);
+    expect(byPlug.plan.landings).toEqual(straight.plan.landings);
+    expect(planSteps(byPlug.plan, byPlug.leads).filter(({ kind }) => kind === "plug")).toHaveLength(1);
+    const check = checkPlan(byPlug.plan, byPlug);
+    expect(check.weight).not.toBe("stop");
+    expect(check.outcomes.find(({ wanted }) => wanted)?.point?.outcome).toBe("runs-backward");
+    expect(checkPlan(straight.plan, straight).outcomes.find(({ wanted }) => wanted)?.point?.outcome).toBe(
+      "runs",
+    );
   });
 
   it("equipment of another kind is refused with its reason, and a retrofit goes to its strip", () => {

@@ -1,6 +1,7 @@
 import type { Identification } from "../identify/identification";
 import { type FittedMotor, fitMotor } from "../machine/fitMotor";
 import { ratingOf } from "../machine/rating";
+import { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
 import { type WoundMotor, woundMotor } from "../machine/woundMotor";
 import { type Plate, readPlate } from "../motor/plate";
 import type { Fault } from "../quantity/fault";
@@ -15,7 +16,13 @@ import { withPresent } from "./presentCapacitor";
 export type JobWiring =
   | { readonly kind: "no-equipment" }
   | { readonly kind: "not-settled"; readonly stop: boolean; readonly says: string }
-  | { readonly kind: "refused"; readonly faults: readonly Fault[]; readonly compartment: Compartment }
+  | {
+      readonly kind: "refused";
+      readonly faults: readonly Fault[];
+      readonly compartment: Compartment;
+      /** A plug of its start winding could turn it round, where it has one. */
+      readonly plug: boolean;
+    }
   | (PlanChoice & {
       readonly kind: "plan";
       readonly motor: WoundMotor;
@@ -52,7 +59,7 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
   const { changes } = job;
   const plate = plateOf(job);
   if (plate.kind === "retrofit" || plate.kind === "electronic")
-    return chosen(planRetrofit(compartment), { wish, changes }, compartment, (parts) => ({
+    return chosen(planRetrofit(compartment), { wish, changes, plug: false }, compartment, (parts) => ({
       ...parts,
       kind: "retrofit",
       leads: HARNESS.map(({ id }) => id),
@@ -76,20 +83,22 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
     };
   const fitted = fittedTo(motor, plate, compartment);
   const { runCapacitor } = plate;
+  const byPlug = wish.reversed && wish.turnBy === "plug" && canHavePlug(motor);
+  const asSet = byPlug ? turnedByPlug(motor) : motor;
   const planned = planWiring({
-    motor,
+    motor: asSet,
     fitted,
     compartment,
     runCapacitor: runCapacitor
       ? { microfarads: runCapacitor.microfarads, volts: runCapacitor.volts ?? USUAL_VOLTS, known: true }
       : null,
     speeds: wish.speeds,
-    reversed: wish.reversed,
+    reversed: wish.reversed && !byPlug,
   });
-  return chosen(planned, { wish, changes }, compartment, (parts) => ({
+  return chosen(planned, { wish, changes, plug: canHavePlug(motor) && !byPlug }, compartment, (parts) => ({
     ...parts,
     kind: "plan",
-    motor,
+    motor: asSet,
     fitted,
     leads: motor.leads.map(({ id }) => id),
   }));
@@ -112,15 +121,17 @@ function chosen(
   {
     wish,
     changes,
+    plug,
   }: {
     readonly wish: { readonly plan?: string | undefined };
     readonly changes: HandChanges;
+    readonly plug: boolean;
   },
   compartment: Compartment,
   as: (parts: Omit<PlanChoice, "leads">) => JobWiring,
 ): JobWiring {
-  if (!planned.ok) return { kind: "refused", faults: planned.faults, compartment };
+  if (!planned.ok) return { kind: "refused", faults: planned.faults, compartment, plug };
   const asMade = planned.plans.find(({ id }) => id === wish.plan) ?? planned.plans[0];
-  if (!asMade) return { kind: "refused", faults: [], compartment };
+  if (!asMade) return { kind: "refused", faults: [], compartment, plug };
   return as({ compartment, plans: planned.plans, asMade, plan: withChanges(asMade, changes) });
 }

@@ -36,11 +36,16 @@ const terminal = z.object({
 
 const between = { id, from: id, to: id };
 const part = z.discriminatedUnion("kind", [
-  /** Closed while one of these calls stands; `"always"` and `"never"` for what no call moves. */
+  /** Closed while one of `closedOn` calls, or always, unless one of `opensOn` calls, a guard opened it or the dial is elsewhere. */
   z.object({
     kind: z.literal("contact"),
     ...between,
     closedOn: z.union([z.array(id).max(8), z.literal("always")]),
+    opensOn: z.array(id).max(8).optional(),
+    /** What no call moves and what must stop the motor: "the door is open", "the overload has tripped". */
+    openedBy: name.optional(),
+    /** Positions of the device's dial or plug in which it can close. */
+    closedAt: z.array(id).max(6).optional(),
   }),
   z.object({
     kind: z.literal("capacitor"),
@@ -67,6 +72,8 @@ const device = z.object({
   name,
   terminals: z.array(terminal).min(1).max(16),
   parts: z.array(part).max(16),
+  /** A dial or a plug that is set by hand and stays so. */
+  dial: z.object({ positions: z.array(z.object({ id, name })).min(2).max(6), at: id }).optional(),
 });
 
 const wire = z.object({
@@ -138,15 +145,29 @@ export const compartment = z
       one.parts.forEach((p, i) => {
         need(p.from, ["devices", d, "parts", i, "from"]);
         need(p.to, ["devices", d, "parts", i, "to"]);
-        if (p.kind === "contact" && p.closedOn !== "always")
-          for (const call of p.closedOn)
+        if (p.kind !== "contact") return;
+        for (const on of ["closedOn", "opensOn"] as const)
+          for (const call of p[on] === "always" ? [] : (p[on] ?? []))
             if (!calls.has(call))
               context.addIssue({
                 code: "custom",
-                path: ["devices", d, "parts", i, "closedOn"],
+                path: ["devices", d, "parts", i, on],
                 message: `There is no call “${call}”.`,
               });
+        for (const at of p.closedAt ?? [])
+          if (!one.dial?.positions.some((position) => position.id === at))
+            context.addIssue({
+              code: "custom",
+              path: ["devices", d, "parts", i, "closedAt"],
+              message: `There is no position “${at}” on this device.`,
+            });
       });
+      if (one.dial && !one.dial.positions.some((position) => position.id === one.dial?.at))
+        context.addIssue({
+          code: "custom",
+          path: ["devices", d, "dial", "at"],
+          message: `There is no position “${one.dial.at}” on this device.`,
+        });
     });
     made.wires.forEach(({ from, to }, i) => {
       need(from, ["wires", i, "from"]);
@@ -174,6 +195,7 @@ export type Compartment = z.output<typeof compartment>;
 export type Device = Compartment["devices"][number];
 export type Terminal = Device["terminals"][number];
 export type Part = Device["parts"][number];
+export type Contact = Extract<Part, { kind: "contact" }>;
 
 /** A terminal with the device it is on. */
 export function terminalOf(

@@ -221,12 +221,10 @@ function feedOf({ devices, calls }: WiringPlan["compartment"], device: Device, t
   if (contact?.kind !== "contact") return "";
   const from =
     devices.flatMap(({ terminals }) => terminals).find(({ id }) => id === contact.from)?.name ?? "";
-  if (contact.closedOn === "always") return from;
-  if (contact.closedOn.length === 0) return `${from} at rest`;
-  const names = contact.closedOn.map(
-    (call) => calls.find(({ id }) => id === call)?.name.toLowerCase() ?? call,
-  );
-  return `${from} on ${names.join(", ")}`;
+  const names = (ids: readonly string[]) =>
+    ids.map((call) => calls.find(({ id }) => id === call)?.name.toLowerCase() ?? call).join(", ");
+  if (contact.opensOn?.length) return `${from} but for ${names(contact.opensOn)}`;
+  return contact.closedOn === "always" ? from : `${from} on ${names(contact.closedOn)}`;
 }
 
 interface JointOf {

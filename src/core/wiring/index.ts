@@ -2,6 +2,7 @@
 
 export { type FittedMotor, fitMotor } from "../machine/fitMotor";
 export { type Rating, ratingOf } from "../machine/rating";
+export { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
 export { type WoundMotor, woundMotor } from "../machine/woundMotor";
 export type { AskedCapacitor } from "./capacitorPlace";
 export { checkPlan, type WiringCheck } from "./check/check";
@@ -10,6 +11,7 @@ export type { MotorToRun, StateOutcome } from "./check/outcome";
 export {
   CAPPED,
   type Compartment,
+  type Contact,
   compartment,
   type Device,
   JOINT,
@@ -18,6 +20,7 @@ export {
   terminalOf,
 } from "./compartment";
 export { COMPARTMENTS, compartmentById } from "./compartments";
+export { DEVICE_LIBRARY, type LibraryDevice } from "./deviceLibrary";
 export { type DrawnWire, type WiringDrawing, wiringDrawing } from "./drawing";
 export { boardAsSet, boardPlaces, netsOfSetting, type VoltageChange, voltageChange } from "./motorBoard";
 export { type OldLanding, type OldLeadReading, readOldLeads } from "./oldLeads";
@@ -34,7 +37,7 @@ export { emptied, planWiring, speedsOf } from "./planWiring";
 export { checkRetrofit, HARNESS, harnessName, planRetrofit } from "./retrofit";
 export { speedCalls } from "./speedCalls";
 export { type SpeedForecast, speedForecast } from "./speedForecast";
-export { type EquipmentState, statesOf } from "./stateCircuit";
+export { type EquipmentState, guardedStatesOf, statesOf } from "./stateCircuit";
 export { planSteps } from "./steps";
 export { HELD, type Move } from "./voltageMoves";
 export { type CurvePoint, type WhatIf, whatIf } from "./whatIf";

@@ -38,7 +38,17 @@ export interface CapacitorWork {
 export interface PlanStep {
   /** Steady through changes of the plan elsewhere, so that a tick stays with its line. */
   readonly id: string;
-  readonly kind: "ground" | "take-off" | "capacitor" | "land" | "join" | "jumper" | "park" | "cap" | "look";
+  readonly kind:
+    | "ground"
+    | "take-off"
+    | "plug"
+    | "capacitor"
+    | "land"
+    | "join"
+    | "jumper"
+    | "park"
+    | "cap"
+    | "look";
   /** The motor's lead, where it is one. */
   readonly lead: string | null;
   /** A terminal, a joint or the capped end; null where no wire moves. */
@@ -63,6 +73,8 @@ export interface WiringPlan {
   readonly capacitors: readonly CapacitorWork[];
   readonly wanted: readonly Wanted[];
   readonly setting: "low" | "high";
+  /** The plug of the motor's start winding is to be turned over. */
+  readonly plugTurned?: boolean;
   /** Why each lead goes where it goes. */
   readonly reasons: Readonly<Record<string, string>>;
   readonly cautions: readonly string[];

@@ -291,6 +291,7 @@ function landed(
     capacitors: place.work,
     wanted,
     setting,
+    ...(ask.motor.plugTurned ? { plugTurned: true } : {}),
     reasons,
     cautions: [
       "Unused leads are live when the motor runs: each capped on its own, never two together.",

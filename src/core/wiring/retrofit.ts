@@ -4,6 +4,7 @@ import { solve } from "../machine/solve";
 import { fault, type Refused, refused } from "../quantity/fault";
 import { type CheckFinding, finding, gravestFirst } from "./check/finding";
 import { frameFindings } from "./check/frame";
+import { guardFindings } from "./check/guards";
 import { placesFindings } from "./check/places";
 import { shortFindings } from "./check/shorts";
 import { CAPPED, type Compartment } from "./compartment";
@@ -167,7 +168,7 @@ export function checkRetrofit(plan: WiringPlan): {
   readonly states: readonly RetrofitState[];
 } {
   const hung = hungRetrofit();
-  const states = statesOf(plan.compartment).map((state): RetrofitState => {
+  const inState = (state: EquipmentState): RetrofitState => {
     const circuit = stateCircuit(plan, hung, state);
     const solution = circuit.shorted.length > 0 ? null : solve(circuit.machine, 1);
     const node = (lead: string) => solution?.nodes.get(circuit.nodeOf(`${HARNESS_JUNCTION}:${lead}`)) ?? ZERO;
@@ -188,11 +189,18 @@ export function checkRetrofit(plan: WiringPlan): {
           : [],
       ),
     };
-  });
+  };
+  const states = statesOf(plan.compartment).map(inState);
   const findings = [
     ...states.flatMap(({ state, circuit }) => shortFindings({ state, circuit }, plan)),
     ...powerFindings(plan, states),
     ...signalFindings(plan, states),
+    ...guardFindings(plan, (state) => {
+      const { volts } = inState(state);
+      if (volts.size === 0) return null;
+      const still = Math.max(volts.get("power-1") ?? 0, volts.get("run") ?? 0);
+      return still > RUN_SEEN ? `${Math.round(still)} V still reach the module` : "";
+    }),
     ...frameFindings(
       states.map(({ circuit }) => circuit),
       plan,

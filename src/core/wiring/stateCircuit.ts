@@ -5,7 +5,7 @@ import { GROUND, joinedCircuit } from "../machine/joinedCircuit";
 import { capacitor, motorBranches } from "../machine/motorBranches";
 import type { StartContact } from "../machine/operatingPoint";
 import type { WoundMotor } from "../machine/woundMotor";
-import { CAPPED, type Compartment } from "./compartment";
+import { CAPPED, type Compartment, type Contact, type Device } from "./compartment";
 import { FRAME, type WiringPlan } from "./plan";
 
 /** A state of the equipment: the calls that stand. */
@@ -13,6 +13,8 @@ export interface EquipmentState {
   readonly id: string;
   readonly name: string;
   readonly calls: readonly string[];
+  /** What has opened the contacts it guards: an open door, a tripped overload. */
+  readonly opened?: string;
 }
 
 /** What hangs on the equipment: a motor's windings, or the inputs of its electronics. */
@@ -56,6 +58,34 @@ export function statesOf({ calls }: Pick<Compartment, "calls">): EquipmentState[
   ];
 }
 
+/** What no call moves and what must stop the motor: the door, an overload, a float. */
+export function guardsOf({ devices }: Pick<Compartment, "devices">): string[] {
+  const named = devices.flatMap(({ parts }) =>
+    parts.flatMap((part) => (part.kind === "contact" && part.openedBy ? [part.openedBy] : [])),
+  );
+  return [...new Set(named)];
+}
+
+/** Each call, with each guard opening under it. */
+export function guardedStatesOf(made: Pick<Compartment, "calls" | "devices">): EquipmentState[] {
+  return guardsOf(made).flatMap((opened) =>
+    made.calls.map(({ id, name }) => ({
+      id: `${id}, ${opened}`,
+      name: `${name}, ${opened}`,
+      calls: [id],
+      opened,
+    })),
+  );
+}
+
+/** Whether a contact is closed in a state. */
+function isClosed(part: Contact, { dial }: Device, { calls, opened }: EquipmentState): boolean {
+  if (part.openedBy !== undefined && part.openedBy === opened) return false;
+  if (part.closedAt && dial && !part.closedAt.includes(dial.at)) return false;
+  if (part.opensOn?.some((call) => calls.includes(call))) return false;
+  return part.closedOn === "always" || part.closedOn.some((call) => calls.includes(call));
+}
+
 /** The node name of a lead's own end. */
 export function leadEnd(lead: string): string {
   return `lead:${lead}`;
@@ -67,12 +97,12 @@ export function stateCircuit(plan: WiringPlan, own: Hung, state: EquipmentState)
   const branches: Branch[] = [...sources(made)];
   const wires: [string, string][] = [];
   const contacts: StartContact[] = [...own.contacts];
-  for (const part of made.devices.flatMap(({ parts }) => parts)) {
+  const parts = made.devices.flatMap((device) => device.parts.map((part) => ({ part, device })));
+  for (const { part, device } of parts) {
     const { id, from, to } = part;
     switch (part.kind) {
       case "contact":
-        if (part.closedOn === "always" || part.closedOn.some((call) => state.calls.includes(call)))
-          wires.push([from, to]);
+        if (isClosed(part, device, state)) wires.push([from, to]);
         break;
       case "capacitor":
         branches.push(capacitor(id, from, to, part.microfarads, made.supply.hertz, part.start));

@@ -30,6 +30,16 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
       because: byHand ? "Taken off by hand." : "The motor’s own leads take its place.",
     }),
   );
+  const plug = plan.plugTurned
+    ? [
+        step({
+          id: "plug",
+          kind: "plug",
+          does: "Turn the plug of the start winding over.",
+          because: "It changes the start winding's two ends: the motor turns the other way, no lead moves.",
+        }),
+      ]
+    : [];
   const capacitors = plan.capacitors.map(({ device, change, microfarads, volts, known }) => {
     const on = made.devices.find(({ id }) => id === device)?.name ?? "capacitor";
     return step({
@@ -69,6 +79,7 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
   return [
     ...ground,
     ...off,
+    ...plug,
     ...capacitors,
     ...of("join"),
     ...jumpers.filter((_, i) => plan.jumpers[i]?.from.startsWith(JOINT)),

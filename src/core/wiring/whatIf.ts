@@ -46,7 +46,7 @@ export function whatIf(plan: WiringPlan, run: MotorToRun, state: EquipmentState)
       abs(point?.solution.branches.get(b)?.amps ?? ZERO) - abs(point?.solution.branches.get(a)?.amps ?? ZERO),
   )[0];
   const curve =
-    point === null || state.calls.length === 0
+    point === null || state.calls.length === 0 || state.opened
       ? []
       : runUp(circuit.machine, circuit.contacts, CURVE_POINTS).map(({ rpm, torqueNm, solution }) => ({
           rpm,

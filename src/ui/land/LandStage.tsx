@@ -104,6 +104,14 @@ function NotYet() {
           {line}
         </Typography>
       ))}
+      {wiring.kind === "refused" && job.wish.reversed && wiring.plug ? (
+        <Button
+          sx={{ mt: 2, mr: 2, minHeight: TOUCH }}
+          onClick={() => add({ kind: "wiring-wish", wish: { ...job.wish, turnBy: "plug" } })}
+        >
+          It has a plug for rotation: turn that
+        </Button>
+      ) : null}
       {wiring.kind === "refused" && (job.wish.reversed || Object.keys(job.wish.speeds).length > 0) ? (
         <Button
           sx={{ mt: 2, minHeight: TOUCH }}

@@ -3,7 +3,17 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
-import { placeName, statesOf, type WhatIf, type WiringPlan, whatIf, wiringDrawing } from "@/core/wiring";
+import {
+  canHavePlug,
+  guardedStatesOf,
+  placeName,
+  statesOf,
+  turnedByPlug,
+  type WhatIf,
+  type WiringPlan,
+  whatIf,
+  wiringDrawing,
+} from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { RunCurves } from "./RunCurves";
@@ -20,10 +30,11 @@ export function RunPanel() {
   const [call, setCall] = useState("");
   const [swap, setSwap] = useState<readonly [string, string]>(["", ""]);
   const [times, setTimes] = useState(1);
+  const [plug, setPlug] = useState(false);
   const run = useMemo(() => {
     if (wiring.kind !== "plan") return null;
     const { plan } = wiring;
-    const states = statesOf(plan.compartment);
+    const states = [...statesOf(plan.compartment), ...guardedStatesOf(plan.compartment)];
     const state = states.find(({ id }) => id === call) ?? states[1] ?? states[0];
     if (!state) return null;
     const tried = changed(plan, swap, times);
@@ -33,9 +44,12 @@ export function RunPanel() {
       tried,
       drawing: wiringDrawing(tried, wiring.leads),
       planned: whatIf(plan, wiring, state),
-      other: tried === plan ? null : whatIf(tried, wiring, state),
+      other:
+        tried === plan && !plug
+          ? null
+          : whatIf(tried, plug ? { ...wiring, motor: turnedByPlug(wiring.motor) } : wiring, state),
     };
-  }, [wiring, call, swap, times]);
+  }, [wiring, call, swap, times, plug]);
   if (wiring.kind !== "plan" || !run) return null;
   const leads = wiring.leads;
   const shown = run.other ?? run.planned;
@@ -78,6 +92,16 @@ export function RunPanel() {
             </option>
           ))}
         </Choice>
+        {canHavePlug(wiring.motor) ? (
+          <Choice
+            label="Plug for rotation"
+            value={plug ? "over" : "planned"}
+            onChange={(value) => setPlug(value === "over")}
+          >
+            <option value="planned">as planned</option>
+            <option value="over">turned over</option>
+          </Choice>
+        ) : null}
       </Box>
       <Box
         sx={{

@@ -14,14 +14,15 @@ export function VoltagePanel() {
   if (wiring.kind !== "plan") return null;
   const { motor, plan } = wiring;
   const { setting } = plan;
-  const wanted = netsOfSetting(motor, setting, job.wish.reversed);
+  const reversed = plan.wanted[0]?.reversed ?? false;
+  const wanted = netsOfSetting(motor, setting, reversed);
   const other = setting === "low" ? "high" : "low";
   if (!wanted)
     return <Typography>This motor cannot be joined for the {setting} volts by the leads it has.</Typography>;
   const by = job.board?.by ?? "leads";
   const fromOther = boardAsSet(netsOfSetting(motor, other) ?? wanted);
   const now = job.board && Object.keys(job.board.joined).length > 0 ? job.board.joined : fromOther;
-  const change = voltageChange(motor, now, setting, job.wish.reversed);
+  const change = voltageChange(motor, now, setting, reversed);
   const places = boardPlaces(now, wanted).map(({ id }) => id);
   const wires = [...new Set(wanted.flat())];
   const name = (wire: string) => (/^L\d$/.test(wire) ? wire : short(wire));

@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import { familyById, type WiringWish } from "@/core";
-import { NO_CHANGES, speedForecast, speedsOf } from "@/core/wiring";
+import { canHavePlug, NO_CHANGES, speedForecast, speedsOf } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { rememberSchool } from "./rememberedSchool";
@@ -65,11 +65,16 @@ export function Wishes() {
         <Box>
           <Choice
             label="Turns"
-            value={job.wish.reversed ? "reversed" : "plate"}
-            onChange={(value) => choose({ reversed: value === "reversed" })}
+            value={job.wish.reversed ? (job.wish.turnBy ?? "leads") : "plate"}
+            onChange={(value) =>
+              choose({ reversed: value !== "plate", turnBy: value === "plug" ? "plug" : "leads" })
+            }
           >
             <option value="plate">as the plate’s drawing has it</option>
-            <option value="reversed">the other way</option>
+            <option value="leads">the other way, by its leads</option>
+            {canHavePlug(wiring.motor) ? (
+              <option value="plug">the other way, by the plug of its start winding</option>
+            ) : null}
           </Choice>
           <Box sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1 }}>
             Reversed by {family?.reverseBy ?? "the plate’s drawing"}. Never by turning the blade over.

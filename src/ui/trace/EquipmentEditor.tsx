@@ -4,13 +4,16 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { type Compartment, compartment, type Device, placeName } from "@/core/wiring";
+import { type Compartment, compartment, DEVICE_LIBRARY, type Device, placeName } from "@/core/wiring";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
 import { TOUCH } from "../theme/theme";
 import { additions } from "./additions";
+import { CallsEditor } from "./CallsEditor";
+import { DeviceEditor } from "./DeviceEditor";
 import { EquipmentText } from "./EquipmentText";
+import { TerminalOptions } from "./TerminalOptions";
 
 interface Props {
   readonly made: Compartment;
@@ -71,8 +74,9 @@ export function EquipmentEditor({ made, onKeep }: Props) {
         >
           <DeviceEditor
             device={device}
+            calls={made.calls}
             onChange={(to) => change(device.id, to)}
-            onGone={() => keep({ ...made, devices: made.devices.filter(({ id }) => id !== device.id) })}
+            onGone={() => keep(additions.withoutDevice(made, device.id))}
           />
         </Fold>
       ))}
@@ -80,8 +84,8 @@ export function EquipmentEditor({ made, onKeep }: Props) {
       <Fold title="Wires of the equipment" summary={`${made.wires.length}`}>
         <WiresEditor made={made} onKeep={keep} />
       </Fold>
-      <Fold title="Calls and where they are hot" summary={`${made.offers.feeds.length}`}>
-        <FeedsEditor made={made} onKeep={keep} />
+      <Fold title="Calls and where they are hot" summary={made.calls.map(({ name }) => name).join(", ")}>
+        <CallsEditor made={made} onKeep={keep} />
       </Fold>
       <Fold title="As text" summary="to copy, or to change everything else">
         <EquipmentText made={made} onKeep={onKeep} />
@@ -90,127 +94,27 @@ export function EquipmentEditor({ made, onKeep }: Props) {
   );
 }
 
-function DeviceEditor({
-  device,
-  onChange,
-  onGone,
-}: {
-  device: Device;
-  onChange: (to: (device: Device) => Device) => string | null;
-  onGone: () => void;
-}) {
-  const [next, setNext] = useState("");
-  return (
-    <Box sx={{ display: "grid", gap: 2 }}>
-      <KeptEntry
-        label="Device"
-        value={device.name}
-        maxLength={60}
-        onKeep={(name) => onChange((d) => ({ ...d, name }))}
-      />
-      {device.terminals.map((terminal) => (
-        <Box key={terminal.id} sx={{ display: "grid", gridTemplateColumns: "2fr 1fr", gap: 2 }}>
-          <KeptEntry
-            label="Terminal"
-            value={terminal.name}
-            maxLength={60}
-            onKeep={(name) =>
-              onChange((d) => ({
-                ...d,
-                terminals: d.terminals.map((t) => (t.id === terminal.id ? { ...t, name } : t)),
-              }))
-            }
-          />
-          <KeptEntry
-            label="Places"
-            value={String(terminal.places)}
-            numeric
-            onKeep={(text) =>
-              onChange((d) => ({
-                ...d,
-                terminals: d.terminals.map((t) =>
-                  t.id === terminal.id ? { ...t, places: Number(text) } : t,
-                ),
-              }))
-            }
-          />
-        </Box>
-      ))}
-      {device.parts.map((part) =>
-        part.kind === "capacitor" ? (
-          <Box key={part.id} sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 2 }}>
-            {(["microfarads", "volts"] as const).map((figure) => (
-              <KeptEntry
-                key={figure}
-                label={figure === "microfarads" ? `µF, ${part.from} to ${part.to}` : "Volts"}
-                value={String(part[figure])}
-                numeric
-                onKeep={(text) =>
-                  onChange((d) => ({
-                    ...d,
-                    parts: d.parts.map((p) => (p.id === part.id ? { ...p, [figure]: Number(text) } : p)),
-                  }))
-                }
-              />
-            ))}
-          </Box>
-        ) : null,
-      )}
-      <Box sx={{ display: "flex", gap: 2, alignItems: "end" }}>
-        <Box sx={{ flex: 1 }}>
-          <KeptEntry
-            label="Add a terminal, by name"
-            value={next}
-            maxLength={20}
-            onKeep={(name) => {
-              if (name.trim() === "") return null;
-              setNext("");
-              return onChange((d) => additions.terminal(d, name.trim()));
-            }}
-          />
-        </Box>
-        <Button color="inherit" sx={{ minHeight: TOUCH }} onClick={onGone}>
-          Take the device away
-        </Button>
-      </Box>
-    </Box>
-  );
-}
-
 function AddDevice({ made, onKeep }: { made: Compartment; onKeep: (made: Compartment) => string | null }) {
-  const [kind, setKind] = useState<keyof typeof additions.devices>("capacitor");
+  const [chosen, setChosen] = useState("");
+  const entry = DEVICE_LIBRARY.find(({ id }) => id === chosen) ?? DEVICE_LIBRARY[0];
+  if (!entry) return null;
+  const add = () => {
+    const { device, wires } = entry.make(made);
+    onKeep({ ...made, devices: [...made.devices, device], wires: [...made.wires, ...wires] });
+  };
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr) auto", gap: 2, alignItems: "end" }}>
-      <Choice
-        label="Add a device"
-        value={kind}
-        onChange={(value) =>
-          setKind(value in additions.devices ? (value as keyof typeof additions.devices) : "capacitor")
-        }
-      >
-        {Object.entries(additions.devices).map(([id, { title }]) => (
+      <Choice label="Add a device" value={entry.id} onChange={setChosen}>
+        {DEVICE_LIBRARY.map(({ id, title }) => (
           <option key={id} value={id}>
             {title}
           </option>
         ))}
       </Choice>
-      <Button
-        sx={{ minHeight: TOUCH }}
-        onClick={() => onKeep({ ...made, devices: [...made.devices, additions.devices[kind].make(made)] })}
-      >
+      <Button sx={{ minHeight: TOUCH }} onClick={add}>
         Add
       </Button>
     </Box>
-  );
-}
-
-function terminalOptions({ devices }: Compartment) {
-  return devices.flatMap(({ terminals, name: on }) =>
-    terminals.map(({ id, name }) => (
-      <option key={id} value={id}>
-        {name}, {on}
-      </option>
-    )),
   );
 }
 
@@ -247,10 +151,10 @@ function WiresEditor({ made, onKeep }: { made: Compartment; onKeep: (made: Compa
         }}
       >
         <Choice label="From" value={from} onChange={setFrom}>
-          {terminalOptions(made)}
+          <TerminalOptions made={made} />
         </Choice>
         <Choice label="To" value={to} onChange={setTo}>
-          {terminalOptions(made)}
+          <TerminalOptions made={made} />
         </Choice>
         <Button
           sx={{ minHeight: TOUCH }}
@@ -260,32 +164,6 @@ function WiresEditor({ made, onKeep }: { made: Compartment; onKeep: (made: Compa
           Add
         </Button>
       </Box>
-    </Box>
-  );
-}
-
-function FeedsEditor({ made, onKeep }: { made: Compartment; onKeep: (made: Compartment) => string | null }) {
-  const offers = (change: Partial<Compartment["offers"]>) =>
-    onKeep({ ...made, offers: { ...made.offers, ...change } });
-  return (
-    <Box sx={{ display: "grid", gap: 2 }}>
-      {made.offers.feeds.map((feed) => (
-        <Choice
-          key={feed.call}
-          label={`${made.calls.find(({ id }) => id === feed.call)?.name ?? feed.call} is hot at`}
-          value={feed.hot}
-          onChange={(hot) =>
-            offers({
-              feeds: made.offers.feeds.map((one) => (one.call === feed.call ? { ...one, hot } : one)),
-            })
-          }
-        >
-          {terminalOptions(made)}
-        </Choice>
-      ))}
-      <Choice label="Current returns at" value={made.offers.back} onChange={(back) => offers({ back })}>
-        {terminalOptions(made)}
-      </Choice>
     </Box>
   );
 }

@@ -1,74 +1,7 @@
 import type { Compartment, Device } from "@/core/wiring";
 
-/** What can be added to a compartment by hand. */
-
-function freeId(made: Compartment, stem: string): string {
-  const taken = new Set(made.devices.map(({ id }) => id));
-  let id = stem;
-  for (let n = 2; taken.has(id); n++) id = `${stem}${n}`;
-  return id;
-}
-
-function terminals(
-  id: string,
-  names: readonly string[],
-  kind: Device["terminals"][number]["kind"],
-): Device["terminals"] {
-  return names.map((name) => ({ id: `${id}.${name}`, name, kind, places: 2, grip: "blade" as const }));
-}
-
+/** Small changes to a compartment that have to find an id nobody has, or clean up after themselves. */
 export const additions = {
-  devices: {
-    capacitor: {
-      title: "a run capacitor",
-      make: (made: Compartment): Device => {
-        const id = freeId(made, "capacitor");
-        return {
-          id,
-          name: "run capacitor",
-          terminals: terminals(id, ["1", "2"], "capacitor"),
-          parts: [
-            { kind: "capacitor", id: `${id}.uF`, from: `${id}.1`, to: `${id}.2`, microfarads: 5, volts: 440 },
-          ],
-        };
-      },
-    },
-    relay: {
-      title: "a relay contact on the first call",
-      make: (made: Compartment): Device => {
-        const id = freeId(made, "relay");
-        return {
-          id,
-          name: "relay",
-          terminals: terminals(id, ["2", "4"], "load"),
-          parts: [
-            {
-              kind: "contact",
-              id: `${id}.contact`,
-              from: `${id}.2`,
-              to: `${id}.4`,
-              closedOn: made.calls[0] ? [made.calls[0].id] : "always",
-            },
-          ],
-        };
-      },
-    },
-    block: {
-      title: "a terminal block",
-      make: (made: Compartment): Device => {
-        const id = freeId(made, "block");
-        return { id, name: "terminal block", terminals: terminals(id, ["a", "b", "c"], "load"), parts: [] };
-      },
-    },
-    park: {
-      title: "two places to park",
-      make: (made: Compartment): Device => {
-        const id = freeId(made, "parking");
-        return { id, name: "parking", terminals: terminals(id, ["P1", "P2"], "park"), parts: [] };
-      },
-    },
-  },
-
   /** The device with one terminal more. */
   terminal: (device: Device, name: string): Device => ({
     ...device,
@@ -84,11 +17,82 @@ export const additions = {
     ],
   }),
 
-  /** A wire between two terminals, under an id nobody has. */
-  wire: (made: Compartment, from: string, to: string): Compartment["wires"][number] => {
-    const taken = new Set(made.wires.map(({ id }) => id));
-    let n = made.wires.length + 1;
-    while (taken.has(`wire-${n}`)) n += 1;
-    return { id: `wire-${n}`, from, to };
+  /** A wire between two terminals. */
+  wire: (made: Compartment, from: string, to: string): Compartment["wires"][number] => ({
+    id: free(
+      "wire",
+      made.wires.map(({ id }) => id),
+    ),
+    from,
+    to,
+  }),
+
+  /** The compartment without a device, its wires, and what it offered a motor. */
+  withoutDevice: (made: Compartment, gone: string): Compartment => {
+    const own = new Set(made.devices.find(({ id }) => id === gone)?.terminals.map(({ id }) => id));
+    const { capacitor, start, takesStartOut, ...offers } = made.offers;
+    const keepsCapacitor = capacitor && capacitor.device !== gone && !own.has(capacitor.startSide);
+    const keepsStart = start !== undefined && !own.has(start);
+    return {
+      ...made,
+      devices: made.devices.filter(({ id }) => id !== gone),
+      wires: made.wires.filter(({ from, to }) => !own.has(from) && !own.has(to)),
+      offers: {
+        ...offers,
+        park: offers.park.filter((id) => !own.has(id)),
+        ...(keepsCapacitor ? { capacitor } : {}),
+        ...(keepsStart ? { start, ...(takesStartOut ? { takesStartOut } : {}) } : {}),
+      },
+    };
+  },
+
+  /** The compartment with one call more, hot where the first is until told otherwise. */
+  call: (made: Compartment, name: string): Compartment => {
+    const taken = made.calls.map(({ id }) => id);
+    const id = taken.includes(plain(name)) ? free(plain(name), taken) : plain(name);
+    const hot = made.offers.feeds[0]?.hot ?? made.offers.back;
+    return {
+      ...made,
+      calls: [...made.calls, { id, name }],
+      offers: { ...made.offers, feeds: [...made.offers.feeds, { call: id, hot, want: "slowest" }] },
+    };
+  },
+
+  /** The compartment without a call; contacts no longer wait for it. */
+  withoutCall: (made: Compartment, gone: string): Compartment => {
+    const others = (ids: readonly string[]) => ids.filter((id) => id !== gone);
+    return {
+      ...made,
+      calls: made.calls.filter(({ id }) => id !== gone),
+      devices: made.devices.map((device) => ({
+        ...device,
+        parts: device.parts.map((part) =>
+          part.kind === "contact"
+            ? {
+                ...part,
+                closedOn: part.closedOn === "always" ? part.closedOn : others(part.closedOn),
+                ...(part.opensOn ? { opensOn: others(part.opensOn) } : {}),
+              }
+            : part,
+        ),
+      })),
+      offers: { ...made.offers, feeds: made.offers.feeds.filter(({ call }) => call !== gone) },
+    };
   },
 };
+
+/** Letters, digits and _ / - alone. */
+function plain(name: string): string {
+  return (
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9_/-]+/g, "-")
+      .slice(0, 20) || "call"
+  );
+}
+
+function free(stem: string, taken: readonly string[]): string {
+  let n = taken.length + 1;
+  while (taken.includes(`${stem}-${n}`)) n += 1;
+  return `${stem}-${n}`;
+}

@@ -5,9 +5,10 @@ import { statesOf } from "../stateCircuit";
 import { capacitorVoltsFindings, cappedFindings } from "./capped";
 import { type CheckFinding, gravestFirst, LIVE_VOLTS } from "./finding";
 import { frameFindings } from "./frame";
-import { type MotorToRun, ratedLoad, rightRuns, runState, type StateOutcome } from "./outcome";
-import { restingFindings } from "./resting";
-import { runningFindings } from "./running";
+import { guardFindings } from "./guards";
+import { ampsAtRest, type MotorToRun, ratedLoad, rightRuns, runState, type StateOutcome } from "./outcome";
+import { RUNS_SHARE, restingFindings } from "./resting";
+import { figure, runningFindings } from "./running";
 import { shortFindings } from "./shorts";
 import { structureFindings } from "./structure";
 
@@ -49,6 +50,13 @@ export function checkPlan(
       plan,
       frameLive(outcomes),
     ),
+    ...guardFindings(plan, (state) => {
+      const amps = ampsAtRest(plan, run, state);
+      if (amps === null) return null;
+      return amps > RUNS_SHARE * run.fitted.rating.amps
+        ? `the motor is still fed, and starts with ${figure(amps)} A`
+        : "";
+    }),
     ...structure,
     ...cappedFindings(outcomes, plan),
   ]);

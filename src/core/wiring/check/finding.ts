@@ -29,6 +29,7 @@ export const CHECK_CODES = [
   "start-stays-in",
   "control-volts",
   "power-interrupted",
+  "guard-defeated",
   "runs-uncalled",
   "live-when-off",
   "nothing-runs",

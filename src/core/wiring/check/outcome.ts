@@ -80,7 +80,9 @@ export function runState(
 ): StateOutcome {
   const { motor } = run;
   const circuit = stateCircuit(plan, hungMotor(plan, motor, run.fitted), state);
-  const wanted = plan.wanted.find(({ call, speed }) => state.calls.includes(call) && speed !== null) ?? null;
+  const wanted = state.opened
+    ? null
+    : (plan.wanted.find(({ call, speed }) => state.calls.includes(call) && speed !== null) ?? null);
   const reference = wanted?.speed ? rightRun(wanted.speed, wanted.reversed) : null;
   const empty = {
     state,
@@ -95,7 +97,7 @@ export function runState(
   };
   if (circuit.shorted.length > 0) return { ...empty, point: null };
   const point =
-    state.calls.length === 0 && !wanted
+    !wanted && (state.calls.length === 0 || state.opened)
       ? atRest(circuit)
       : operatingPoint(circuit.machine, load, circuit.contacts);
   if (!point) return { ...empty, point: null };
@@ -127,6 +129,17 @@ export function runState(
       ]),
     ),
   };
+}
+
+/** Greatest amps of any winding with the shaft held, in a state; null where the circuit is a dead short. */
+export function ampsAtRest(
+  plan: WiringPlan,
+  { motor, fitted }: MotorToRun,
+  state: EquipmentState,
+): number | null {
+  const circuit = stateCircuit(plan, hungMotor(plan, motor, fitted), state);
+  const point = circuit.shorted.length > 0 ? null : atRest(circuit);
+  return point && Math.max(0, ...coilsOf(motor, point.solution).map(({ amps }) => amps));
 }
 
 function isControl({ compartment: made }: WiringPlan, branch: string): boolean {

@@ -4,7 +4,7 @@ import type { MotorToRun, StateOutcome } from "./outcome";
 import { figure, notFigured } from "./running";
 
 /** Amps, as a share of the plate's, from which a motor that should rest does not. */
-const RUNS_SHARE = 0.03;
+export const RUNS_SHARE = 0.03;
 
 /** What is wrong with a state in which the motor is to rest: it runs all the same, or its leads stay live. */
 export function restingFindings(

@@ -107,7 +107,8 @@ export function runningFindings(outcome: StateOutcome, { fitted, motor }: MotorT
 }
 
 /** The way it turns, as far as the leads tell it. */
-function turn(reversed: boolean, { feeding, unproved }: MotorToRun["motor"]): string {
+function turn(reversed: boolean, { feeding, unproved, plugTurned }: MotorToRun["motor"]): string {
+  if (plugTurned && !reversed) return "the other way than before, by its plug (bump it: that tells which)";
   if (feeding.bumpTells || unproved.length > 0)
     return reversed
       ? "the other way than before (bump it: that tells which)"

@@ -13,8 +13,14 @@ export function screw(id: string, kind: Terminal["kind"], places = 2, name = las
   return { id, name, kind, places, grip: "screw" };
 }
 
-export function contact(id: string, from: string, to: string, closedOn: Made<"contact">["closedOn"]): Part {
-  return { kind: "contact", id, from, to, closedOn };
+export function contact(
+  id: string,
+  from: string,
+  to: string,
+  closedOn: Made<"contact">["closedOn"],
+  more: Pick<Made<"contact">, "opensOn" | "openedBy" | "closedAt"> = {},
+): Part {
+  return { kind: "contact", id, from, to, closedOn, ...more };
 }
 
 /** The stud or screw the frame's ground lands on. */
@@ -23,6 +29,19 @@ export const GROUND_STUD: Device = {
   name: "ground stud",
   terminals: [{ id: "G", name: "ground", kind: "ground", places: 4, grip: "stud" }],
   parts: [],
+};
+
+/** Everything behind it is dead while the blower's door is off. */
+export const DOOR_SWITCH: Device = {
+  id: "door",
+  name: "door switch",
+  terminals: [blade("door.LOAD", "load", 2, "load side")],
+  parts: [contact("door.contact", "L", "door.LOAD", "always", { openedBy: "the door is open" })],
+};
+export const DOOR_TO_BOARD: Compartment["wires"][number] = {
+  id: "door-to-board",
+  from: "door.LOAD",
+  to: "board.LINE",
 };
 
 /** A capacitor of two terminals, without wires on it yet. */

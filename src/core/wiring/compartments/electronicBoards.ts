@@ -1,5 +1,14 @@
 import type { Compartment } from "../compartment";
-import { blade, contact, disconnect, GROUND_STUD, SUPPLY_115, screw } from "./build";
+import {
+  blade,
+  contact,
+  DOOR_SWITCH,
+  DOOR_TO_BOARD,
+  disconnect,
+  GROUND_STUD,
+  SUPPLY_115,
+  screw,
+} from "./build";
 
 const CONTROL = { volts: 24, hot: "strip.R", common: "strip.C" } as const;
 
@@ -10,6 +19,7 @@ export const electronicBoard: Compartment = {
   supply: { ...SUPPLY_115, control: CONTROL },
   devices: [
     disconnect(["L", "N"], true),
+    DOOR_SWITCH,
     {
       id: "board",
       name: "board",
@@ -20,7 +30,6 @@ export const electronicBoard: Compartment = {
         blade("board.NEUTRAL", "neutral", 5),
       ],
       parts: [
-        contact("door", "L", "board.LINE", "always"),
         contact("neutral-bank", "N", "board.NEUTRAL", "always"),
         contact("board.cool-relay", "board.LINE", "board.COOL", ["cool"]),
         contact("board.heat-relay", "board.LINE", "board.HEAT", ["heat", "heat-2"]),
@@ -39,7 +48,7 @@ export const electronicBoard: Compartment = {
     },
     GROUND_STUD,
   ],
-  wires: [],
+  wires: [DOOR_TO_BOARD],
   calls: [
     { id: "cool", name: "Cooling" },
     { id: "heat", name: "Heating, first stage" },
@@ -90,6 +99,7 @@ export const electronicStrip: Compartment = {
     },
     GROUND_STUD,
   ],
+  wires: [],
   calls: [{ id: "cool", name: "Cooling" }],
   offers: {
     feeds: [{ call: "cool", hot: "relay.NO", want: "fastest" }],

@@ -1,5 +1,14 @@
 import type { Compartment, Device } from "../compartment";
-import { blade, contact, disconnect, GROUND_STUD, SUPPLY_115, singleCapacitor } from "./build";
+import {
+  blade,
+  contact,
+  DOOR_SWITCH,
+  DOOR_TO_BOARD,
+  disconnect,
+  GROUND_STUD,
+  SUPPLY_115,
+  singleCapacitor,
+} from "./build";
 
 const CAUTIONS = [
   "A wrong blower speed overheats the heat exchanger: check the temperature rise against the plate.",
@@ -18,7 +27,6 @@ function board(calls: readonly (readonly [terminal: string, call: string])[], pa
       blade("board.NEUTRAL", "neutral", 5),
     ],
     parts: [
-      contact("door", "L", "board.LINE", "always"),
       contact("neutral-bank", "N", "board.NEUTRAL", "always"),
       ...calls.map(([terminal, call]) =>
         contact(`board.${terminal}-relay`, "board.LINE", `board.${terminal}`, [call]),
@@ -34,6 +42,7 @@ export const furnaceBoard: Compartment = {
   supply: SUPPLY_115,
   devices: [
     disconnect(["L", "N"], true),
+    DOOR_SWITCH,
     board(
       [
         ["COOL", "cool"],
@@ -45,7 +54,7 @@ export const furnaceBoard: Compartment = {
     singleCapacitor("capacitor", 10, 440),
     GROUND_STUD,
   ],
-  wires: [],
+  wires: [DOOR_TO_BOARD],
   calls: [
     { id: "cool", name: "Cooling" },
     { id: "heat", name: "Heating" },
@@ -78,6 +87,7 @@ export const furnaceBoardTwoStage: Compartment = {
   title: "Furnace board, two-stage",
   devices: [
     disconnect(["L", "N"], true),
+    DOOR_SWITCH,
     board(
       [
         ["COOL-HIGH", "cool-high"],

@@ -3,7 +3,13 @@ import { condenserDual } from "./condenserDual";
 import { condenserSingle } from "./condenserSingle";
 import { electronicBoard, electronicStrip } from "./electronicBoards";
 import { furnaceBoard, furnaceBoardTwoStage } from "./furnaceBoards";
-import { centrifugalSwitch, pumpPressureSwitch, startCapacitorRelay, submersibleBox } from "./pumps";
+import {
+  centrifugalSwitch,
+  pumpFloatSwitch,
+  pumpPressureSwitch,
+  startCapacitorRelay,
+  submersibleBox,
+} from "./pumps";
 import { airHandlerRelay, benchCord, reversingSwitch, twoSpeedSwitch } from "./switches";
 import { threePhaseContactor, threePhaseStarter } from "./threePhase";
 
@@ -16,6 +22,7 @@ export const COMPARTMENTS: readonly Compartment[] = [
   airHandlerRelay,
   benchCord,
   pumpPressureSwitch,
+  pumpFloatSwitch,
   centrifugalSwitch,
   startCapacitorRelay,
   submersibleBox,

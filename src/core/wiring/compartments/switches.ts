@@ -31,7 +31,7 @@ export const airHandlerRelay: Compartment = {
       terminals: [blade("relay.NO", "call", 2), blade("relay.NC", "call", 2), blade("relay.L2", "load", 4)],
       parts: [
         contact("relay.make", "L1", "relay.NO", ["fan"]),
-        contact("relay.break", "L1", "relay.NC", []),
+        contact("relay.break", "L1", "relay.NC", "always", { opensOn: ["fan"] }),
         contact("relay.through", "L2", "relay.L2", "always"),
       ],
     },

@@ -41,7 +41,11 @@ export const threePhaseStarter: Compartment = {
       id: "starter",
       name: "starter, overload side",
       terminals: LOADS.map((n) => screw(`starter.T${n}`, "load", 2)),
-      parts: LOADS.map((n) => contact(`starter.pole-${n}`, `L${n}`, `starter.T${n}`, ["run"])),
+      parts: LOADS.map((n) =>
+        contact(`starter.pole-${n}`, `L${n}`, `starter.T${n}`, ["run"], {
+          openedBy: "the overload has tripped",
+        }),
+      ),
     },
     GROUND_STUD,
   ],

@@ -1,0 +1,254 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { platedMotor } from "../../bench/platedMotor";
+import { seededRandom } from "../../bench/random";
+import { type WrongKind, wrongWirings } from "../../bench/wrongWirings";
+import { fitMotor } from "../../machine/fitMotor";
+import { ratingOf } from "../../machine/rating";
+import { woundMotor } from "../../machine/woundMotor";
+import { COMPARTMENTS } from "../compartments";
+import { planWiring } from "../planWiring";
+import { checkPlan, type WiringCheck } from "./check";
+import type { CheckCode } from "./finding";
+
+/** Which kinds of motor each compartment of the library is for, with their lead counts. */
+const MEANT_FOR: Readonly<Record<string, readonly (readonly [family: string, leads: number])[]>> = {
+  "condenser-dual": [
+    ["two-winding", 3],
+    ["two-winding", 4],
+    ["two-winding", 5],
+  ],
+  "condenser-single": [
+    ["two-winding", 3],
+    ["two-winding", 4],
+  ],
+  "furnace-board": [
+    ["two-winding", 5],
+    ["two-winding", 6],
+    ["two-winding", 7],
+    ["one-winding", 4],
+  ],
+  "furnace-board-two-stage": [
+    ["two-winding", 6],
+    ["two-winding", 7],
+  ],
+  "air-handler-relay": [
+    ["two-winding", 5],
+    ["one-winding", 2],
+  ],
+  "bench-cord": [
+    ["one-winding", 2],
+    ["split-windings", 4],
+    ["two-winding", 4],
+    ["two-winding", 6],
+  ],
+  "pump-pressure-switch": [
+    ["dual-voltage-single-phase", 5],
+    ["dual-voltage-single-phase", 6],
+    ["dual-voltage-single-phase", 8],
+    ["split-windings", 4],
+  ],
+  "pump-float-switch": [
+    ["split-windings", 4],
+    ["dual-voltage-single-phase", 6],
+  ],
+  "centrifugal-switch": [
+    ["split-windings", 4],
+    ["dual-voltage-single-phase", 6],
+    ["dual-voltage-single-phase", 7],
+  ],
+  "start-capacitor-relay": [["split-windings", 4]],
+  "submersible-box": [["two-winding", 3]],
+  "two-speed-switch": [
+    ["two-speed-two-main", 5],
+    ["two-speed-two-main", 6],
+  ],
+  "reversing-switch": [["two-winding-reversible", 3]],
+  "three-phase-contactor": [
+    ["three-phase-3", 3],
+    ["three-phase-9-wye", 9],
+    ["three-phase-12", 12],
+  ],
+  "three-phase-starter": [
+    ["three-phase-6", 6],
+    ["three-phase-9-delta", 9],
+  ],
+};
+const SETUPS = COMPARTMENTS.flatMap((made) =>
+  (MEANT_FOR[made.id] ?? []).map(([family, leads]) => ({ made, family, leads })),
+);
+
+function good(setup: (typeof SETUPS)[number], seed: number) {
+  const { made, family, leads } = setup;
+  const two = family.startsWith("dual") || /three-phase-(6|9|12)/.test(family);
+  const volts = two && made.supply.volts < 150 ? 230 : made.supply.volts;
+  const {
+    known,
+    motor: virtual,
+    plate,
+  } = platedMotor(seededRandom(seed), family, leads, volts, (b) => !b.unusual);
+  const motor = woundMotor(known, virtual.leads);
+  if (!motor) throw new Error(family);
+  const fitted = fitMotor(motor, ratingOf(motor, plate, made.supply.volts));
+  const { runCapacitor } = plate;
+  const planned = planWiring({
+    motor,
+    fitted,
+    compartment: made,
+    runCapacitor: runCapacitor
+      ? { microfarads: runCapacitor.microfarads, volts: runCapacitor.volts ?? 370, known: true }
+      : null,
+    speeds: {},
+    reversed: false,
+  });
+  if (!planned.ok) throw new Error(`${made.id} ${family}: ${planned.faults[0]?.says}`);
+  return { run: { motor, fitted }, plans: planned.plans };
+}
+
+describe("no false stop", () => {
+  it("every plan of the library, for random motors of every kind it is meant for, is clean", () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...SETUPS), fc.integer({ min: 1, max: 1e6 }), (setup, seed) => {
+        const { run, plans } = good(setup, seed);
+        for (const plan of plans)
+          expect(checkPlan(plan, run).findings.filter(({ weight }) => weight === "stop")).toEqual([]);
+      }),
+      { numRuns: 120, seed: 5 },
+    );
+  });
+});
+
+/** What the check may rightly say of each wrong move: at least one of these. */
+const RIGHT_CONSEQUENCE: Readonly<Record<WrongKind, readonly CheckCode[]>> = {
+  "two-leads-changed-over": [
+    "hums",
+    "reversed",
+    "wrong-speed",
+    "crawls",
+    "winding-overload",
+    "short-through-motor",
+    "nothing-runs",
+    "start-overload",
+    "weak-start",
+    "capacitor-not-in-line",
+    "runs-uncalled",
+    "tied-taps",
+    "start-stays-in",
+    "winding-over-volts",
+    "places",
+  ],
+  "lead-left-off": [
+    "hums",
+    "nothing-runs",
+    "winding-overload",
+    "wrong-speed",
+    "crawls",
+    "weak-start",
+    "capacitor-not-in-line",
+    "start-stays-in",
+  ],
+  "lead-on-hot": [
+    "hums",
+    "reversed",
+    "wrong-speed",
+    "crawls",
+    "winding-overload",
+    "short-through-motor",
+    "nothing-runs",
+    "start-overload",
+    "weak-start",
+    "tied-taps",
+    "capacitor-not-in-line",
+    "places",
+    "start-stays-in",
+    "winding-over-volts",
+  ],
+  "lead-on-return": [
+    "hums",
+    "reversed",
+    "wrong-speed",
+    "crawls",
+    "winding-overload",
+    "short-through-motor",
+    "nothing-runs",
+    "start-overload",
+    "weak-start",
+    "capacitor-not-in-line",
+    "places",
+    "start-stays-in",
+    "winding-over-volts",
+  ],
+  "lead-on-ground": ["lead-on-ground"],
+  "two-taps-tied": ["tied-taps"],
+  "capacitor-dropped": ["hums", "capacitor-not-in-line", "crawls", "wrong-speed", "winding-overload"],
+  "capacitor-too-small": [
+    "capacitor-value",
+    "wrong-speed",
+    "crawls",
+    "hums",
+    "winding-overload",
+    "capacitor-not-in-line",
+  ],
+  "wrong-volts": ["setting"],
+  "neutral-switched": ["live-when-off"],
+  "frame-off": ["frame-not-grounded"],
+  "served-wire-off": ["serves-cut"],
+  "relay-coil-off": ["start-stays-in"],
+  "guard-led-round": ["guard-defeated"],
+};
+
+/** A move after which nothing differs in any winding in any state is none: two ends of one conductor, two lines of one winding. */
+function harmless(before: WiringCheck, after: WiringCheck): boolean {
+  const near = (a: number, b: number) => Math.abs(a - b) <= 2e-3 * Math.max(0.02, Math.abs(a));
+  return before.outcomes.every((one, i) => {
+    const other = after.outcomes[i];
+    if (!one.point || !other?.point || one.point.outcome !== other.point.outcome) return false;
+    return (
+      near(one.point.rpm, other.point.rpm) &&
+      one.coils.every(
+        (coil, c) =>
+          near(coil.amps, other.coils[c]?.amps ?? -1) && near(coil.volts, other.coils[c]?.volts ?? -1),
+      )
+    );
+  });
+}
+
+describe("mutations of good plans", () => {
+  // Every move of one seed's motors, each third of another's: the whole of both takes a minute.
+  it.each([
+    [11, 1],
+    [12, 3],
+  ])(
+    "at least 99 of 100 wrong moves are caught, with the right consequence (seed %d)",
+    (seed, nth) => {
+      const missed: string[] = [];
+      let wrongs = 0;
+      for (const setup of SETUPS) {
+        const { run, plans } = good(setup, seed * 31 + setup.leads);
+        for (const plan of plans) {
+          const before = checkPlan(plan, run);
+          const known = new Set(
+            before.findings.filter(({ weight }) => weight !== "good").map(({ code }) => code),
+          );
+          const moves = wrongWirings(plan, run.motor, (lead) => lead).filter((_, i) => i % nth === 0);
+          for (const { kind, says, plan: wrong } of moves) {
+            const after = checkPlan(wrong, run);
+            const said = after.findings.filter(
+              ({ weight, code }) => weight === "stop" || (weight === "again" && !known.has(code)),
+            );
+            const right = said.some(({ code }) => RIGHT_CONSEQUENCE[kind].includes(code));
+            if (!right && said.length === 0 && harmless(before, after)) continue;
+            wrongs += 1;
+            if (!right)
+              missed.push(
+                `${setup.made.id} ${setup.family} ${kind}: ${says} → ${said.map(({ code }) => code)}`,
+              );
+          }
+        }
+      }
+      expect(wrongs).toBeGreaterThan(1000 / nth);
+      expect(missed.length / wrongs, missed.join("\n")).toBeLessThan(0.01);
+    },
+    120_000,
+  );
+});

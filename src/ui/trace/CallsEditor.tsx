@@ -1,0 +1,102 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import type { Compartment } from "@/core/wiring";
+import { Choice } from "../parts/Choice";
+import { KeptEntry } from "../parts/KeptEntry";
+import { additions } from "./additions";
+import { TerminalOptions } from "./TerminalOptions";
+
+interface Props {
+  readonly made: Compartment;
+  readonly onKeep: (made: Compartment) => string | null;
+}
+
+type Feed = Compartment["offers"]["feeds"][number];
+
+const WANTS: Readonly<Record<Feed["want"], string>> = {
+  fastest: "the fastest speed",
+  middle: "a middle speed",
+  slowest: "the slowest speed",
+  forward: "one way",
+  reverse: "the other way",
+};
+
+/** The calls of a compartment, where each is hot and what it is for; and where current returns. */
+export function CallsEditor({ made, onKeep }: Props) {
+  const [next, setNext] = useState("");
+  const { offers, calls } = made;
+  const feed = (call: string, change: Partial<Feed>) =>
+    onKeep({
+      ...made,
+      offers: {
+        ...offers,
+        feeds: offers.feeds.map((one) => (one.call === call ? { ...one, ...change } : one)),
+      },
+    });
+  return (
+    <Box sx={{ display: "grid", gap: 4 }}>
+      {calls.map(({ id, name }) => {
+        const own = offers.feeds.find(({ call }) => call === id);
+        return (
+          <Box key={id} sx={{ display: "grid", gap: 2 }}>
+            <KeptEntry
+              label="Call"
+              value={name}
+              maxLength={60}
+              onKeep={(to) =>
+                onKeep({ ...made, calls: calls.map((one) => (one.id === id ? { ...one, name: to } : one)) })
+              }
+            />
+            {own ? (
+              <>
+                <Choice label={`${name} is hot at`} value={own.hot} onChange={(hot) => feed(id, { hot })}>
+                  <TerminalOptions made={made} />
+                </Choice>
+                <Choice
+                  label={`${name} wants`}
+                  value={own.want}
+                  onChange={(want) => (want in WANTS ? feed(id, { want: want as Feed["want"] }) : null)}
+                >
+                  {Object.entries(WANTS).map(([want, words]) => (
+                    <option key={want} value={want}>
+                      {words}
+                    </option>
+                  ))}
+                </Choice>
+              </>
+            ) : null}
+            {calls.length > 1 ? (
+              <Button
+                color="inherit"
+                sx={{ justifySelf: "start" }}
+                onClick={() => onKeep(additions.withoutCall(made, id))}
+              >
+                Take this call away
+              </Button>
+            ) : null}
+          </Box>
+        );
+      })}
+      <KeptEntry
+        label="Add a call, by name"
+        value={next}
+        maxLength={60}
+        onKeep={(name) => {
+          if (name.trim() === "") return null;
+          setNext("");
+          return onKeep(additions.call(made, name.trim()));
+        }}
+      />
+      <Choice
+        label="Current returns at"
+        value={offers.back}
+        onChange={(back) => onKeep({ ...made, offers: { ...offers, back } })}
+      >
+        <TerminalOptions made={made} />
+      </Choice>
+    </Box>
+  );
+}
