@@ -16,6 +16,7 @@ import {
 } from "drizzle-orm/pg-core";
 import type { FactBody, StockItem } from "@/core";
 import type { HandedIn, WiringHandedIn } from "@/core/practice";
+import type { Compartment } from "@/core/wiring";
 
 /** A job: one motor on one day. Its content is its facts; the row only says that it exists and whose it is. */
 export const jobs = pgTable(
@@ -110,6 +111,19 @@ export const wiringResults = pgTable(
     given: jsonb("given").$type<WiringHandedIn>().notNull(),
   },
   (t) => [primaryKey({ columns: [t.shopId, t.id] }), index("wirings_by_person").on(t.shopId, t.person, t.at)],
+);
+
+/** Equipment that the shop built or changed and keeps for other jobs. A job has its own copy. */
+export const ownEquipment = pgTable(
+  "own_equipment",
+  {
+    shopId: uuid("shop_id").notNull(),
+    id: uuid("id").notNull(),
+    title: text("title").notNull(),
+    made: jsonb("made").$type<Compartment>().notNull(),
+    keptAt: timestamp("kept_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.shopId, t.id] })],
 );
 
 /** Stock and catalogue: motors and capacitors, as typed, with the figures a list is sorted by. */

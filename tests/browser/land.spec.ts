@@ -276,7 +276,7 @@ test("a wish the motor cannot follow is refused in words, with a way back; a new
   await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
   await page.getByRole("button", { name: "Mark the plan ready" }).click();
   await expect(check(page)).toContainText("Marked ready on");
-  await page.getByRole("combobox", { name: "Turns" }).selectOption({ label: "the other way" });
+  await page.getByRole("combobox", { name: "Turns" }).selectOption({ label: "the other way, by its leads" });
   await expect(page.getByRole("status").filter({ hasText: "Not yet" })).toContainText(
     "cannot be turned round",
   );
@@ -289,4 +289,36 @@ test("a wish the motor cannot follow is refused in words, with a way back; a new
   await field.press("Enter");
   await go(page, /Land/);
   await expect(page.getByRole("button", { name: "Mark the plan ready" })).toBeVisible();
+});
+
+test("the plug for rotation turns a fan round that no lead reverses; the door stops a blower whatever calls", async ({
+  page,
+}) => {
+  await landed(page, "YE BK BN BN/WH", FAN, "Furnace board, one stage");
+  await expect(check(page)).toContainText("when the door is open, the motor stops");
+  await page.getByRole("combobox", { name: "Turns" }).selectOption({ label: "the other way, by its leads" });
+  await page.getByRole("button", { name: "It has a plug for rotation: turn that" }).click();
+  await expect(list(page)).toContainText("Turn the plug of the start winding over.");
+  await expect(check(page)).toContainText("turns the other way than before, by its plug");
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await expect(page.getByRole("button", { name: "It has a plug for rotation: turn that" })).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await expect(list(page)).not.toContainText("Turn the plug");
+
+  await page.getByRole("button", { name: /Run it on screen/ }).click();
+  await page.getByRole("combobox", { name: "Plug for rotation" }).selectOption({ label: "turned over" });
+  await expect(page.getByRole("table", { name: "What it does" })).toContainText("backward");
+  await page
+    .getByRole("combobox", { name: "Call", exact: true })
+    .selectOption({ label: "Cooling, the door is open" });
+  await expect(page.getByText("No lead of the motor is live.")).toBeVisible();
+
+  await page.getByRole("button", { name: /Change by hand/ }).click();
+  const jumper = page.getByRole("group", { name: "Add a jumper" });
+  await jumper.getByRole("combobox", { name: "From" }).selectOption({ label: "L, supply" });
+  await jumper.getByRole("combobox", { name: "To" }).selectOption({ label: "LINE, board" });
+  await page.getByRole("button", { name: "Add it", exact: true }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "Stop: do not power this" })).toContainText(
+    "wired around",
+  );
 });

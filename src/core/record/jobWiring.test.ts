@@ -152,6 +152,19 @@ describe("changes by hand and being ready", () => {
       expect(wiringOf(...base, back).job.changes).toBe(NO_CHANGES);
   });
 
+  it("editing the equipment keeps what was changed by hand", () => {
+    const ready = compartmentById("condenser-dual");
+    if (!ready) throw new Error("no condenser");
+    const edited: FactBody = {
+      kind: "compartment",
+      compartment: { ...ready, title: "Condenser, east roof" },
+    };
+    const move: FactBody = { kind: "moved", lead: "bn", to: "dual.HERM" };
+    expect(wiringOf(...FAN, equipment("condenser-dual"), move, edited).job.changes.landings).toEqual({
+      bn: "dual.HERM",
+    });
+  });
+
   it("wires come and go by hand", () => {
     const wire = { id: "0198c3a0-0000-7000-8000-00000000beef", from: "contactor.T1", to: "dual.C" };
     const { wiring } = wiringOf(

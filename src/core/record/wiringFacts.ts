@@ -96,9 +96,16 @@ function standing<T extends Photo | Pin>(live: readonly Fact[], kind: "photo" | 
   return [...all.values()] as T[];
 }
 
-/** Changes by hand belong to the equipment they were made on: another compartment begins anew. */
+/** Changes by hand belong to the equipment they were made on: another compartment begins anew, the same edited does not. */
 function handChanges(live: readonly Fact[]): HandChanges {
-  const begin = live.findLastIndex(({ body }) => body.kind === "compartment" || body.kind === "as-planned");
+  let equipment: string | undefined;
+  let begin = -1;
+  live.forEach(({ body }, i) => {
+    if (body.kind === "as-planned") begin = i;
+    if (body.kind !== "compartment" || body.compartment?.id === equipment) return;
+    equipment = body.compartment?.id;
+    begin = i;
+  });
   const landings = new Map<string, string>();
   const added = new Map<string, Jumper>();
   const gone = new Set<string>();

@@ -14,17 +14,14 @@ import {
   YAxis,
 } from "recharts";
 import type { ResultLine } from "./resultLine";
-
-/** The share right is a mean over so many motors: one alone says little. */
-const WINDOW = 5;
+import { shareRight, WINDOW } from "./shareRight";
 
 /** Share right over the last few motors, and readings taken against those needed, motor by motor. */
 export function ProgressChart({ results }: { results: readonly ResultLine[] }) {
   const data = results.map((result, i) => {
-    const latest = results.slice(Math.max(0, i - WINDOW + 1), i + 1);
     return {
       motor: i + 1,
-      right: Math.round((100 * latest.filter((line) => line.isRight).length) / latest.length),
+      right: shareRight(results.slice(0, i + 1)),
       readings: Number((result.readingsTaken / Math.max(1, result.readingsNeeded)).toFixed(2)),
     };
   });

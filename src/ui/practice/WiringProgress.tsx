@@ -3,8 +3,17 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
+import dynamic from "next/dynamic";
 import { z } from "zod";
 import { Mark } from "../parts/Verdict";
+
+const WiringProgressChart = dynamic(
+  () => import("./WiringProgressChart").then((m) => m.WiringProgressChart),
+  {
+    ssr: false,
+    loading: () => <Typography sx={{ color: "text.secondary" }}>Drawing the chart …</Typography>,
+  },
+);
 
 const answer = z.object({
   results: z.array(
@@ -20,7 +29,7 @@ const answer = z.object({
 
 const LISTED = 10;
 
-/** A person's wirings so far: how many right, a mark for each, and the last ones in words. */
+/** A person's wirings so far: how many right, the chart, and the last ones in words. */
 export function WiringProgress({ person, upTo }: { person: string; upTo: string }) {
   const results = useQuery({
     queryKey: ["practice-wiring", person, upTo],
@@ -46,6 +55,7 @@ export function WiringProgress({ person, upTo }: { person: string; upTo: string 
           <Typography sx={{ mt: 1 }}>
             {list.filter(({ isRight }) => isRight).length} of {list.length} right.
           </Typography>
+          {list.length > 1 ? <WiringProgressChart results={list} /> : null}
           <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 2, p: 0 }}>
             {[...list]
               .reverse()

@@ -2,8 +2,8 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useState } from "react";
 import type { Compartment } from "@/core/wiring";
+import { AddEntry } from "../parts/AddEntry";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
 import { additions } from "./additions";
@@ -26,7 +26,6 @@ const WANTS: Readonly<Record<Feed["want"], string>> = {
 
 /** The calls of a compartment, where each is hot and what it is for; and where current returns. */
 export function CallsEditor({ made, onKeep }: Props) {
-  const [next, setNext] = useState("");
   const { offers, calls } = made;
   const feed = (call: string, change: Partial<Feed>) =>
     onKeep({
@@ -80,15 +79,10 @@ export function CallsEditor({ made, onKeep }: Props) {
           </Box>
         );
       })}
-      <KeptEntry
+      <AddEntry
         label="Add a call, by name"
-        value={next}
         maxLength={60}
-        onKeep={(name) => {
-          if (name.trim() === "") return null;
-          setNext("");
-          return onKeep(additions.call(made, name.trim()));
-        }}
+        onAdd={(name) => onKeep(additions.call(made, name))}
       />
       <Choice
         label="Current returns at"

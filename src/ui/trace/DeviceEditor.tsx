@@ -2,8 +2,8 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { useState } from "react";
 import type { Compartment, Contact, Device } from "@/core/wiring";
+import { AddEntry } from "../parts/AddEntry";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
 import { TOUCH } from "../theme/theme";
@@ -20,7 +20,6 @@ type Part = Device["parts"][number];
 
 /** One device of a compartment: names and places of its terminals, its dial, when its contacts close, its capacitors. */
 export function DeviceEditor({ device, calls, onChange, onGone }: Props) {
-  const [next, setNext] = useState("");
   const terminal = (id: string, change: Partial<Device["terminals"][number]>) =>
     onChange((d) => ({
       ...d,
@@ -102,15 +101,9 @@ export function DeviceEditor({ device, calls, onChange, onGone }: Props) {
       )}
       <Box sx={{ display: "flex", gap: 2, alignItems: "end" }}>
         <Box sx={{ flex: 1 }}>
-          <KeptEntry
+          <AddEntry
             label="Add a terminal, by name"
-            value={next}
-            maxLength={20}
-            onKeep={(name) => {
-              if (name.trim() === "") return null;
-              setNext("");
-              return onChange((d) => additions.terminal(d, name.trim()));
-            }}
+            onAdd={(name) => onChange((d) => additions.terminal(d, name))}
           />
         </Box>
         <Button color="inherit" sx={{ minHeight: TOUCH }} onClick={onGone}>

@@ -2,22 +2,27 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { COMPARTMENTS, type Compartment, compartment, compartmentById } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { rememberedSchool } from "../land/rememberedSchool";
 import { Choice } from "../parts/Choice";
 import { EquipmentEditor } from "./EquipmentEditor";
+import { useOwnEquipment } from "./useOwnEquipment";
 
-/** What the motor is landed on: one of the library, copied into the job, to be edited there. */
+/** What the motor is landed on: ready-made or the shop's own, copied into the job, to be edited there. */
 export function EquipmentChoice() {
   const { job, add } = useJob();
+  const own = useOwnEquipment();
   const [editing, setEditing] = useState(false);
   const { compartment: made } = job;
-  const ready = made ? compartmentById(made.id) : undefined;
-  const edited = made && (!ready || written(ready) !== written(made));
+  const known = (id: string) => compartmentById(id) ?? own.list.find((one) => one.id === id);
+  const ready = made ? known(made.id) : undefined;
+  const edited = made !== null && (!ready || written(ready) !== written(made));
+  const take = (chosen: Compartment | null) => add({ kind: "compartment", compartment: chosen });
   const choose = (id: string) => {
-    add({ kind: "compartment", compartment: compartmentById(id) ?? null });
+    take(known(id) ?? null);
     const school = rememberedSchool();
     if (school && !job.wish.plan && !job.capacitor.school)
       add({ kind: "wiring-wish", wish: { ...job.wish, plan: school } });
@@ -27,12 +32,20 @@ export function EquipmentChoice() {
       <Choice label="Equipment" value={made?.id ?? ""} onChange={choose}>
         <option value="">not chosen yet</option>
         {made && !ready ? <option value={made.id}>{made.title}</option> : null}
-        {COMPARTMENTS.map(({ id, title }) => (
-          <option key={id} value={id}>
-            {title}
-          </option>
-        ))}
+        {own.list.length > 0 ? (
+          <optgroup label="The shop’s own">
+            <Options list={own.list} />
+          </optgroup>
+        ) : null}
+        <optgroup label="Ready-made">
+          <Options list={COMPARTMENTS} />
+        </optgroup>
       </Choice>
+      {own.away ? (
+        <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
+          The shop’s own equipment cannot be had from the server just now.
+        </Typography>
+      ) : null}
       {made ? (
         <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
           <span>
@@ -44,15 +57,61 @@ export function EquipmentChoice() {
           </Button>
         </Box>
       ) : null}
-      {made && editing ? (
-        <EquipmentEditor
-          made={made}
-          onKeep={(compartment) => {
-            add({ kind: "compartment", compartment });
-          }}
-        />
+      {made ? <KeepIt made={made} edited={edited} own={own} /> : null}
+      {made && editing ? <EquipmentEditor made={made} onKeep={take} /> : null}
+    </Box>
+  );
+}
+
+interface KeepProps {
+  readonly made: Compartment;
+  readonly edited: boolean;
+  readonly own: ReturnType<typeof useOwnEquipment>;
+}
+
+/** Keeps what was edited for other jobs, or takes it out of the shop's library again; the job's copy stays either way. */
+function KeepIt({ made, edited, own }: KeepProps) {
+  const [said, setSaid] = useState("");
+  // The job's copy keeps its id when it is kept: ticks and changes by hand hang on that.
+  const same = own.list.find((one) => written({ ...one, id: made.id }) === written(made));
+  const kept = own.list.find(({ id }) => id === made.id) ?? same;
+  const keep = async () => setSaid((await own.keep(made)) ? "Kept for other jobs." : "");
+  const forget = async () => {
+    const gone = kept !== undefined && (await own.forget(kept));
+    setSaid(gone ? "Taken out of the shop’s own. This job keeps its copy." : "");
+  };
+  if (!edited && !kept && !said) return null;
+  return (
+    <Box sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
+      {edited && !same ? (
+        <Button size="small" onClick={keep}>
+          {kept ? "Keep the change for other jobs" : "Keep it for other jobs"}
+        </Button>
+      ) : null}
+      {kept ? (
+        <Button size="small" color="inherit" onClick={forget}>
+          Take it out of the shop’s own
+        </Button>
+      ) : null}
+      <span role="status">{said}</span>
+      {own.trouble ? (
+        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, flexBasis: "100%" }}>
+          {own.trouble}
+        </Typography>
       ) : null}
     </Box>
+  );
+}
+
+function Options({ list }: { list: readonly Compartment[] }) {
+  return (
+    <>
+      {list.map(({ id, title }) => (
+        <option key={id} value={id}>
+          {title}
+        </option>
+      ))}
+    </>
   );
 }
 
