@@ -63,16 +63,19 @@ export function sweep(machine: Machine, from = 1, to = 0, points = SWEEP_POINTS)
 /**
  * The machine as it runs up from standstill to synchronous speed, its start contacts moving on the way as their speed or
  * volts say; points without a solution are left out.
+ *
+ * @param way -1 to run it up backward: rpm and torque are then below zero where it drives itself.
  */
 export function runUp(
   machine: Machine,
   contacts: readonly StartContact[],
   points = SWEEP_POINTS,
+  way: 1 | -1 = 1,
 ): SweepPoint[] {
   const poles = machine.fields[0]?.poles ?? 2;
   let open = new Set<string>();
   let solveAt = prepared(machine);
-  return Array.from({ length: points }, (_, i) => 1 - i / Math.max(1, points - 1)).flatMap((slip) => {
+  return Array.from({ length: points }, (_, i) => 1 - (way * i) / Math.max(1, points - 1)).flatMap((slip) => {
     const before = solveAt(slip);
     const next = before ? moved(contacts, open, slip, before) : open;
     if (!same(next, open)) {

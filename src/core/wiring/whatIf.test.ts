@@ -1,8 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { turnedByPlug } from "../machine/rotationPlug";
 import { CAPPED, type Compartment } from "./compartment";
 import { compartmentById } from "./compartments";
 import { speedForecast } from "./speedForecast";
-import { statesOf } from "./stateCircuit";
+import { guardedStatesOf, statesOf } from "./stateCircuit";
 import { blower4, fan3, plansFor, type TestMotor } from "./testMotors";
 import { whatIf } from "./whatIf";
 
@@ -46,6 +47,29 @@ describe("a plan run on screen", () => {
     const { curve, outcome } = ran(fan3, "condenser-dual", 1, { bn: CAPPED });
     expect(outcome.point?.outcome).toBe("stalls");
     expect(Math.abs(curve[0]?.torqueNm ?? 1)).toBeLessThan(1e-6);
+  });
+
+  it("a motor turned by its plug has the same curve, drawn the way it turns", () => {
+    const forward = ran(fan3, "condenser-dual", 1);
+    const backward = ran({ ...fan3, motor: turnedByPlug(fan3.motor) }, "condenser-dual", 1);
+    expect(backward.outcome.point?.outcome).toBe("runs-backward");
+    expect(backward.curve).toHaveLength(forward.curve.length);
+    backward.curve.forEach((point, i) => {
+      expect(point.rpm).toBeCloseTo(forward.curve[i]?.rpm ?? -1, 6);
+      expect(point.torqueNm).toBeCloseTo(forward.curve[i]?.torqueNm ?? -1, 9);
+      expect(point.loadNm).toBeCloseTo(forward.curve[i]?.loadNm ?? -1, 9);
+    });
+  });
+
+  it("with the door open under a call no lead is live, and there is no curve", () => {
+    const made = compartmentById("furnace-board") as Compartment;
+    const [plan] = plansFor(blower4, made);
+    const [open] = guardedStatesOf(made);
+    if (!plan || !open) throw new Error("no guard");
+    const { live, curve, outcome } = whatIf(plan, blower4, open);
+    expect(open.opened).toBe("the door is open");
+    expect([live, curve]).toEqual([[], []]);
+    expect(outcome.lineAmps).toBeLessThan(1e-6);
   });
 });
 

@@ -14,7 +14,7 @@ import { CAPPED } from "./compartment";
 import type { WiringPlan } from "./plan";
 import { type EquipmentState, leadEnd } from "./stateCircuit";
 
-/** One speed of a curve. */
+/** One speed of a curve, the way the motor turns by itself: backward where its start torque is. */
 export interface CurvePoint {
   readonly rpm: number;
   readonly torqueNm: number;
@@ -45,13 +45,14 @@ export function whatIf(plan: WiringPlan, run: MotorToRun, state: EquipmentState)
     (a, b) =>
       abs(point?.solution.branches.get(b)?.amps ?? ZERO) - abs(point?.solution.branches.get(a)?.amps ?? ZERO),
   )[0];
+  const way = point?.outcome === "runs-backward" ? -1 : 1;
   const curve =
     point === null || state.calls.length === 0 || state.opened
       ? []
-      : runUp(circuit.machine, circuit.contacts, CURVE_POINTS).map(({ rpm, torqueNm, solution }) => ({
-          rpm,
-          torqueNm,
-          loadNm: loadTorque(load, rpm),
+      : runUp(circuit.machine, circuit.contacts, CURVE_POINTS, way).map(({ rpm, torqueNm, solution }) => ({
+          rpm: way * rpm,
+          torqueNm: way * torqueNm,
+          loadNm: way * loadTorque(load, rpm),
           capacitorVolts: main === undefined ? null : abs(solution.branches.get(main)?.volts ?? ZERO),
         }));
   const live = Object.entries(plan.landings).flatMap(([lead, place]) => {

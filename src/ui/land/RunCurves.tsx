@@ -17,7 +17,7 @@ export function RunCurves({ planned, other }: { planned: WhatIf; other: WhatIf |
     otherVolts: other?.curve[i]?.capacitorVolts,
   }));
   const best = planned.curve.reduce((most, point) => Math.max(most, point.torqueNm), 0);
-  const text = `Torque over speed: at rest ${show(planned.curve[0]?.torqueNm)} N·m, at best ${show(best)} N·m${other ? `; with the change at rest ${show(other.curve[0]?.torqueNm)} N·m` : ""}.`;
+  const text = `Torque over speed, the way it turns: at rest ${show(planned.curve[0]?.torqueNm)} N·m, at best ${show(best)} N·m${other ? `; with the change at rest ${show(other.curve[0]?.torqueNm)} N·m` : ""}.`;
   return (
     <Box sx={{ display: "grid", gap: 4, minWidth: 0 }}>
       <Curves
