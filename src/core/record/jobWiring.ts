@@ -5,6 +5,7 @@ import { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
 import { type WoundMotor, woundMotor } from "../machine/woundMotor";
 import { type Plate, readPlate } from "../motor/plate";
 import type { Fault } from "../quantity/fault";
+import type { VoltRange } from "../quantity/volts";
 import type { Compartment } from "../wiring/compartment";
 import { type HandChanges, type WiringPlan, withChanges } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
@@ -28,7 +29,11 @@ export type JobWiring =
       readonly motor: WoundMotor;
       readonly fitted: FittedMotor;
     })
-  | (PlanChoice & { readonly kind: "retrofit" });
+  | (PlanChoice & {
+      readonly kind: "retrofit";
+      /** Volts that the retrofit's plate names. */
+      readonly plated: readonly VoltRange[];
+    });
 
 interface PlanChoice {
   readonly compartment: Compartment;
@@ -62,6 +67,7 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
     return chosen(planRetrofit(compartment), { wish, changes, plug: false }, compartment, (parts) => ({
       ...parts,
       kind: "retrofit",
+      plated: plate.volts ?? [],
       leads: HARNESS.map(({ id }) => id),
     }));
   if (!answer)

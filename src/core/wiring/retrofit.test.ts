@@ -105,3 +105,38 @@ describe("wrong moves on a retrofit", () => {
     expect(check.findings.find(({ code }) => code === "nothing-runs")?.state).toBe("heat");
   });
 });
+
+describe("the supply a retrofit can be set for", () => {
+  const plan = planFor(at("electronic-board"));
+  const settings = (plated: readonly { low: number; high: number }[]) =>
+    checkRetrofit(plan, plated).findings.filter(({ code }) => code === "setting");
+
+  it("one of its two voltages fits, or its plate says nothing", () => {
+    expect(
+      settings([
+        { low: 115, high: 115 },
+        { low: 208, high: 230 },
+      ]),
+    ).toEqual([]);
+    expect(settings([])).toEqual([]);
+  });
+
+  it("a 208–230 V module on 115 V is a stop, with both figures", () => {
+    const [found] = settings([{ low: 208, high: 230 }]);
+    expect(found?.weight).toBe("stop");
+    expect(found?.says).toMatch(/115 V .* 208–230 V/);
+  });
+
+  it("the list says for which volts it is to be set", () => {
+    expect(plan.cautions[0]).toContain("115 V");
+  });
+
+  it("with the door open no power reaches it; a supply taken before the door switch is a stop", () => {
+    expect(
+      checkRetrofit(plan).findings.some(({ says }) =>
+        says.includes("when the door is open, the motor stops"),
+      ),
+    ).toBe(true);
+    expect(stops(moved(plan, { "power-1": "L" }))).toEqual(["guard-defeated"]);
+  });
+});

@@ -2,6 +2,7 @@ import type { Branch } from "../machine/circuit";
 import { abs, sub, ZERO } from "../machine/complex";
 import { solve } from "../machine/solve";
 import { fault, type Refused, refused } from "../quantity/fault";
+import type { VoltRange } from "../quantity/volts";
 import { type CheckFinding, finding, gravestFirst } from "./check/finding";
 import { frameFindings } from "./check/frame";
 import { guardFindings } from "./check/guards";
@@ -135,7 +136,7 @@ export function planRetrofit(
         setting: "high",
         reasons,
         cautions: [
-          "Set the line voltage by its jumper or plug BEFORE the connectors go on.",
+          `Set its line voltage by the jumper or plug BEFORE the connectors go on: this supply is ${made.supply.volts} V.`,
           "The old run capacitor goes; no lead of the retrofit takes one.",
           "It turns both ways for up to half a minute on the first start: let it.",
           ...made.cautions,
@@ -161,8 +162,16 @@ export interface RetrofitState {
   readonly volts: ReadonlyMap<string, number>;
 }
 
-/** The check of a retrofit's plan: power there in every state, run signal and speeds with their calls, no line volts on a 24-V input. */
-export function checkRetrofit(plan: WiringPlan): {
+/**
+ * The check of a retrofit's plan: power there in every state, run signal and speeds with their calls, no line volts on a
+ * 24-V input, a supply that it can be set for.
+ *
+ * @param plated the volts its plate names, one range for each setting; none where no plate says.
+ */
+export function checkRetrofit(
+  plan: WiringPlan,
+  plated: readonly VoltRange[] = [],
+): {
   readonly weight: CheckFinding["weight"];
   readonly findings: readonly CheckFinding[];
   readonly states: readonly RetrofitState[];
@@ -207,9 +216,30 @@ export function checkRetrofit(plan: WiringPlan): {
       false,
     ),
     ...placesFindings(plan),
+    ...settingFindings(plan, plated),
   ];
   const sorted = gravestFirst(findings);
   return { weight: sorted[0]?.weight ?? "good", findings: sorted, states };
+}
+
+/** Volts of the supply beside the plate's that a module takes (ten per cent, as for motors: NEMA MG 1). */
+const SUPPLY_NEAR = 0.105;
+
+function settingFindings({ compartment: made }: WiringPlan, plated: readonly VoltRange[]): CheckFinding[] {
+  const { volts } = made.supply;
+  const fits = plated.some(
+    ({ low, high }) => volts >= low * (1 - SUPPLY_NEAR) && volts <= high * (1 + SUPPLY_NEAR),
+  );
+  if (fits || plated.length === 0) return [];
+  return [
+    finding({
+      code: "setting",
+      weight: "stop",
+      leads: ["power-1", "power-2"],
+      says: `The supply is ${volts} V and the retrofit’s plate names ${plated.map(({ low, high }) => (low === high ? `${low}` : `${low}–${high}`)).join(" or ")} V: no jumper or plug sets it for this supply.`,
+      mend: "Another retrofit, of this supply’s volts.",
+    }),
+  ];
 }
 
 function powerFindings({ compartment: made }: WiringPlan, states: readonly RetrofitState[]): CheckFinding[] {

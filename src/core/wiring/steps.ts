@@ -36,7 +36,7 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
           id: "plug",
           kind: "plug",
           does: "Turn the plug of the start winding over.",
-          because: "It changes the start winding's two ends: the motor turns the other way, no lead moves.",
+          because: "It changes the start winding’s two ends: the motor turns the other way, no lead moves.",
         }),
       ]
     : [];

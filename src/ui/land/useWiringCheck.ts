@@ -12,7 +12,7 @@ export function useWiringCheck(): {
   const { wiring } = useJob();
   return useMemo(() => {
     if (wiring.kind === "plan") return checkPlan(wiring.plan, wiring);
-    return wiring.kind === "retrofit" ? checkRetrofit(wiring.plan) : null;
+    return wiring.kind === "retrofit" ? checkRetrofit(wiring.plan, wiring.plated) : null;
   }, [wiring]);
 }
 

@@ -24,7 +24,7 @@ export function guardFindings({ compartment: made }: WiringPlan, takes: TakesUnd
           weight: "stop",
           state: defeated[0].calls[0] ?? null,
           says: `${defeated[0].name}: ${defeated[1]}. What is there to stop it is wired around.`,
-          mend: "Take the wire off that leads round it; the call's contact is fed through it.",
+          mend: "Take the wire off that leads round it; the call’s contact is fed through it.",
         }),
       ];
     return under.some(([, still]) => still === null)
