@@ -57,5 +57,5 @@ export interface Machine {
   readonly frictionNm?: number;
 }
 
-/** A clean contact. Not zero, so that currents through a chain of contacts stay determined. */
-export const CONTACT_OHMS = 1e-3;
+/** A clean contact: nothing beside any winding, yet not zero, so that contacts side by side share a current. */
+export const CONTACT_OHMS = 1e-6;

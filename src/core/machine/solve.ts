@@ -36,7 +36,7 @@ const LEAK_SIEMENS = 1e-12;
 
 /**
  * Solves the circuit at a speed: modified nodal analysis, complex. Unknowns are the node volts and one current for each
- * winding and source. Coupling between windings of one pole count goes through the forward and backward field; those of
+ * winding, source and closed contact. Coupling between windings of one pole count goes through the forward and backward field; those of
  * different pole counts do not couple. Every node leaks {@link LEAK_SIEMENS} to the node at zero, so that what hangs in
  * the air is determined. Tolerance: rounding and that leak, some 1e-9 of the greatest current. Failure: null where the
  * matrix is singular all the same (two unlike sources side by side).
@@ -53,7 +53,7 @@ export function prepared(machine: Machine): (slip: number) => Solution | null {
   const omega = 2 * Math.PI * hertz;
   const names = [...new Set(branches.flatMap(({ from, to }) => [from, to]))];
   const nodeAt = new Map(names.map((name, i) => [name, i - 1]));
-  const currents = branches.filter(({ kind }) => kind === "winding" || kind === "source");
+  const currents = branches.filter(hasCurrent);
   const currentAt = new Map(currents.map(({ id }, i) => [id, names.length - 1 + i]));
   const windings = branches.filter((b): b is WindingBranch => b.kind === "winding");
   const still = standing(branches, names.length - 1, nodeAt, currentAt, omega);
@@ -98,6 +98,11 @@ export function prepared(machine: Machine): (slip: number) => Solution | null {
   };
 }
 
+/** Branches whose current is an unknown of its own: as an admittance a contact would drown its neighbours' rounding. */
+function hasCurrent(branch: Branch): boolean {
+  return branch.kind === "switch" ? branch.closed : branch.kind === "winding" || branch.kind === "source";
+}
+
 /** The circuit without the field: all that stays as it is at every speed. */
 function standing(
   branches: readonly Branch[],
@@ -129,6 +134,7 @@ function standing(
       system.addRight(at, branch.volts);
     }
     if (branch.kind === "winding") system.add(at, at, -branch.ohms, -branch.leakageOhms);
+    if (branch.kind === "switch") system.add(at, at, -CONTACT_OHMS);
   }
   return system;
 }
@@ -188,8 +194,6 @@ function admittance(branch: Branch, omega: number): Complex {
   switch (branch.kind) {
     case "resistor":
       return complex(1 / branch.ohms);
-    case "switch":
-      return branch.closed ? complex(1 / CONTACT_OHMS) : ZERO;
     case "capacitor": {
       const reactance = 1 / (omega * branch.microfarads * 1e-6);
       const size = branch.seriesOhms ** 2 + reactance ** 2;

@@ -1,4 +1,4 @@
-import { type Branch, CONTACT_OHMS, type Machine } from "../machine/circuit";
+import type { Branch, Machine } from "../machine/circuit";
 import { complex, polar } from "../machine/complex";
 import type { FittedMotor } from "../machine/fitMotor";
 import { GROUND, joinedCircuit } from "../machine/joinedCircuit";
@@ -131,13 +131,7 @@ export function stateCircuit(plan: WiringPlan, own: Hung, state: EquipmentState)
   for (const { id, junction } of own.leads) {
     const bonded = own.leads.some((other) => other.id !== id && other.junction === junction);
     if (bonded)
-      branches.push({
-        kind: "resistor",
-        id: leadEnd(id),
-        from: leadEnd(id),
-        to: junction,
-        ohms: CONTACT_OHMS,
-      });
+      branches.push({ kind: "switch", id: leadEnd(id), from: leadEnd(id), to: junction, closed: true });
     else wires.push([leadEnd(id), junction]);
   }
   const circuit = joinedCircuit([...branches, ...own.branches], wires);
@@ -169,11 +163,11 @@ function sources({ supply }: Compartment): Branch[] {
     ? [
         line(supply.control.hot, complex(supply.control.volts)),
         {
-          kind: "resistor",
+          kind: "switch",
           id: "control-ground",
           from: supply.control.common,
           to: GROUND,
-          ohms: CONTACT_OHMS,
+          closed: true,
         },
       ]
     : [];
