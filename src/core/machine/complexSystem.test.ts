@@ -35,8 +35,8 @@ describe("a complex linear system", () => {
             right.set(i + n, 0, b[2 * i + 1] ?? 0);
           }
           const known = solve(block, right);
-          const x = system.copy().solve();
-          expect(x).not.toBeNull();
+          const x = system.solve()?.[0];
+          expect(x).toHaveLength(n);
           x?.forEach((value, i) => {
             expect(value.re).toBeCloseTo(known.get(i, 0), 9);
             expect(value.im).toBeCloseTo(known.get(i + n, 0), 9);
@@ -63,8 +63,10 @@ describe("a complex linear system", () => {
     turned.addRight(0, { re: 2, im: 0 });
     turned.addRight(1, { re: 0, im: 4 });
     expect(turned.solve()).toEqual([
-      { re: 0, im: 1 },
-      { re: 0, im: -1 },
+      [
+        { re: 0, im: 1 },
+        { re: 0, im: -1 },
+      ],
     ]);
   });
 });

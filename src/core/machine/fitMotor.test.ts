@@ -16,7 +16,7 @@ import { fedMotor } from "./fedMotor";
 import { fitMotor } from "./fitMotor";
 import { operatingPoint, runUp } from "./operatingPoint";
 import { ratingOf } from "./rating";
-import { prepared } from "./solve";
+import { solve } from "./solve";
 import { slotOfMark, woundMotor } from "./woundMotor";
 
 type Tested = typeof fan3;
@@ -131,7 +131,7 @@ describe("what the trade expects of the fitted machine", () => {
           runMicrofarads: null,
         },
       );
-      return fed && prepared(fed.machine)(0.3);
+      return fed && solve(fed.machine, 0.3);
     };
     const [right, weak] = [at(230), at(115)];
     expect((weak?.torqueNm ?? 0) / (right?.torqueNm ?? 1)).toBeCloseTo(0.25, 9);

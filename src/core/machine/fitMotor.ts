@@ -5,7 +5,7 @@ import { type FedMotor, type Feed, fedMotor } from "./fedMotor";
 import { synchronousRadians } from "./field";
 import { type MotorParameters, mainCoil, type StartGear, turnsOf } from "./motorBranches";
 import { type Rating, RESISTANCE_SHARE, type TurningField, turningField } from "./rating";
-import { prepared, type Solution } from "./solve";
+import { prepared, type Solution, solve } from "./solve";
 import type { WoundMotor } from "./woundMotor";
 
 /** A motor's parameters and how well what they give meets the plate. */
@@ -159,11 +159,11 @@ function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, 
   return (p: MotorParameters): number[] => {
     const fed = fedMotor(motor, p, gear, feed);
     if (!fed) return [];
-    const startAt = prepared(fed.machine);
-    const solveAt = prepared(openAtSpeed(fed));
-    const run = solveAt(slipOf(rating));
-    if (!run) return [1e3, 1e3, 1e3, 1e3, 1e3, 1e3, 1e3];
-    const breakdown = Math.max(...BREAKDOWN_SLIPS.map((slip) => solveAt(slip)?.torqueNm ?? 0));
+    const starting = prepared(fed.machine);
+    const running = prepared(openAtSpeed(fed));
+    if (!starting || !running) return [1e3, 1e3, 1e3, 1e3, 1e3, 1e3, 1e3];
+    const run = running.at(slipOf(rating));
+    const breakdown = Math.max(...BREAKDOWN_SLIPS.map(running.torqueNm));
     return [
       ((run.torqueNm - p.frictionNm) / ratedNm - 1) / torqueHeld,
       (lineAmps(run) / rating.amps - 1) / ampsHeld,
@@ -173,7 +173,7 @@ function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, 
       ...RUN_UP_SLIPS.map((slip, i) =>
         Math.max(
           -MOST_PULL,
-          Math.min(0, (startAt(slip)?.torqueNm ?? 0) / ratedNm - (leastStart[i] ?? 0)) / HELD.start,
+          Math.min(0, starting.torqueNm(slip) / ratedNm - (leastStart[i] ?? 0)) / HELD.start,
         ),
       ),
     ];
@@ -198,7 +198,7 @@ function atRated(
   rating: Rating,
 ): Solution | null {
   const fed = fedMotor(motor, p, gear, feed);
-  return fed && prepared(openAtSpeed(fed))(slipOf(rating));
+  return fed && solve(openAtSpeed(fed), slipOf(rating));
 }
 
 /** The circuit with every start contact open, as it runs. */

@@ -18,4 +18,11 @@ export {
   type SweepPoint,
   sweep,
 } from "./operatingPoint";
-export { type BranchState, type PowerBalance, prepared, type Solution, solve } from "./solve";
+export {
+  type BranchState,
+  type PowerBalance,
+  type PreparedMachine,
+  prepared,
+  type Solution,
+  solve,
+} from "./solve";

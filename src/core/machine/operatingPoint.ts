@@ -1,7 +1,7 @@
 import type { Branch, Machine } from "./circuit";
 import { synchronousRadians } from "./field";
 import { type Load, loadTorque, rpmOf } from "./load";
-import { prepared, type Solution } from "./solve";
+import { type PreparedMachine, prepared, type Solution } from "./solve";
 
 /** A contact that speed or a coil's volts move while the motor runs up. */
 export type StartContact =
@@ -47,22 +47,22 @@ const MOST_TRIES = 60;
 /** A run-up that changes its contacts more often than this chatters: the last state stands. */
 const MOST_CHANGES = 8;
 
-/** The machine over a range of slips, contacts as they are given; points without a solution are left out. */
+/** The machine over a range of slips, contacts as they are given; no points where it has no solution. */
 export function sweep(machine: Machine, from = 1, to = 0, points = SWEEP_POINTS): SweepPoint[] {
   const poles = machine.fields[0]?.poles ?? 2;
-  const solveAt = prepared(machine);
+  const ready = prepared(machine);
+  if (!ready) return [];
   const stride = (to - from) / Math.max(1, points - 1);
-  return Array.from({ length: points }, (_, i) => from + stride * i).flatMap((slip) => {
-    const solution = solveAt(slip);
-    return solution
-      ? [{ slip, rpm: rpmOf(slip, poles, machine.hertz), torqueNm: solution.torqueNm, solution }]
-      : [];
+  return Array.from({ length: points }, (_, i) => {
+    const slip = from + stride * i;
+    const solution = ready.at(slip);
+    return { slip, rpm: rpmOf(slip, poles, machine.hertz), torqueNm: solution.torqueNm, solution };
   });
 }
 
 /**
  * The machine as it runs up from standstill to synchronous speed, its start contacts moving on the way as their speed or
- * volts say; points without a solution are left out.
+ * volts say; it ends where the circuit has no solution.
  *
  * @param way -1 to run it up backward: rpm and torque are then below zero where it drives itself.
  */
@@ -74,15 +74,16 @@ export function runUp(
 ): SweepPoint[] {
   const poles = machine.fields[0]?.poles ?? 2;
   let open = new Set<string>();
-  let solveAt = prepared(machine);
+  let ready = prepared(machine);
   return Array.from({ length: points }, (_, i) => 1 - (way * i) / Math.max(1, points - 1)).flatMap((slip) => {
-    const before = solveAt(slip);
-    const next = before ? moved(contacts, open, slip, before) : open;
+    if (!ready) return [];
+    const now = ready;
+    const next = moved(contacts, open, slip, () => now.at(slip));
     if (!same(next, open)) {
       open = next;
-      solveAt = prepared(withContacts(machine, contacts, open));
+      ready = prepared(withContacts(machine, contacts, open));
     }
-    const solution = solveAt(slip);
+    const solution = ready?.at(slip);
     return solution
       ? [{ slip, rpm: rpmOf(slip, poles, machine.hertz), torqueNm: solution.torqueNm, solution }]
       : [];
@@ -101,40 +102,33 @@ export function operatingPoint(
 ): OperatingPoint | null {
   const poles = machine.fields[0]?.poles ?? 2;
   let open = new Set<string>();
-  const solvers = new Map<string, ReturnType<typeof prepared>>();
-  const solved = new Map<string, Solution | null>();
-  /** Every speed is solved once for each set of open contacts. */
-  const at = (slip: number): Solution | null => {
+  const readied = new Map<string, PreparedMachine | null>();
+  /** The machine with the contacts as they are now: made ready once for each set of them. */
+  const ready = (): PreparedMachine | null => {
     const set = [...open].sort().join();
-    const key = `${set}/${slip}`;
-    const before = solved.get(key);
+    const before = readied.get(set);
     if (before !== undefined) return before;
-    const solveAt = solvers.get(set) ?? prepared(withContacts(machine, contacts, open));
-    solvers.set(set, solveAt);
-    const solution = solveAt(slip);
-    solved.set(key, solution);
-    return solution;
+    const made = prepared(withContacts(machine, contacts, open));
+    readied.set(set, made);
+    return made;
   };
-  const still = at(1);
-  if (!still) return null;
-  const way = Math.abs(still.torqueNm) <= startingTorque(load) ? 0 : Math.sign(still.torqueNm);
-  if (way === 0) return { outcome: "stalls", rpm: 0, solution: still, open: [] };
+  const atRest = ready();
+  if (!atRest) return null;
+  const startNm = atRest.torqueNm(1);
+  const way = Math.abs(startNm) <= startingTorque(load) ? 0 : Math.sign(startNm);
+  if (way === 0) return { outcome: "stalls", rpm: 0, solution: atRest.at(1), open: [] };
   let slip = 1;
   let changes = 0;
   const surplus = (slip: number): number => {
-    const solution = at(slip);
-    if (!solution) return Number.NaN;
-    return (
-      way *
-      (solution.torqueNm - loadTorque(load, rpmOf(slip, poles, machine.hertz)) - friction(machine, slip))
-    );
+    const torqueNm = ready()?.torqueNm(slip) ?? Number.NaN;
+    return way * (torqueNm - loadTorque(load, rpmOf(slip, poles, machine.hertz)) - friction(machine, slip));
   };
   const step = -way / STEPS;
   for (let guard = 0; guard < 20 * STEPS; guard++) {
-    const solution = at(slip);
-    if (!solution) return null;
-    const next = moved(contacts, open, slip, solution);
-    if (changes < MOST_CHANGES && !same(next, open)) {
+    const now = ready();
+    if (!now) return null;
+    const next = changes < MOST_CHANGES ? moved(contacts, open, slip, () => now.at(slip)) : open;
+    if (!same(next, open)) {
       open = next;
       changes += 1;
       continue;
@@ -146,7 +140,7 @@ export function operatingPoint(
       // A contact took torque away: the shaft falls back to where it finds its balance.
       const back = slip - step;
       if (Math.abs(1 - back) < Math.abs(step) / 2)
-        return { outcome: "stalls", rpm: 0, solution, open: [...open] };
+        return { outcome: "stalls", rpm: 0, solution: now.at(slip), open: [...open] };
       if (surplus(back) > 0) return settled(back, slip);
       slip = back;
       continue;
@@ -160,9 +154,9 @@ export function operatingPoint(
 
   function settled(good: number, bad: number): OperatingPoint | null {
     const low = balance(surplus, good, bad);
-    const solution = at(low);
+    const solution = ready()?.at(low);
     if (!solution) return null;
-    const next = moved(contacts, open, low, solution);
+    const next = moved(contacts, open, low, () => solution);
     if (changes < MOST_CHANGES && !same(next, open)) {
       open = next;
       changes += 1;
@@ -183,7 +177,7 @@ export function operatingPoint(
       if (Number.isNaN(torque)) return null;
       if (torque > 0 !== up) return up ? settled(here, next) : settled(next, here);
       if (!up && Math.abs(1 - next) < Math.abs(step)) {
-        const solution = at(1);
+        const solution = ready()?.at(1) ?? null;
         return solution && { outcome: "stalls", rpm: 0, solution, open: [...open] };
       }
       here = next;
@@ -236,12 +230,12 @@ function moved(
   contacts: readonly StartContact[],
   open: ReadonlySet<string>,
   slip: number,
-  solution: Solution,
+  solved: () => Solution,
 ): Set<string> {
   const next = new Set<string>();
   for (const contact of contacts) {
     const was = open.has(contact.branch);
-    const value = contact.kind === "centrifugal" ? Math.abs(1 - slip) : voltsOf(solution, contact.coil);
+    const value = contact.kind === "centrifugal" ? Math.abs(1 - slip) : voltsOf(solved(), contact.coil);
     const [up, down] =
       contact.kind === "centrifugal"
         ? [contact.opensAt, contact.closesAt]

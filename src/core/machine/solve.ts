@@ -34,68 +34,164 @@ export interface PowerBalance {
 /** What holds a node that nothing holds: gigohms to the node at zero, which moves no ampere that could be measured. */
 const LEAK_SIEMENS = 1e-12;
 
+/** Where the circuit is solved in full; every other speed is a step of few unknowns from there. */
+const REFERENCE_SLIP = 0.5;
+
 /**
  * Solves the circuit at a speed: modified nodal analysis, complex. Unknowns are the node volts and one current for each
- * winding, source and closed contact. Coupling between windings of one pole count goes through the forward and backward field; those of
- * different pole counts do not couple. Every node leaks {@link LEAK_SIEMENS} to the node at zero, so that what hangs in
- * the air is determined. Tolerance: rounding and that leak, some 1e-9 of the greatest current. Failure: null where the
- * matrix is singular all the same (two unlike sources side by side).
+ * winding, source and closed contact. Coupling between windings of one pole count goes through the forward and backward
+ * field; those of different pole counts do not couple. Every node leaks {@link LEAK_SIEMENS} to the node at zero, so that
+ * what hangs in the air is determined. Tolerance: rounding and that leak, some 1e-9 of the greatest current. Failure: null
+ * where the matrix is singular all the same (two unlike sources side by side).
  *
  * @param slip of the first field; another field with p' poles has the slip 1 − (1 − slip)·p'/p.
  */
 export function solve(machine: Machine, slip: number): Solution | null {
-  return prepared(machine)(slip);
+  return prepared(machine)?.at(slip) ?? null;
 }
 
-/** The same for many slips of one machine: what does not change with speed is written down once. */
-export function prepared(machine: Machine): (slip: number) => Solution | null {
+/** A machine made ready to be solved at many speeds. */
+export interface PreparedMachine {
+  readonly at: (slip: number) => Solution;
+  /** Torque alone, for a small part of the work. */
+  readonly torqueNm: (slip: number) => number;
+}
+
+/**
+ * A machine for many slips. Speed changes the circuit only through two impedances a field (forward and backward), each
+ * times the ampere-turns of its field. So the circuit is solved once, at {@link REFERENCE_SLIP}, for its sources and for
+ * a volt in the way of each field's wave; at any other slip the ampere-turns g of all waves follow from
+ * (1 − G·ΔZ)·g = h, two unknowns a field (the matrix inversion lemma; Golub & Van Loan, Matrix Computations, 2.1.4), and
+ * the rest from them. Null where the circuit has no solution.
+ */
+export function prepared(machine: Machine): PreparedMachine | null {
   const { branches, fields, hertz } = machine;
   const omega = 2 * Math.PI * hertz;
   const names = [...new Set(branches.flatMap(({ from, to }) => [from, to]))];
   const nodeAt = new Map(names.map((name, i) => [name, i - 1]));
   const currents = branches.filter(hasCurrent);
   const currentAt = new Map(currents.map(({ id }, i) => [id, names.length - 1 + i]));
-  const windings = branches.filter((b): b is WindingBranch => b.kind === "winding");
-  const still = standing(branches, names.length - 1, nodeAt, currentAt, omega);
   const firstPoles = fields[0]?.poles ?? 2;
-  return (slip) => {
+  const impedancesAt = (slip: number) => {
     const slips = fields.map(({ poles }) => 1 - ((1 - slip) * poles) / firstPoles);
-    const impedances = fields.map((field, f) => fieldImpedance(field, slips[f] ?? slip));
-    const system = still.copy();
-    for (const into of windings)
-      for (const from of windings) {
-        if (into.field !== from.field) continue;
-        const z = mutualOhms(impedances[into.field] as FieldImpedance, into.place, from.place);
-        system.add(currentAt.get(into.id) ?? -1, currentAt.get(from.id) ?? -1, -z.re, -z.im);
-      }
-    const x = system.solve();
-    if (!x) return null;
-    const volts = (name: string) => {
-      const at = nodeAt.get(name) ?? -1;
-      return at < 0 ? ZERO : (x[at] as Complex);
-    };
-    const states = new Map(
-      branches.map((branch) => {
-        const across = sub(volts(branch.from), volts(branch.to));
-        const at = currentAt.get(branch.id);
-        const amps = at === undefined ? mul(across, admittance(branch, omega)) : (x[at] as Complex);
-        return [branch.id, { amps, volts: across }] as const;
-      }),
-    );
-    const { torqueNm, rotorCopper } = fieldPower(machine, slips, impedances, states);
-    const speed = (1 - slip) * synchronousRadians(firstPoles, hertz);
-    return {
-      slip,
-      nodes: new Map(names.map((name) => [name, volts(name)])),
-      branches: states,
-      torqueNm,
-      power: {
-        ...losses(branches, states, x.slice(0, names.length - 1)),
-        rotorCopper,
-        mechanical: torqueNm * speed,
-      },
-    };
+    return { slips, impedances: fields.map((field, f) => fieldImpedance(field, slips[f] ?? slip)) };
   };
+  const { impedances: reference } = impedancesAt(REFERENCE_SLIP);
+  const waves = wavesOf(machine, currentAt);
+  const unit = solvedAt(machine, reference, waves, { nodes: names.length - 1, nodeAt, currentAt, omega });
+  if (!unit) return null;
+  const [rest, ...answers] = unit;
+  const turnsOf = (wave: Wave, x: readonly Complex[]) =>
+    add(...wave.turns.map(({ at, share }) => mul(x[at] as Complex, share)));
+  const still = waves.map((wave) => turnsOf(wave, rest as Complex[]));
+  const answer = waves.map((wave) => answers.map((x) => turnsOf(wave, x)));
+
+  const ampereTurns = (impedances: readonly FieldImpedance[]) => {
+    const changed = waves.map(({ field, way }) =>
+      sub((impedances[field] as FieldImpedance)[way], (reference[field] as FieldImpedance)[way]),
+    );
+    const system = new ComplexSystem(waves.length);
+    waves.forEach((_, i) => {
+      system.addRight(i, still[i] as Complex);
+      system.add(i, i, 1);
+      waves.forEach((__, j) => {
+        const z = mul((answer[i] as Complex[])[j] as Complex, changed[j] as Complex);
+        system.add(i, j, -z.re, -z.im);
+      });
+    });
+    const turns = waves.length > 0 ? system.solve()?.[0] : [];
+    return { changed, turns: turns ?? waves.map(() => ZERO) };
+  };
+
+  return {
+    torqueNm: (slip) => {
+      const { slips, impedances } = impedancesAt(slip);
+      return fieldPower(machine, slips, impedances, ampereTurns(impedances).turns).torqueNm;
+    },
+    at: (slip) => {
+      const { slips, impedances } = impedancesAt(slip);
+      const { changed, turns } = ampereTurns(impedances);
+      const steps = turns.map((turn, i) => mul(turn, changed[i] as Complex));
+      const x = (rest as Complex[]).map((value, k) =>
+        add(value, ...steps.map((step, i) => mul(step, (answers[i] as Complex[])[k] as Complex))),
+      );
+      const volts = (name: string) => {
+        const at = nodeAt.get(name) ?? -1;
+        return at < 0 ? ZERO : (x[at] as Complex);
+      };
+      const states = new Map(
+        branches.map((branch) => {
+          const across = sub(volts(branch.from), volts(branch.to));
+          const at = currentAt.get(branch.id);
+          const amps = at === undefined ? mul(across, admittance(branch, omega)) : (x[at] as Complex);
+          return [branch.id, { amps, volts: across }] as const;
+        }),
+      );
+      const { torqueNm, rotorCopper } = fieldPower(machine, slips, impedances, turns);
+      return {
+        slip,
+        nodes: new Map(names.map((name) => [name, volts(name)])),
+        branches: states,
+        torqueNm,
+        power: {
+          ...losses(branches, states, x.slice(0, names.length - 1)),
+          rotorCopper,
+          mechanical: torqueNm * (1 - slip) * synchronousRadians(firstPoles, hertz),
+        },
+      };
+    },
+  };
+}
+
+/** A field's forward or backward wave: the share of each winding's current in its ampere-turns. */
+interface Wave {
+  readonly field: number;
+  readonly way: "forward" | "backward";
+  readonly turns: readonly { readonly at: number; readonly share: Complex }[];
+}
+
+/** Forward and backward wave of each field, in that order: Σ N·I·e^(jθ) and Σ N·I·e^(−jθ). */
+function wavesOf({ fields, branches }: Machine, currentAt: ReadonlyMap<string, number>): Wave[] {
+  return fields.flatMap((_, field) => {
+    const own = branches.filter((b): b is WindingBranch => b.kind === "winding" && b.field === field);
+    return ([1, -1] as const).map((sign) => ({
+      field,
+      way: sign === 1 ? ("forward" as const) : ("backward" as const),
+      turns: own.map(({ id, place }) => ({
+        at: currentAt.get(id) ?? -1,
+        share: polar(place.turns, sign * place.axisDegrees),
+      })),
+    }));
+  });
+}
+
+/** The circuit at the reference impedances: for its sources, and for a volt that each wave puts in its windings' way. */
+function solvedAt(
+  { branches, fields }: Machine,
+  reference: readonly FieldImpedance[],
+  waves: readonly Wave[],
+  of: {
+    readonly nodes: number;
+    readonly nodeAt: ReadonlyMap<string, number>;
+    readonly currentAt: ReadonlyMap<string, number>;
+    readonly omega: number;
+  },
+): Complex[][] | null {
+  const { nodes, nodeAt, currentAt, omega } = of;
+  const system = new ComplexSystem(nodes + currentAt.size, 1 + waves.length);
+  standing(system, branches, nodes, nodeAt, currentAt, omega);
+  const windings = branches.filter((b): b is WindingBranch => b.kind === "winding");
+  for (const into of windings)
+    for (const from of windings) {
+      if (into.field !== from.field || !fields[into.field]) continue;
+      const z = mutualOhms(reference[into.field] as FieldImpedance, into.place, from.place);
+      system.add(currentAt.get(into.id) ?? -1, currentAt.get(from.id) ?? -1, -z.re, -z.im);
+    }
+  // What a wave induces in a winding has the conjugate of that winding's share in the wave.
+  waves.forEach(({ turns }, i) => {
+    for (const { at, share } of turns) system.addRight(at, conj(share), 1 + i);
+  });
+  return system.solve();
 }
 
 /** Branches whose current is an unknown of its own: as an admittance a contact would drown its neighbours' rounding. */
@@ -105,13 +201,13 @@ function hasCurrent(branch: Branch): boolean {
 
 /** The circuit without the field: all that stays as it is at every speed. */
 function standing(
+  system: ComplexSystem,
   branches: readonly Branch[],
   nodes: number,
   nodeAt: ReadonlyMap<string, number>,
   currentAt: ReadonlyMap<string, number>,
   omega: number,
-): ComplexSystem {
-  const system = new ComplexSystem(nodes + currentAt.size);
+): void {
   for (let i = 0; i < nodes; i++) system.add(i, i, LEAK_SIEMENS);
   for (const branch of branches) {
     const [a, b] = [nodeAt.get(branch.from) ?? -1, nodeAt.get(branch.to) ?? -1];
@@ -136,29 +232,21 @@ function standing(
     if (branch.kind === "winding") system.add(at, at, -branch.ohms, -branch.leakageOhms);
     if (branch.kind === "switch") system.add(at, at, -CONTACT_OHMS);
   }
-  return system;
 }
 
 /** Torque T = Σ (|Ff|²·Re Zf − |Fb|²·Re Zb)/ωs over the fields, and what the rotor turns to heat: s of the one, 2 − s of the other. */
 function fieldPower(
-  { fields, branches, hertz }: Machine,
+  { fields, hertz }: Machine,
   slips: readonly number[],
   impedances: readonly FieldImpedance[],
-  states: ReadonlyMap<string, BranchState>,
+  ampereTurns: readonly Complex[],
 ): { torqueNm: number; rotorCopper: number } {
   let torqueNm = 0;
   let rotorCopper = 0;
   fields.forEach(({ poles }, f) => {
-    const windings = branches.filter((b): b is WindingBranch => b.kind === "winding" && b.field === f);
-    const ampereTurns = (sign: 1 | -1) =>
-      add(
-        ...windings.map(({ id, place }) =>
-          mul(states.get(id)?.amps ?? ZERO, polar(place.turns, sign * place.axisDegrees)),
-        ),
-      );
     const { forward, backward } = impedances[f] as FieldImpedance;
-    const ahead = abs(ampereTurns(1)) ** 2 * forward.re;
-    const behind = abs(ampereTurns(-1)) ** 2 * backward.re;
+    const ahead = abs(ampereTurns[2 * f] ?? ZERO) ** 2 * forward.re;
+    const behind = abs(ampereTurns[2 * f + 1] ?? ZERO) ** 2 * backward.re;
     torqueNm += (ahead - behind) / synchronousRadians(poles, hertz);
     rotorCopper += (slips[f] as number) * ahead + (2 - (slips[f] as number)) * behind;
   });
