@@ -11,52 +11,145 @@ export interface Floating {
   readonly touched: number;
   /** For each lead of the sheet, the leads that it has read open to, as a bit mask. */
   readonly openTo: readonly number[];
+  /** Counts already made for this sheet, where many placements ask for the same. */
+  readonly counted?: Map<string, number>;
+}
+
+/** Groups that are alike: so many of them, with so many free places, barred to the same leads. */
+interface GroupKind {
+  readonly places: number;
+  readonly barred: number;
+  readonly count: number;
 }
 
 /**
- * Ways to seat the floating leads on the free places, places told apart: at most (number of floating leads)!. Method:
- * dynamic programming over groups and sets of leads still to be seated; exact.
+ * Ways to seat the floating leads on the free places, places told apart: at most (number of floating leads)!. Exact.
+ * Method: the first lead still waiting picks one of the kinds of group and its companions there, and the rest is counted
+ * likewise, each set of waiting leads once (dynamic programming). Leads that opens do not tell apart are one class, of
+ * which only the number matters: a sheet read row by row leaves a few classes and not thousands of sets.
  */
-export function seatingWays({ free, barred, touched, openTo }: Floating): number {
-  const floaters = free.reduce((sum, places) => sum + places, 0);
-  const untouched = floaters - bitCount(touched);
+export function seatingWays({ free, barred, touched, openTo, counted }: Floating): number {
+  const untouched = free.reduce((sum, places) => sum + places, 0) - bitCount(touched);
   if (untouched < 0) return 0;
-  // Full groups have no part in it; groups alike in everything stand together, so that the memory is used again.
-  const groups = free
-    .map((places, g) => ({ places, barred: (barred[g] as number) & touched }))
-    .filter(({ places }) => places > 0)
-    .sort((a, b) => a.places - b.places || a.barred - b.barred);
-  const known = new Map<number, number>();
-  const room = groups.map((_, g) => groups.slice(g).reduce((sum, { places }) => sum + places, 0));
+  const kinds = kindsOf(free, barred, touched);
+  const key = `${touched}/${kinds.map(({ places, barred: mask, count }) => `${places}.${mask}.${count}`).join()}`;
+  const before = counted?.get(key);
+  if (before !== undefined) return before;
+  const ways = waysToSeat(kinds, touched, openTo) * factorial(untouched);
+  counted?.set(key, ways);
+  return ways;
+}
 
-  const waysFrom = (g: number, waiting: number): number => {
+function kindsOf(free: readonly number[], barred: readonly number[], touched: number): GroupKind[] {
+  const kinds = new Map<string, GroupKind>();
+  free.forEach((places, g) => {
+    // Full groups have no part in it.
+    if (places <= 0) return;
+    const mask = (barred[g] as number) & touched;
+    const key = `${places}.${mask}`;
+    kinds.set(key, { places, barred: mask, count: (kinds.get(key)?.count ?? 0) + 1 });
+  });
+  return [...kinds.values()].sort((a, b) => a.places - b.places || a.barred - b.barred);
+}
+
+function waysToSeat(kinds: readonly GroupKind[], touched: number, openTo: readonly number[]): number {
+  const classes = classesOf(kinds, touched, openTo);
+  const known = new Map<number, number>();
+  const left = kinds.map(({ count }) => count);
+  let room = kinds.reduce((sum, { places, count }) => sum + places * count, 0);
+
+  const waysFrom = (waiting: number): number => {
     if (waiting === 0) return 1;
-    const group = groups[g];
-    if (!group || bitCount(waiting) > (room[g] as number)) return 0;
-    const key = g * 4096 + waiting;
+    if (bitCount(waiting) > room) return 0;
+    let key = 0;
+    for (const count of left) key = key * 16 + count;
+    key = key * 4096 + waiting;
     const before = known.get(key);
     if (before !== undefined) return before;
+    const first = waiting & -waiting;
+    const lead = 31 - Math.clz32(first);
     let ways = 0;
-    const choose = (from: number, chosen: number, excluded: number, places: number, factor: number) => {
-      ways += factor * waysFrom(g + 1, waiting & ~chosen);
-      if (places === 0) return;
-      for (let rest = from & ~excluded; rest !== 0; rest &= rest - 1) {
-        const bit = rest & -rest;
-        const lead = 31 - Math.clz32(bit);
-        choose(
-          from & ~(bit | (bit - 1)),
-          chosen | bit,
-          excluded | (openTo[lead] as number),
-          places - 1,
-          factor * places,
-        );
-      }
-    };
-    choose(waiting & ~group.barred, 0, 0, group.places, 1);
+    kinds.forEach(({ places, barred }, k) => {
+      if (left[k] === 0 || (barred >> lead) & 1) return;
+      const groups = left[k] as number;
+      left[k] = groups - 1;
+      room -= places;
+      const others = waiting & ~first & ~barred & ~(openTo[lead] as number);
+      ways += groups * withCompanions(waiting & ~first, others, 0, places - 1, places);
+      left[k] = groups;
+      room += places;
+    });
     known.set(key, ways);
     return ways;
   };
-  return waysFrom(0, touched) * factorial(untouched);
+
+  /** Ways with any companions out of `others`, class by class; `factor` the ways to sit on the group's places so far. */
+  const withCompanions = (
+    waiting: number,
+    others: number,
+    at: number,
+    places: number,
+    factor: number,
+  ): number => {
+    const mask = classes[at];
+    if (mask === undefined || places === 0 || others === 0)
+      return factor * waysFrom(inOrder(waiting, classes));
+    let ways = withCompanions(waiting, others, at + 1, places, factor);
+    let rest = others & mask;
+    const present = bitCount(rest);
+    let stillOthers = others;
+    let stillWaiting = waiting;
+    let times = factor;
+    for (let taken = 1; rest !== 0 && taken <= places; taken++) {
+      const bit = rest & -rest;
+      const open = openTo[31 - Math.clz32(bit)] as number;
+      // Ways to take one more of the class, and a place for it.
+      times = (times * (present - taken + 1) * (places - taken + 1)) / taken;
+      stillWaiting &= ~bit;
+      stillOthers &= ~(bit | open);
+      ways += withCompanions(stillWaiting, stillOthers & ~mask, at + 1, places - taken, times);
+      rest &= ~(bit | open);
+    }
+    return ways;
+  };
+
+  return waysFrom(inOrder(touched, classes));
+}
+
+/**
+ * Leads told apart by nothing: barred from the same groups and open to the same others (to each other or not). Any two of
+ * a class may change places in every seating.
+ */
+function classesOf(kinds: readonly GroupKind[], touched: number, openTo: readonly number[]): number[] {
+  const classes: number[] = [];
+  for (let rest = touched; rest !== 0; rest &= rest - 1) {
+    const lead = 31 - Math.clz32(rest & -rest);
+    const alike = classes.findIndex((mask) => {
+      const other = 31 - Math.clz32(mask & -mask);
+      const both = (1 << lead) | (1 << other);
+      const opens = (one: number) => (openTo[one] as number) & touched & ~both;
+      return (
+        opens(lead) === opens(other) &&
+        kinds.every(({ barred }) => ((barred >> lead) & 1) === ((barred >> other) & 1))
+      );
+    });
+    if (alike < 0) classes.push(1 << lead);
+    else classes[alike] = (classes[alike] as number) | (1 << lead);
+  }
+  return classes;
+}
+
+/** The same number of each class, taken from its front. */
+function inOrder(waiting: number, classes: readonly number[]): number {
+  let ordered = 0;
+  for (const mask of classes) {
+    let count = bitCount(waiting & mask);
+    for (let rest = mask; count > 0; rest &= rest - 1) {
+      ordered |= rest & -rest;
+      count -= 1;
+    }
+  }
+  return ordered;
 }
 
 /** The floating leads with one of them seated in a group; `lead` null for one that nothing has touched. */
@@ -65,7 +158,7 @@ export function seated(floating: Floating, group: number, lead: number | null): 
   const free = floating.free.map((places, g) => (g === group ? places - 1 : places));
   if (lead === null) return { ...floating, free };
   const barred = floating.barred.map((mask, g) => (g === group ? mask | (openTo[lead] as number) : mask));
-  return { free, barred, touched: floating.touched & ~(1 << lead), openTo };
+  return { ...floating, free, barred, touched: floating.touched & ~(1 << lead) };
 }
 
 /**

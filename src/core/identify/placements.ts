@@ -186,7 +186,7 @@ export function placements(
         barred[g] = (barred[g] as number) | (openTo[lead] as number);
       });
     }
-    return { free, barred, touched: facts.floaters, openTo };
+    return { free, barred, touched: facts.floaters, openTo, counted: facts.counted };
   };
 
   seatIslands(0, 1, 0);
@@ -220,6 +220,8 @@ export interface Facts {
   /** For each lead, those it read open to; and the leads that read nothing but open. Bit masks. */
   readonly openTo: readonly number[];
   readonly floaters: number;
+  /** Seatings counted so far: see {@link Floating}. */
+  readonly counted: Map<string, number>;
 }
 
 /** Works out the facts of a sheet. */
@@ -238,6 +240,7 @@ export function factsOf(evidence: Evidence): Facts {
     leastGroups: mutuallyOpen(openTo),
     openTo,
     floaters,
+    counted: new Map(),
   };
 }
 
