@@ -148,36 +148,44 @@ export function placements(
     return alike.length;
   };
 
+  const seats = seatsOfBuilds(skeleton);
+  const seated = nodes.flatMap((_, n) => (nodes[n]?.leads ? [n] : []));
+
   /** The placement as it stands, with its share over the builds that have room for it; null when none has. */
   const finish = (images: number): Placement | null => {
     effort.left -= skeleton.builds.length;
     const orders = factorial(leadCount) / factorial(free);
     const room: number[] = Array(nodes.length).fill(0);
+    const taken = seated.filter((n) => (count[n] as number) > 0);
+    const left = floatingLeft();
+    /** Ways to seat the floating leads, by how many places a build has in each group; worked out where asked for. */
+    const open: number[] = Array(left.length).fill(-1);
     let share = 0;
     let floating: Floating | null = null;
-    for (const build of skeleton.builds) {
-      const ways = arrangements(build.leads, count);
-      if (ways === 0) continue;
-      const seats = seatsLeft(build.leads);
-      const open = facts.floaters === 0 ? 1 : seatingWays(seats) / factorial(free);
-      const weight = (build.share * ways * open) / orders;
-      if (weight === 0) continue;
+    skeleton.builds.forEach((build, b) => {
+      const ways = arrangements(build.leads, count, taken);
+      if (ways === 0) return;
+      const s = seats.of[b] as number;
+      if (open[s] === -1)
+        open[s] = facts.floaters === 0 ? 1 : seatingWays(left[s] as Floating) / factorial(free);
+      const weight = (build.share * ways * (open[s] as number)) / orders;
+      if (weight === 0) return;
       share += weight;
-      floating ??= seats;
-      build.leads.forEach((leads, n) => {
-        room[n] = (room[n] as number) + weight * (leads - (count[n] as number));
-      });
-    }
+      floating ??= left[s] as Floating;
+      for (const n of seated)
+        room[n] = (room[n] as number) + weight * ((build.leads[n] as number) - (count[n] as number));
+    });
     if (!floating) return null;
     for (let n = 0; n < room.length; n++) room[n] = (room[n] as number) / share;
     return { template, nodeOf: [...nodeOf], share: share * images, room, floating };
   };
 
-  const seatsLeft = (leads: readonly number[]): Floating => {
-    const free: number[] = Array(nodes.length).fill(0);
+  /** What is left to seat, for each way that builds share their places out to groups. */
+  const floatingLeft = (): Floating[] => {
     const barred: number[] = Array(nodes.length).fill(0);
+    const held: number[] = Array(nodes.length).fill(0);
     template.group.forEach((g, n) => {
-      free[g] = (free[g] as number) + (leads[n] as number) - (count[n] as number);
+      held[g] = (held[g] as number) + (count[n] as number);
     });
     if (facts.floaters > 0) {
       nodeOf.forEach((node, lead) => {
@@ -186,7 +194,13 @@ export function placements(
         barred[g] = (barred[g] as number) | (openTo[lead] as number);
       });
     }
-    return { free, barred, touched: facts.floaters, openTo, counted: facts.counted };
+    return seats.kinds.map((places) => ({
+      free: places.map((p, g) => p - (held[g] as number)),
+      barred,
+      touched: facts.floaters,
+      openTo,
+      counted: facts.counted,
+    }));
   };
 
   seatIslands(0, 1, 0);
@@ -200,12 +214,42 @@ function degreeIn(template: Template, node: number): number {
 }
 
 /** Ways to pick the leads placed on each node among those the build has there, in order. */
-function arrangements(leads: readonly number[], count: readonly number[]): number {
+function arrangements(leads: readonly number[], count: readonly number[], taken: readonly number[]): number {
   let ways = 1;
-  for (let n = 0; n < count.length; n++) {
+  for (const n of taken) {
     for (let k = 0; k < (count[n] as number); k++) ways *= (leads[n] as number) - k;
+    if (ways <= 0) return 0;
   }
-  return Math.max(0, ways);
+  return ways;
+}
+
+/** How the builds of a skeleton share their leads out to its groups: the ways there are, and which one each build has. */
+interface BuildSeats {
+  readonly kinds: readonly (readonly number[])[];
+  readonly of: readonly number[];
+}
+
+const knownSeats = new WeakMap<Skeleton, BuildSeats>();
+
+function seatsOfBuilds(skeleton: Skeleton): BuildSeats {
+  const before = knownSeats.get(skeleton);
+  if (before) return before;
+  const { template, builds } = skeleton;
+  const kinds: number[][] = [];
+  const indexOf = new Map<string, number>();
+  const of = builds.map(({ leads }) => {
+    const places: number[] = Array(template.variant.nodes.length).fill(0);
+    template.group.forEach((g, n) => {
+      places[g] = (places[g] as number) + (leads[n] as number);
+    });
+    const key = places.join();
+    const index = indexOf.get(key) ?? kinds.push(places) - 1;
+    indexOf.set(key, index);
+    return index;
+  });
+  const made = { kinds, of };
+  knownSeats.set(skeleton, made);
+  return made;
 }
 
 /** What a search asks of the evidence, the same for all skeletons. */
