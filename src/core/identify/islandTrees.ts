@@ -18,6 +18,8 @@ export interface IslandTree {
   readonly vertices: readonly (readonly number[])[];
   /** For each vertex the vertex it hangs on, which stands before it; -1 for the first, which is never hidden. */
   readonly parents: readonly number[];
+  /** For each vertex, the conductors of what hangs on it, branch by branch, the most first. */
+  readonly hanging: readonly (readonly number[])[];
   /** The leads on each vertex as a bit mask. */
   readonly masks: readonly number[];
   /** Vertices that are no hidden joint, and whether three windings meet somewhere. */
@@ -253,6 +255,17 @@ function split(tree: Tree, edge: number): number {
   return w;
 }
 
+function hangingOn(vertices: readonly (readonly number[])[], parents: readonly number[]): number[][] {
+  const size: number[] = vertices.map((leads) => (leads.length > 0 ? 1 : 0));
+  const hanging: number[][] = vertices.map(() => []);
+  for (let v = vertices.length - 1; v > 0; v--) {
+    const parent = parents[v] as number;
+    size[parent] = (size[parent] as number) + (size[v] as number);
+    hanging[parent]?.push(size[v] as number);
+  }
+  return hanging.map((sizes) => sizes.sort((a, b) => b - a));
+}
+
 /** The finished tree, vertices in an order in which each hangs on one before it. */
 function asIslandTree(tree: Tree): IslandTree {
   const leadsOn: number[][] = Array.from({ length: tree.count }, () => []);
@@ -275,6 +288,7 @@ function asIslandTree(tree: Tree): IslandTree {
   return {
     vertices,
     parents,
+    hanging: hangingOn(vertices, parents),
     masks: vertices.map((leads) => leads.reduce((mask, lead) => mask | (1 << lead), 0)),
     conductors: vertices.filter((leads) => leads.length > 0).length,
     branched: tree.branch >= 0,

@@ -100,10 +100,13 @@ export function placements(
     const mine = tree.masks[vertex] as number;
     const seats = at[island] as Int8Array;
     const path = parent < 0 ? null : (template.path[seats[parent] as number] as readonly number[]);
+    const ahead = parent < 0 ? null : template.ahead[seats[parent] as number];
+    const hanging = tree.hanging[vertex] as readonly number[];
     for (let node = 0; node < nodes.length; node++) {
       // The edge from the parent: over a node that is taken, or back along a winding in use, it would not be free.
       const edge = path ? (path[node] as number) : 0;
       if (path && (edge <= 0 || (edge & used) !== 0)) continue;
+      if (!fitsAhead(hanging, ahead?.[node] ?? template.ahead[node]?.[node] ?? [])) continue;
       if ((count[node] as number) + leads.length > (most[node] as number)) continue;
       seats[vertex] = node;
       if (mine === 0) {
@@ -205,6 +208,12 @@ export function placements(
 
   seatIslands(0, 1, 0);
   return { found, cut: found.length >= limit || effort.left <= 0 };
+}
+
+/** Whether what hangs on a vertex finds room: each branch goes a direction of its own, the largest the roomiest. */
+function fitsAhead(hanging: readonly number[], ahead: readonly number[]): boolean {
+  for (let i = 0; i < hanging.length; i++) if ((hanging[i] as number) > (ahead[i] ?? 0)) return false;
+  return true;
 }
 
 const NONE: Placements = { found: [], cut: false };

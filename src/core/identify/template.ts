@@ -9,6 +9,11 @@ export interface Template {
    * In a forest the path is unique, so the expected reading is the sum of the masked sections.
    */
   readonly path: readonly (readonly number[])[];
+  /**
+   * For each node and the node one comes from, how many nodes with leads lie ahead in each direction but the way back, the
+   * most first; coming from the node itself, in every direction.
+   */
+  readonly ahead: readonly (readonly (readonly number[])[])[];
   /** The connected group of each node, and how many groups there are that leads come out of. */
   readonly group: readonly number[];
   readonly groups: number;
@@ -53,7 +58,30 @@ export function templateOf(variant: Variant): Template {
     variant.nodes.reduce((sum, node, n) => sum + (group[n] === g ? node.leads : 0), 0),
   );
   const groups = new Set(group.filter((_g, n) => (variant.nodes[n]?.leads ?? 0) > 0)).size;
-  return { variant, path, group, groups, largestGroup: Math.max(...sizes), before, mirrors };
+  const ahead = Array.from({ length: junctions }, (_, from) =>
+    Array.from({ length: junctions }, (__, at) => aheadOf(from, at, variant, path)),
+  );
+  return { variant, path, ahead, group, groups, largestGroup: Math.max(...sizes), before, mirrors };
+}
+
+/** Nodes with leads in each direction from `at`, the way back to `from` left out, the most first. */
+function aheadOf(
+  from: number,
+  at: number,
+  { nodes, sections }: Variant,
+  path: readonly (readonly number[])[],
+): number[] {
+  const way = path[from]?.[at] ?? APART;
+  if (way === APART) return [];
+  const counts = sections.flatMap(({ from: a, to: b }, s) => {
+    if ((a !== at && b !== at) || (way >> s) & 1) return [];
+    const through = (node: number) => {
+      const mask = path[at]?.[node] ?? APART;
+      return mask !== APART && (mask >> s) & 1;
+    };
+    return [nodes.filter(({ leads }, n) => leads > 0 && through(n)).length];
+  });
+  return counts.sort((x, y) => y - x);
 }
 
 function masksFrom(start: number, variant: Variant, group: readonly number[]): number[] {
