@@ -77,20 +77,34 @@ export function islandTrees(leads: readonly number[], evidence: Evidence): Islan
     const here = new Set(leads.slice(0, k + 1));
     const rows = readings.filter(({ a, b }) => here.has(a) && here.has(b));
     let best = Number.POSITIVE_INFINITY;
-    const grown: Tree[] = [];
+    /** The cheapest that was left out for the number of trees there are. */
+    let leftOut = Number.POSITIVE_INFINITY;
+    let worst = Number.POSITIVE_INFINITY;
+    let grown: Tree[] = [];
+    const keepMost = () => {
+      grown.sort((x, y) => x.cost - y.cost);
+      leftOut = Math.min(leftOut, grown[most]?.cost ?? Number.POSITIVE_INFINITY);
+      grown = grown.slice(0, most);
+      worst = Math.min(worst, grown[most - 1]?.cost ?? Number.POSITIVE_INFINITY);
+    };
     for (const state of states) {
-      for (const tree of extensions(state, lead)) {
+      eachExtension(state, lead, (tree) => {
         const equations = edgeEquations(tree, rows);
         tree.cost = leastSquaresNats(equations) + tree.oddity;
         for (let e = 0; e < tree.edges; e++) if ((edgeOhms[e] as number) < shortOhms) tree.cost += SHORT_NATS;
-        if (tree.cost > best + HOPELESS_NATS || vanishes(equations, leastOhms)) continue;
+        if (tree.cost > best + HOPELESS_NATS || vanishes(equations, leastOhms)) return;
         best = Math.min(best, tree.cost);
-        grown.push(tree);
-      }
+        if (tree.cost >= worst) {
+          leftOut = Math.min(leftOut, tree.cost);
+          return;
+        }
+        grown.push(copyOf(tree));
+        if (grown.length >= 2 * most) keepMost();
+      });
     }
-    const good = grown.filter((tree) => tree.cost <= best + HOPELESS_NATS).sort((x, y) => x.cost - y.cost);
-    cut ||= good.length > most;
-    states = good.slice(0, most);
+    keepMost();
+    cut ||= leftOut <= best + HOPELESS_NATS;
+    states = grown.filter((tree) => tree.cost <= best + HOPELESS_NATS);
   }
   return { trees: states.map(asIslandTree), cut };
 }
@@ -110,12 +124,16 @@ interface Tree {
 }
 
 function firstTree(lead: number): Tree {
-  const vertexOf = new Int8Array(STRIDE).fill(-1);
-  vertexOf[lead] = 0;
+  const tree = blankTree();
+  tree.vertexOf[lead] = 0;
+  return tree;
+}
+
+function blankTree(): Tree {
   return {
     count: 1,
     edges: 0,
-    vertexOf,
+    vertexOf: new Int8Array(STRIDE).fill(-1),
     from: new Int8Array(STRIDE),
     to: new Int8Array(STRIDE),
     path: new Int32Array(STRIDE * STRIDE),
@@ -127,29 +145,54 @@ function firstTree(lead: number): Tree {
 }
 
 function copyOf(tree: Tree): Tree {
+  const { count, edges, vertexOf, from, to, path, hidden, branch, oddity, cost } = tree;
   return {
-    ...tree,
-    vertexOf: tree.vertexOf.slice(),
-    from: tree.from.slice(),
-    to: tree.to.slice(),
-    path: tree.path.slice(),
+    count,
+    edges,
+    vertexOf: vertexOf.slice(),
+    from: from.slice(),
+    to: to.slice(),
+    path: path.slice(),
+    hidden,
+    branch,
+    oddity,
+    cost,
   };
 }
 
-/** Every tree that comes of adding a lead to a tree. */
-function extensions(tree: Tree, lead: number): Tree[] {
-  const made: Tree[] = [];
+/** The one tree that candidates are tried on: most are dropped at once, and only those kept are copied. */
+const trial = blankTree();
+
+/** Makes the trial tree like another. */
+function asTrial(tree: Tree): Tree {
+  trial.count = tree.count;
+  trial.edges = tree.edges;
+  trial.vertexOf.set(tree.vertexOf);
+  trial.from.set(tree.from);
+  trial.to.set(tree.to);
+  trial.path.set(tree.path);
+  trial.hidden = tree.hidden;
+  trial.branch = tree.branch;
+  trial.oddity = tree.oddity;
+  trial.cost = tree.cost;
+  return trial;
+}
+
+/** Visits every tree that comes of adding a lead to a tree; what is visited is the trial tree, gone with the next. */
+function eachExtension(tree: Tree, lead: number, visit: (candidate: Tree) => void): void {
+  const offer = (candidate: Tree) => {
+    if (tree.branch < 0 || hasShortLeg(candidate)) visit(candidate);
+  };
   for (let v = 0; v < tree.count; v++) {
-    made.push(onVertex(tree, v, lead));
+    offer(onVertex(tree, v, lead));
     const degree = degreeOf(tree, v);
     if (v === tree.hidden || degree > 2 || (degree === 2 && tree.branch >= 0)) continue;
-    made.push(beyondVertex(tree, v, lead));
+    offer(beyondVertex(tree, v, lead));
   }
   for (let e = 0; e < tree.edges; e++) {
-    made.push(withinEdge(tree, e, lead));
-    if (tree.branch < 0) made.push(besideEdge(tree, e, lead));
+    offer(withinEdge(tree, e, lead));
+    if (tree.branch < 0) offer(besideEdge(tree, e, lead));
   }
-  return tree.branch < 0 ? made : made.filter(hasShortLeg);
 }
 
 /** Whether one of the three legs at the branch is a single winding, as it is in every group of the catalogue. */
@@ -169,7 +212,7 @@ function degreeOf(tree: Tree, v: number): number {
 
 /** The lead is one conductor with those on a vertex, or comes out of what was a hidden joint. */
 function onVertex(tree: Tree, v: number, lead: number): Tree {
-  const next = copyOf(tree);
+  const next = asTrial(tree);
   next.vertexOf[lead] = v;
   if (v === tree.hidden) {
     next.hidden = -1;
@@ -182,7 +225,7 @@ function onVertex(tree: Tree, v: number, lead: number): Tree {
 
 /** A new winding from a vertex to the lead. */
 function beyondVertex(tree: Tree, v: number, lead: number): Tree {
-  const next = copyOf(tree);
+  const next = asTrial(tree);
   if (tree.branch >= 0) next.oddity += SIDE_NATS;
   if (degreeOf(tree, v) === 2) {
     next.branch = v;
@@ -194,7 +237,7 @@ function beyondVertex(tree: Tree, v: number, lead: number): Tree {
 
 /** The lead comes out within a winding. */
 function withinEdge(tree: Tree, edge: number, lead: number): Tree {
-  const next = copyOf(tree);
+  const next = asTrial(tree);
   if (tree.branch >= 0) next.oddity += SIDE_NATS;
   next.vertexOf[lead] = split(next, edge);
   return next;
@@ -202,7 +245,7 @@ function withinEdge(tree: Tree, edge: number, lead: number): Tree {
 
 /** A new winding from a hidden joint within a winding to the lead. */
 function besideEdge(tree: Tree, edge: number, lead: number): Tree {
-  const next = copyOf(tree);
+  const next = asTrial(tree);
   const joint = split(next, edge);
   next.hidden = joint;
   next.branch = joint;
