@@ -25,6 +25,16 @@ describe("what to touch next", () => {
     expect(["c", "d"]).toContain(id.nextProbe?.kind === "frame" && id.nextProbe.lead);
   });
 
+  it("calls no motor tied while a lead of it is untouched and has no place", () => {
+    // A doubled end and small sections beside a large one: what is read already has little left to tell.
+    const id = answer(
+      table("a b 39.4\na c 0.2", { ...leads("a", "b", "c", "d", "e", "f"), frame: [open("a")] }),
+    );
+    expect(id.status).toBe("needs-probe");
+    const pair = id.nextProbe?.kind === "pair" ? id.nextProbe.between : [];
+    expect(pair.some((lead) => ["d", "e", "f"].includes(lead))).toBe(true);
+  });
+
   it("keeps one clip where it is while leads are still untouched", () => {
     const id = answer(table("a b 8", { ...leads("a", "b", "c", "d"), frame: [open("a")] }));
     const pair = id.nextProbe?.kind === "pair" ? id.nextProbe.between : [];

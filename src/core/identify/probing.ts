@@ -58,10 +58,26 @@ export function decidingPair(
   names: ReadonlyMap<string, LeadName>,
 ): NextProbe | null {
   const values = pairValues(list, evidence, sheet.meter);
-  const best = fromAnEnd(values, list, evidence) ?? values[0];
   const touched = new Set(evidence.pairs.flatMap((pair) => [pair.a, pair.b]));
-  if (!best || (best.nats < worthNats(list) && touched.has(best.a) && touched.has(best.b))) return null;
+  const best = worthReading(fromAnEnd(values, list, evidence) ?? values[0], values, list, touched);
+  if (!best) return null;
   return asProbe(best, sheet, whyDeciding(best, list, evidence, sheet, names));
+}
+
+/**
+ * The pair, where reading it helps enough. Where it does not and a lead nobody has touched has no place yet, the best pair
+ * with such a lead: a motor is not tied while a lead of it is unread.
+ */
+function worthReading(
+  best: PairValue | undefined,
+  values: readonly PairValue[],
+  list: readonly Answer[],
+  touched: ReadonlySet<number>,
+): PairValue | null {
+  if (!best) return null;
+  if (!touched.has(best.a) || !touched.has(best.b) || best.nats >= worthNats(list)) return best;
+  const unplaced = (lead: number) => !touched.has(lead) && (list[0]?.roles[lead] ?? null) === null;
+  return values.find(({ a, b }) => unplaced(a) || unplaced(b)) ?? null;
 }
 
 /** A lead that is an end of the winding with this probability is a good place for a clip to stay. */
