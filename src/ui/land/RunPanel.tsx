@@ -68,7 +68,10 @@ export function RunPanel() {
       <Box
         sx={{
           display: "grid",
-          gridTemplateColumns: { xs: "minmax(0,1fr) minmax(0,1fr)", md: "repeat(4, minmax(0,1fr))" },
+          gridTemplateColumns: {
+            xs: "minmax(0,1fr) minmax(0,1fr)",
+            md: "repeat(auto-fit, minmax(200px, 1fr))",
+          },
           gap: 3,
         }}
       >
