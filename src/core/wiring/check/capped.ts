@@ -56,6 +56,44 @@ export function capacitorVoltsFindings(
   });
 }
 
+/** A capacitor that carries less is out of circuit. */
+const CARRIES_AMPS = 0.01;
+
+/** What the run capacitor sees at most, beside its rating, where there is nothing against it. */
+export function capacitorVoltsSaid(
+  outcomes: readonly StateOutcome[],
+  plan: WiringPlan,
+  run: MotorToRun,
+): CheckFinding[] {
+  const parts = plan.compartment.devices.flatMap(({ parts: own }) => own);
+  return parts.flatMap((part) => {
+    if (part.kind !== "capacitor" || part.start) return [];
+    const seen = outcomes.flatMap(({ capacitors, state }) =>
+      capacitors.flatMap(({ id, amps, volts }) =>
+        id === part.id && amps > CARRIES_AMPS ? [{ volts, state }] : [],
+      ),
+    );
+    const [first, ...rest] = seen;
+    const against = outcomes
+      .flatMap((outcome) => capacitorVoltsFindings(outcome, plan, run))
+      .some(({ places }) => places.includes(part.from) && places.includes(part.to));
+    if (!first || against) return [];
+    const most = rest.reduce((a, b) => (b.volts > a.volts ? b : a), first);
+    const beyond = most.volts > MARGIN * part.volts;
+    return [
+      {
+        code: "capacitor-volts" as const,
+        weight: "good" as const,
+        state: most.state.id,
+        leads: [],
+        places: [part.from, part.to],
+        says: `${most.state.name}: about ${figure(most.volts)} V across the capacitor, which is rated ${part.volts} V${beyond ? ", as the plate asks; the plate outranks this estimate" : ""}.`,
+        mend: "",
+      },
+    ];
+  });
+}
+
 function overVolts(
   part: Extract<Part, { kind: "capacitor" }>,
   volts: number,

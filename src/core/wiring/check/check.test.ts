@@ -253,6 +253,32 @@ describe("a wrong move, as the trade knows what comes of it", () => {
   });
 });
 
+describe("volts across the run capacitor", () => {
+  it("are said beside its rating, once, for the state where they are most", () => {
+    const plan = first(blower4, "furnace-board");
+    const said = checkPlan(plan, blower4).findings.filter(({ code }) => code === "capacitor-volts");
+    expect(said).toHaveLength(1);
+    expect(said[0]?.says).toMatch(/about \d+ V across the capacitor, which is rated 440 V/);
+  });
+
+  it("are no good news where the capacitor fails of them", () => {
+    const plan = first(fan3, "condenser-dual");
+    const weak = {
+      ...plan,
+      compartment: {
+        ...plan.compartment,
+        devices: plan.compartment.devices.map((device) => ({
+          ...device,
+          parts: device.parts.map((part) => (part.kind === "capacitor" ? { ...part, volts: 200 } : part)),
+        })),
+      },
+    };
+    const found = checkPlan(weak, fan3).findings.map(({ code }) => code);
+    expect(found).toContain("capacitor-over-volts");
+    expect(found).not.toContain("capacitor-volts");
+  });
+});
+
 describe("what is there to stop the motor", () => {
   const board = first(blower4, "furnace-board");
 

@@ -2,7 +2,7 @@ import { abs, ZERO } from "../../machine/complex";
 import type { Load } from "../../machine/load";
 import { FRAME, type WiringPlan } from "../plan";
 import { statesOf } from "../stateCircuit";
-import { capacitorVoltsFindings, cappedFindings } from "./capped";
+import { capacitorVoltsFindings, capacitorVoltsSaid, cappedFindings } from "./capped";
 import { type CheckFinding, gravestFirst, LIVE_VOLTS } from "./finding";
 import { frameFindings } from "./frame";
 import { guardFindings } from "./guards";
@@ -58,6 +58,7 @@ export function checkPlan(
         : "";
     }),
     ...structure,
+    ...capacitorVoltsSaid(outcomes, plan, run),
     ...cappedFindings(outcomes, plan),
   ]);
   return { weight: findings[0]?.weight ?? "good", findings, outcomes };

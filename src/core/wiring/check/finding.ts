@@ -54,6 +54,7 @@ export const CHECK_CODES = [
   "one-leg-live",
   "rests",
   "runs-right",
+  "capacitor-volts",
   "capped-volts",
 ] as const;
 
