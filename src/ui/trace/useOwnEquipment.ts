@@ -6,7 +6,7 @@ import { v7 as uuid } from "uuid";
 import { z } from "zod";
 import { type Compartment, compartment } from "@/core/wiring";
 
-const answer = z.object({ equipment: z.array(z.object({ id: z.uuid(), made: compartment })) });
+const answer = z.object({ equipment: z.array(z.object({ id: z.uuid(), made: z.unknown() })) });
 const problem = z.object({ title: z.string() });
 
 const OWN = "own-";
@@ -28,7 +28,11 @@ export function useOwnEquipment() {
     queryFn: async (): Promise<readonly Compartment[]> => {
       const response = await fetch("/api/v1/equipment");
       if (!response.ok) throw new Error(String(response.status));
-      return answer.parse(await response.json()).equipment.map(({ made }) => made);
+      // One that an older form let through and this one does not must not take the others with it.
+      return answer.parse(await response.json()).equipment.flatMap(({ made }) => {
+        const read = compartment.safeParse(made);
+        return read.success ? [read.data] : [];
+      });
     },
   });
   const send = async (record: string, init: RequestInit): Promise<boolean> => {
