@@ -65,6 +65,35 @@ test("what is no picture is refused in words and can be left or sent again", asy
   await expect(trouble).toHaveCount(0);
 });
 
+test("a photo taken without signal waits in the browser, through other stages and a reload, until it is sent", async ({
+  page,
+}) => {
+  await trace(page);
+  await page.route("**/photos/*", (route) =>
+    route.request().method() === "PUT" ? route.abort() : route.continue(),
+  );
+  await page.setInputFiles('input[type="file"]', {
+    name: "dark-attic.jpg",
+    mimeType: "image/jpeg",
+    buffer: await sidewaysPhoto(),
+  });
+  const trouble = page.getByRole("alert").filter({ hasText: "dark-attic.jpg" });
+  await expect(trouble).toContainText("kept in this browser");
+  const stages = page.getByRole("navigation", { name: "Stages" });
+  await stages.getByRole("link", { name: /Land/ }).click();
+  await expect(page.getByRole("heading", { name: "Landed on" })).toBeVisible();
+  await stages.getByRole("link", { name: /Trace/ }).click();
+  await expect(trouble).toBeVisible();
+  await page.reload();
+  await expect(trouble).toBeVisible();
+  await page.unroute("**/photos/*");
+  await trouble.getByRole("button", { name: "Send again" }).click();
+  await expect(page.getByRole("img", { name: /Compartment, photo 1/ })).toBeVisible();
+  await expect(trouble).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole("img", { name: /Compartment, photo/ })).toHaveCount(1);
+});
+
 test("a photo too large, of another kind or for no job is refused by the server", async ({ request }) => {
   const id = () => crypto.randomUUID();
   const put = (job: string, data: Buffer, type: string) =>

@@ -3,11 +3,12 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useRef, useState } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { v7 as uuid, v4 } from "uuid";
 import { useJob } from "../job/JobContext";
 import { TOUCH } from "../theme/theme";
 import { PhotoView } from "./PhotoView";
+import { dropPhoto, keepPhoto, waitingPhotos } from "./photoOutbox";
 import { sendPhoto } from "./sendPhoto";
 
 interface Sending {
@@ -23,18 +24,33 @@ export function Photos() {
   const { id: jobId, job, add } = useJob();
   const [sending, setSending] = useState<readonly Sending[]>([]);
   const input = useRef<HTMLInputElement>(null);
-  const put = (one: Sending) => setSending((all) => [...all.filter(({ id }) => id !== one.id), one]);
-  const gone = (id: string) => setSending((all) => all.filter((one) => one.id !== id));
-  const send = async (file: File, id: string) => {
-    const abort = new AbortController();
-    put({ id, file, abort, fault: null });
-    const sent = await sendPhoto(jobId, id, file, abort.signal);
-    if (sent.ok) {
-      add({ kind: "photo", photo: { id, caption: "", widthPx: sent.widthPx, heightPx: sent.heightPx } });
-      gone(id);
-    } else if (abort.signal.aborted) gone(id);
-    else put({ id, file, abort, fault: sent.says });
-  };
+  const gone = useCallback((id: string) => {
+    void dropPhoto(id);
+    setSending((all) => all.filter((one) => one.id !== id));
+  }, []);
+  const send = useCallback(
+    async (file: File, id: string) => {
+      const put = (one: Sending) => setSending((all) => [...all.filter((other) => other.id !== one.id), one]);
+      const abort = new AbortController();
+      put({ id, file, abort, fault: null });
+      await keepPhoto(jobId, { id, file });
+      const sent = await sendPhoto(jobId, id, file, abort.signal);
+      if (sent.ok) {
+        add({ kind: "photo", photo: { id, caption: "", widthPx: sent.widthPx, heightPx: sent.heightPx } });
+        gone(id);
+      } else if (abort.signal.aborted) gone(id);
+      else put({ id, file, abort, fault: sent.says });
+    },
+    [jobId, add, gone],
+  );
+  useEffect(() => {
+    const sendWaiting = async () => {
+      for (const { id, file } of await waitingPhotos(jobId)) void send(file, id);
+    };
+    void sendWaiting();
+    window.addEventListener("online", sendWaiting);
+    return () => window.removeEventListener("online", sendWaiting);
+  }, [jobId, send]);
   return (
     <Box component="section" aria-label="Photos" sx={{ minWidth: 0 }}>
       <Box sx={{ display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap", mb: 2 }}>

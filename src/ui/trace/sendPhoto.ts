@@ -23,6 +23,9 @@ export async function sendPhoto(
     const told = refusal.safeParse(json);
     return { ok: false, says: told.success ? told.data.title : "The server did not take it." };
   } catch {
-    return { ok: false, says: "The server cannot be reached. The photo is still here." };
+    return {
+      ok: false,
+      says: "The server cannot be reached. The photo is kept in this browser until it can.",
+    };
   }
 }
