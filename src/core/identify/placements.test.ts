@@ -1,4 +1,6 @@
+import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { seededRandom, shuffled } from "../bench/random";
 import { FAMILIES, familyById } from "../motor/families";
 import type { Family, Variant } from "../motor/family";
 import type { Evidence, PairEvidence } from "./evidence";
@@ -90,6 +92,40 @@ describe("placing leads on a template", () => {
         }
       }
     }
+  });
+
+  it("never loses the true seats of the leads that were read, whichever they are", () => {
+    const family = familyById("two-winding") as Family;
+    fc.assert(
+      fc.property(fc.integer({ min: 4, max: 8 }), fc.integer({ min: 1, max: 1e6 }), (leads, seed) => {
+        const random = seededRandom(seed);
+        const variants = family.variants(leads, {});
+        const variant = variants[Math.floor(random() * variants.length)] as Variant;
+        const skeleton = alone(family, leads, variant);
+        const { template } = skeleton;
+        const ohms = variant.sections.map(() => 2 + 20 * random());
+        const truth = shuffled(
+          random,
+          variant.nodes.flatMap((node, n) => Array<number>(node.leads).fill(n)),
+        );
+        const pairs = truth.flatMap((from, a) =>
+          truth.slice(a + 1).map((to, k): [number, number, number] => {
+            const mask = template.path[from]?.[to] ?? 0;
+            return [a, a + 1 + k, ohms.reduce((sum, value, s) => sum + ((mask >> s) & 1) * value, 0)];
+          }),
+        );
+        const some = shuffled(random, pairs).slice(0, 1 + Math.floor(random() * pairs.length));
+        const read = new Set([...some.map(([a]) => a), ...some.map(([, b]) => b)]);
+        const facts = factsOf(evidence(leads, some));
+        // What was cut short for the number of trees promises nothing.
+        if (facts.islands.some(({ cut }) => cut)) return;
+        const { found } = placements(skeleton, facts, ALL);
+        expect(found.some(({ nodeOf }) => truth.every((node, a) => !read.has(a) || nodeOf[a] === node))).toBe(
+          true,
+        );
+      }),
+      { numRuns: 200, seed: 8 },
+    );
   });
 
   it("counts leads never touched without telling their orders apart", () => {
