@@ -13,7 +13,7 @@ import {
 import { groups, isRight, leadCounts, timed } from "./course";
 
 /** Motors of each family; ODD_LEAD_BENCH_MOTORS makes it fewer for a quick look. */
-const MOTORS = Number(process.env.ODD_LEAD_BENCH_MOTORS ?? 2000) / 4;
+const MOTORS = Number(process.env.ODD_LEAD_BENCH_MOTORS ?? 2000);
 const MOST_LEADS = 12;
 /** Leads of a group from which on several sums run through every reading of it. */
 const ENOUGH_LEADS = 4;

@@ -19,8 +19,9 @@ interface Bin {
 /** The whole measurement, as Markdown. */
 export function identification(say: (line: string) => void): string {
   const bins = Array.from({ length: BINS }, (): Bin => ({ count: 0, confidence: 0, right: 0 }));
+  const pooled: Pooled = { oneGroup: { motors: 0, readings: 0, leads: 0 }, apart: { readings: 0, ideal: 0 } };
   const rows = FAMILY_IDS.filter((id) => id !== "electronic").map((id) => {
-    const row = familyRow(id, bins);
+    const row = familyRow(id, bins, pooled);
     say(row);
     return row;
   });
@@ -32,6 +33,8 @@ export function identification(say: (line: string) => void): string {
     "| family | leads | settled | right among settled | settled and wrong | tied | other | pair readings | per lead | against partner search | ms a call, median |",
     "| --- | --- | --- | --- | --- | --- | --- | --- | --- | --- | --- |",
     ...rows,
+    "",
+    ...pooledLines(pooled),
     "",
     "## Calibration",
     "",
@@ -54,7 +57,22 @@ export function identification(say: (line: string) => void): string {
   ].join("\n");
 }
 
-function familyRow(id: string, bins: Bin[]): string {
+/** Sums over motors of one connected group, and over those of several. */
+interface Pooled {
+  readonly oneGroup: { motors: number; readings: number; leads: number };
+  readonly apart: { readings: number; ideal: number };
+}
+
+function pooledLines({ oneGroup, apart }: Pooled): string[] {
+  const { motors, readings, leads } = oneGroup;
+  return [
+    `All motors of one connected group: ${(readings / motors).toFixed(2)} pair readings in the mean, ${(leads / motors).toFixed(2)} leads.`,
+    "",
+    `All motors of several groups: ${(apart.readings / apart.ideal).toFixed(2)} times the partner search. Of two pairs that search may read two; a third tells that they are two.`,
+  ];
+}
+
+function familyRow(id: string, bins: Bin[], pooled: Pooled): string {
   const counts = leadCounts(id, MOST_LEADS).concat(
     leadCounts(id, 12).filter((n) => n > 8 && id !== "two-winding"),
   );
@@ -71,6 +89,10 @@ function familyRow(id: string, bins: Bin[]): string {
     if (groups(motor).length > 1) {
       ideal += partnerSearch(motor);
       apart += course.pairReadings;
+    } else {
+      pooled.oneGroup.motors += 1;
+      pooled.oneGroup.readings += course.pairReadings;
+      pooled.oneGroup.leads += motor.leads.length;
     }
     const { confidence } = course.answer;
     const bin = bins[Math.min(BINS - 1, Math.floor(confidence * BINS))] as Bin;
@@ -78,6 +100,8 @@ function familyRow(id: string, bins: Bin[]): string {
     bin.confidence += confidence;
     if (course.right) bin.right += 1;
   }
+  pooled.apart.readings += apart;
+  pooled.apart.ideal += ideal;
   const share = (part: number, whole: number) => (whole > 0 ? `${((100 * part) / whole).toFixed(2)} %` : "–");
   const settled = courses.filter(({ answer }) => answer.status === "settled");
   const right = settled.filter((course) => course.right).length;
