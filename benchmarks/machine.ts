@@ -1,6 +1,6 @@
 import { type Branch, type Machine, operatingPoint, sweep } from "../src/core/machine";
 
-const TIMES = 15;
+const TIMES = 60;
 
 /** A four-speed blower on its run capacitor: the sweep and the operating point, in milliseconds; as Markdown. */
 export function machine(say: (line: string) => void): string {

@@ -112,9 +112,15 @@ export function prepared(machine: Machine): PreparedMachine | null {
       const { slips, impedances } = impedancesAt(slip);
       const { changed, turns } = ampereTurns(impedances);
       const steps = turns.map((turn, i) => mul(turn, changed[i] as Complex));
-      const x = (rest as Complex[]).map((value, k) =>
-        add(value, ...steps.map((step, i) => mul(step, (answers[i] as Complex[])[k] as Complex))),
-      );
+      const x = (rest as Complex[]).map(({ re, im }, k): Complex => {
+        let [real, imaginary] = [re, im];
+        for (let i = 0; i < steps.length; i++) {
+          const [step, answer] = [steps[i] as Complex, (answers[i] as Complex[])[k] as Complex];
+          real += step.re * answer.re - step.im * answer.im;
+          imaginary += step.re * answer.im + step.im * answer.re;
+        }
+        return { re: real, im: imaginary };
+      });
       const volts = (name: string) => {
         const at = nodeAt.get(name) ?? -1;
         return at < 0 ? ZERO : (x[at] as Complex);
