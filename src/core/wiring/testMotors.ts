@@ -358,7 +358,7 @@ export const shaded3 = testMotor(
 
 /** Plans for a test motor on this equipment; a refusal fails the test with its words. */
 export function plansFor(
-  { motor, fitted, plate }: TestMotor,
+  { motor, fitted, plate }: Omit<TestMotor, "leads">,
   made: Compartment,
   more: Partial<WiringAsk> = {},
 ): readonly WiringPlan[] {

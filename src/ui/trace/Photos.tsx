@@ -19,6 +19,9 @@ interface Sending {
   readonly fault: string | null;
 }
 
+const WAITS = "The photo is kept in this browser until it is sent.";
+const WAITS_HERE = "This browser keeps nothing: leave the page open until it is sent.";
+
 /** Photos of the compartment, from the camera or a file, with pins on them. */
 export function Photos() {
   const { id: jobId, job, add } = useJob();
@@ -33,13 +36,18 @@ export function Photos() {
       const put = (one: Sending) => setSending((all) => [...all.filter((other) => other.id !== one.id), one]);
       const abort = new AbortController();
       put({ id, file, abort, fault: null });
-      await keepPhoto(jobId, { id, file });
+      const kept = await keepPhoto(jobId, { id, file });
       const sent = await sendPhoto(jobId, id, file, abort.signal);
       if (sent.ok) {
         add({ kind: "photo", photo: { id, caption: "", widthPx: sent.widthPx, heightPx: sent.heightPx } });
         gone(id);
       } else if (abort.signal.aborted) gone(id);
-      else put({ id, file, abort, fault: sent.says });
+      else if (sent.later) put({ id, file, abort, fault: `${sent.says} ${kept ? WAITS : WAITS_HERE}` });
+      else {
+        // What the server refuses is not sent again by itself; it stays on the page for a person to decide.
+        void dropPhoto(id);
+        put({ id, file, abort, fault: sent.says });
+      }
     },
     [jobId, add, gone],
   );

@@ -3,13 +3,20 @@ import { z } from "zod";
 const kept = z.object({ widthPx: z.number(), heightPx: z.number() });
 const refusal = z.object({ title: z.string() });
 
+/** Why a photo did not arrive; `later` where sending the same again may well help. */
+export interface NotSent {
+  readonly ok: false;
+  readonly says: string;
+  readonly later: boolean;
+}
+
 /** Sends a photo under its id; sending it again is harmless. */
 export async function sendPhoto(
   job: string,
   photo: string,
   file: File,
   signal: AbortSignal,
-): Promise<{ ok: true; widthPx: number; heightPx: number } | { ok: false; says: string }> {
+): Promise<{ ok: true; widthPx: number; heightPx: number } | NotSent> {
   try {
     const response = await fetch(`/api/v1/jobs/${job}/photos/${photo}`, {
       method: "PUT",
@@ -21,11 +28,16 @@ export async function sendPhoto(
     const read = kept.safeParse(json);
     if (response.ok && read.success) return { ok: true, ...read.data };
     const told = refusal.safeParse(json);
-    return { ok: false, says: told.success ? told.data.title : "The server did not take it." };
+    return {
+      ok: false,
+      says: told.success ? told.data.title : "The server did not take it.",
+      later: response.status >= 500 || response.status === 429,
+    };
   } catch {
     return {
       ok: false,
-      says: "The server cannot be reached. The photo is kept in this browser until it can.",
+      says: "The server cannot be reached.",
+      later: true,
     };
   }
 }

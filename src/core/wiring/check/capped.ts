@@ -1,12 +1,8 @@
-import { CAPPED, type Part } from "../compartment";
+import { CAPPED } from "../compartment";
 import type { WiringPlan } from "../plan";
 import type { CheckFinding } from "./finding";
-import type { MotorToRun, StateOutcome } from "./outcome";
+import type { StateOutcome } from "./outcome";
 import { figure } from "./running";
-
-/** A capacitor wants a little of its rating left; the model's volts are good to a tenth or so. */
-const MARGIN = 0.97;
-const SURELY_OVER = 1.1;
 
 /** What stands on the leads that are capped, in the state where it is most. */
 export function cappedFindings(outcomes: readonly StateOutcome[], plan: WiringPlan): CheckFinding[] {
@@ -31,82 +27,4 @@ export function cappedFindings(outcomes: readonly StateOutcome[], plan: WiringPl
           },
         ];
   });
-}
-
-/** A capacitor that sees no more than in the right run, within this share, sees what the plate's maker rated it for. */
-const AS_PLATED = 1.05;
-
-/**
- * Volts across each capacitor against its rating. Where the plate names the capacitor's volts and the part has them, the
- * plate outranks the model: only what goes beyond the right run is told.
- */
-export function capacitorVoltsFindings(
-  { capacitors, state, reference }: StateOutcome,
-  plan: WiringPlan,
-  { fitted }: MotorToRun,
-): CheckFinding[] {
-  const { runVolts } = fitted.rating;
-  const parts = plan.compartment.devices.flatMap(({ parts: own }) => own);
-  return capacitors.flatMap(({ id, volts }) => {
-    const part = parts.find((p) => p.id === id);
-    if (part?.kind !== "capacitor" || part.start || volts <= MARGIN * part.volts) return [];
-    const plated = runVolts !== null && part.volts >= runVolts;
-    if (plated && reference && volts <= AS_PLATED * reference.capacitorVolts) return [];
-    return [overVolts(part, volts, state)];
-  });
-}
-
-/** A capacitor that carries less is out of circuit. */
-const CARRIES_AMPS = 0.01;
-
-/** What the run capacitor sees at most, beside its rating, where there is nothing against it. */
-export function capacitorVoltsSaid(
-  outcomes: readonly StateOutcome[],
-  plan: WiringPlan,
-  run: MotorToRun,
-): CheckFinding[] {
-  const parts = plan.compartment.devices.flatMap(({ parts: own }) => own);
-  return parts.flatMap((part) => {
-    if (part.kind !== "capacitor" || part.start) return [];
-    const seen = outcomes.flatMap(({ capacitors, state }) =>
-      capacitors.flatMap(({ id, amps, volts }) =>
-        id === part.id && amps > CARRIES_AMPS ? [{ volts, state }] : [],
-      ),
-    );
-    const [first, ...rest] = seen;
-    const against = outcomes
-      .flatMap((outcome) => capacitorVoltsFindings(outcome, plan, run))
-      .some(({ places }) => places.includes(part.from) && places.includes(part.to));
-    if (!first || against) return [];
-    const most = rest.reduce((a, b) => (b.volts > a.volts ? b : a), first);
-    const beyond = most.volts > MARGIN * part.volts;
-    return [
-      {
-        code: "capacitor-volts" as const,
-        weight: "good" as const,
-        state: most.state.id,
-        leads: [],
-        places: [part.from, part.to],
-        says: `${most.state.name}: about ${figure(most.volts)} V across the capacitor, which is rated ${part.volts} V${beyond ? ", as the plate asks; the plate outranks this estimate" : ""}.`,
-        mend: "",
-      },
-    ];
-  });
-}
-
-function overVolts(
-  part: Extract<Part, { kind: "capacitor" }>,
-  volts: number,
-  state: StateOutcome["state"],
-): CheckFinding {
-  const over = volts > SURELY_OVER * part.volts;
-  return {
-    code: over ? "capacitor-over-volts" : "capacitor-no-margin",
-    weight: over ? "stop" : "again",
-    state: state.id,
-    leads: [],
-    places: [part.from, part.to],
-    says: `${state.name}: about ${figure(volts)} V across a capacitor rated ${part.volts} V${over ? ": it fails" : ", with no margin; measure it under load"}.`,
-    mend: "A capacitor of the next higher volts, never lower.",
-  };
 }

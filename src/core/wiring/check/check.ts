@@ -2,7 +2,8 @@ import { abs, ZERO } from "../../machine/complex";
 import type { Load } from "../../machine/load";
 import { FRAME, type WiringPlan } from "../plan";
 import { statesOf } from "../stateCircuit";
-import { capacitorVoltsFindings, capacitorVoltsSaid, cappedFindings } from "./capped";
+import { capacitorVoltsFindings } from "./capacitorVolts";
+import { cappedFindings } from "./capped";
 import { type CheckFinding, gravestFirst, LIVE_VOLTS } from "./finding";
 import { frameFindings } from "./frame";
 import { guardFindings } from "./guards";
@@ -43,7 +44,6 @@ export function checkPlan(
       ...shortFindings(outcome, plan),
       ...runningFindings(outcome, run).filter(({ code, state }) => !known.has(`${code}/${state}`)),
       ...restingFindings(outcome, plan, run),
-      ...capacitorVoltsFindings(outcome, plan, run),
     ]),
     ...frameFindings(
       outcomes.map(({ circuit }) => circuit),
@@ -58,7 +58,7 @@ export function checkPlan(
         : "";
     }),
     ...structure,
-    ...capacitorVoltsSaid(outcomes, plan, run),
+    ...capacitorVoltsFindings(outcomes, plan, run),
     ...cappedFindings(outcomes, plan),
   ]);
   return { weight: findings[0]?.weight ?? "good", findings, outcomes };

@@ -1,16 +1,17 @@
 import type { WiringPlan } from "../plan";
-import { guardedStatesOf, guardsOf } from "../stateCircuit";
+import { type EquipmentState, guardedStatesOf, guardsOf } from "../stateCircuit";
 import { type CheckFinding, finding } from "./finding";
-
-/** What a motor takes while a guard stands open under a call; null where the circuit is a dead short, told elsewhere. */
-type TakesUnder = (state: ReturnType<typeof guardedStatesOf>[number]) => string | null;
 
 /**
  * Whether what must stop the motor does: with the door open, the overload tripped or the float up, no call may run it.
  *
- * @param takes in words what the motor still gets in a state, "" where it gets nothing.
+ * @param takes in words what the motor still gets in a state, "" where it gets nothing, null where the circuit is a dead
+ *   short or has no solution: that is told elsewhere.
  */
-export function guardFindings({ compartment: made }: WiringPlan, takes: TakesUnder): CheckFinding[] {
+export function guardFindings(
+  { compartment: made }: WiringPlan,
+  takes: (state: EquipmentState) => string | null,
+): CheckFinding[] {
   const states = guardedStatesOf(made);
   return guardsOf(made).flatMap((guard) => {
     const under = states
