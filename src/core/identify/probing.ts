@@ -10,16 +10,20 @@ import { checkCount, isOneGroup } from "./structure";
 /** Under this gain a reading cannot be said to help; in nats. A fair coin is worth 0.69. */
 const WORTHLESS_NATS = 0.004;
 /**
- * Nor does it where this share of what is still open is all that it is expected to clear up. On two-winding motors of
- * the bench one in five that are at such a point would be settled after all, and four more readings are what it takes:
- * taps so close together are for a finer range.
+ * Nor does it where it is expected to clear up less than this share of what is still open; open nats under the root.
+ * Readings that tell two answers apart equally well clear up a smaller share where the odds are long already than of a
+ * coin toss, so the same share everywhere would give up too soon there and too late here. Of two-winding motors of the
+ * bench that come under it about a fifth would be settled after all, by four readings more: taps so close together are
+ * for a finer range.
  */
-const WORTHLESS_SHARE = 0.2;
+const WORTHLESS_SHARE_PER_ROOT_NAT = 0.3;
+const MOST_WORTHLESS_SHARE = 0.35;
 
 /** The least gain in nats for which another reading is asked. */
 function worthNats(list: readonly Answer[]): number {
   const open = list.reduce((sum, { confidence: p }) => sum - (p > 0 ? p * Math.log(p) : 0), 0);
-  return Math.max(WORTHLESS_NATS, WORTHLESS_SHARE * open);
+  const share = Math.min(MOST_WORTHLESS_SHARE, WORTHLESS_SHARE_PER_ROOT_NAT * Math.sqrt(open));
+  return Math.max(WORTHLESS_NATS, share * open);
 }
 
 /** A lead whose shell test is due: the first of all, then one of every group that turns out to be separate. */
