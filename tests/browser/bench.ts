@@ -18,6 +18,15 @@ export async function enter(page: Page, line: string): Promise<void> {
   await field.fill(line);
   await field.press("Enter");
   await expect(field).toHaveValue("");
+  await answered(page);
+}
+
+/** Waits until what was entered is weighed and the page says what to touch next. */
+export async function answered(page: Page): Promise<void> {
+  await expect(page.getByRole("region", { name: "Reading", exact: true })).toHaveAttribute(
+    "aria-busy",
+    "false",
+  );
 }
 
 /** Accepts every pair the page asks for and types what the meter shows, until it asks no more. Gives the count. */

@@ -7,7 +7,6 @@ import {
   type Fact,
   type FactBody,
   type Identification,
-  identify,
   type Job,
   type JobWiring,
   jobWiring,
@@ -15,16 +14,18 @@ import {
   type Lead,
   type LeadName,
   leadNames,
-  sheetOf,
   type WiringFactsOfJob,
 } from "@/core";
 import { type Saving, useFacts } from "./useFacts";
+import { useIdentification } from "./useIdentification";
 
 /** What every stage of a job works with: the facts' outcome, the verdicts, and the one way to add a fact. */
 export interface OpenJob {
   readonly id: string;
   readonly job: Job;
   readonly answer: Identification | null;
+  /** True while `answer` is still that of the readings before. */
+  readonly working: boolean;
   /** The plan for the settled motor on its equipment; it may lag a moment behind the facts. */
   readonly wiring: JobWiring;
   readonly names: ReadonlyMap<string, LeadName>;
@@ -65,11 +66,7 @@ export function JobProvider({ id, first, children }: Props) {
 function Opened({ id, first, children }: Props) {
   const { facts, add, saving } = useFacts(id, first);
   const job = useMemo(() => deriveJob(facts), [facts]);
-  const answer = useMemo(() => {
-    const sheet = sheetOf(job);
-    const result = sheet ? identify(sheet) : null;
-    return result?.ok ? result : null;
-  }, [job]);
+  const { answer, working } = useIdentification(job);
   const wiring = useWiring(job, answer);
   const open = useMemo<OpenJob>(() => {
     const names = leadNames(job.leads);
@@ -78,6 +75,7 @@ function Opened({ id, first, children }: Props) {
       id,
       job,
       answer,
+      working,
       wiring,
       names,
       short: (leadId) => names.get(leadId)?.short ?? "?",
@@ -85,7 +83,7 @@ function Opened({ id, first, children }: Props) {
       add,
       saving,
     };
-  }, [id, job, answer, wiring, add, saving]);
+  }, [id, job, answer, working, wiring, add, saving]);
   return <Context.Provider value={open}>{children}</Context.Provider>;
 }
 

@@ -20,12 +20,12 @@ import { WindingDrawing } from "./WindingDrawing";
 
 /** Probe: touch two leads, type what the meter shows, see what it means. */
 export function ProbeStage() {
-  const { job, answer } = useJob();
+  const { job, answer, working } = useJob();
   const [chosen, setChosen] = useState<Target | null>(null);
   const enough = job.leads.length >= LEAD_LIMITS.fewest;
   const here = (id: string) => job.leads.some((lead) => lead.id === id);
   const stands = chosen && (chosen.kind === "pair" ? chosen.between.every(here) : here(chosen.lead));
-  const target = stands ? chosen : askedTarget(answer);
+  const target = stands ? chosen : working ? null : askedTarget(answer);
   return (
     <Box
       sx={{

@@ -17,6 +17,7 @@ import {
 import { type Identification, type OhmsShown, ohmsDigits, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
 import { LeadTag } from "../parts/LeadTag";
+import { WHEN_SLOW } from "../parts/whenSlow";
 import { MONO, TOUCH } from "../theme/theme";
 import { readEntry } from "./entryGrammar";
 import { Keypad } from "./Keypad";
@@ -42,7 +43,7 @@ const CALM: Readonly<Record<Identification["status"], string>> = {
 
 /** The two leads to touch now, and the value that goes in: type, Enter, next. */
 export function ReadingEntry({ target, isChosen, onChoose }: Props) {
-  const { job, add, names, answer } = useJob();
+  const { job, add, names, answer, working } = useJob();
   const [text, setText] = useState("");
   const [fault, setFault] = useState<string | null>(null);
   const [keypad, setKeypad] = useState(false);
@@ -83,11 +84,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
     const entry = readEntry(text, shortNames);
     const meant = entry.leads.length > 0 || entry.shell ? targetOf(entry.leads, entry.shell) : target;
     if (!meant) {
-      setFault(
-        entry.leads.length > 0
-          ? "Name two leads, or one lead and “shell”."
-          : "Name the two leads first, such as WH BK 12.4.",
-      );
+      setFault(whyNowhere(entry.leads.length > 0, working));
       return;
     }
     if (entry.value === "" && entry.leads.length > 0) {
@@ -139,6 +136,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
     <Box
       component="section"
       aria-label="Reading"
+      aria-busy={working}
       sx={{
         borderTop: "3px solid",
         borderColor: target ? "primary.main" : answer ? CALM[answer.status] : "divider",
@@ -258,6 +256,13 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
   );
 }
 
+/** Why a value has no place to go. */
+function whyNowhere(named: boolean, working: boolean): string {
+  if (named) return "Name two leads, or one lead and “shell”.";
+  if (working) return "What to touch next is still being worked out; this value has no place yet.";
+  return "Name the two leads first, such as WH BK 12.4.";
+}
+
 function exampleNames(names: ReadonlyMap<string, string>): string {
   return [...names.values()].slice(0, 2).join(" ");
 }
@@ -277,7 +282,14 @@ function TargetLine({
   isChosen: boolean;
   because: string | null;
 }) {
-  const { job, leadOf, short, answer } = useJob();
+  const { job, leadOf, short, answer, working } = useJob();
+  if (!target && working) {
+    return (
+      <Typography variant="h2" sx={{ fontSize: "1.375rem", ...WHEN_SLOW }}>
+        Working out what to touch next
+      </Typography>
+    );
+  }
   if (!target) {
     const stop = answer?.status === "fault";
     const untested = !job.shellReadings.some((reading) => reading.standing);

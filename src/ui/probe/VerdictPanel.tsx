@@ -6,6 +6,7 @@ import { type Finding, familyById, type Identification } from "@/core";
 import { useJob } from "../job/JobContext";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { Mark, Verdict, type Weight } from "../parts/Verdict";
+import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
 import { CoolingNotice } from "./CoolingNotice";
 import type { Target } from "./target";
@@ -18,12 +19,18 @@ const SEVERITY: Readonly<Record<Finding["severity"], Weight>> = {
 
 /** What this motor is, how sure, and why. */
 export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void }) {
-  const { answer } = useJob();
+  const { answer, working } = useJob();
   if (!answer) return null;
   const { weight, word } = STATUS_WORDS[answer.status];
   const family = familyById(answer.family);
   return (
-    <Box component="section" aria-label="Verdict" aria-live="polite">
+    <Box
+      component="section"
+      aria-label="Verdict"
+      aria-live="polite"
+      aria-busy={working}
+      sx={working ? FADED_WHEN_SLOW : undefined}
+    >
       <Box sx={{ fontSize: "1.375rem" }}>
         <Verdict weight={weight} word={word} />
       </Box>

@@ -1,0 +1,120 @@
+import { expect, type Page, test } from "@playwright/test";
+import { answered, enter, startMotor } from "./bench";
+
+/**
+ * Readings are weighed beside the page. Here the worker is the real one; only what is sent to it can be held back, as
+ * by a large sheet.
+ */
+
+interface Control {
+  hold: boolean;
+  release: () => void;
+}
+
+/** Puts a switch into the page that holds back what it sends to workers. */
+async function holdable(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    const held: (() => void)[] = [];
+    const control: Control = {
+      hold: false,
+      release: () => {
+        control.hold = false;
+        for (const send of held.splice(0)) send();
+      },
+    };
+    Object.assign(window, { control });
+    const Real = window.Worker;
+    window.Worker = class extends Real {
+      override postMessage(message: unknown) {
+        const send = () => super.postMessage(message);
+        if (control.hold) held.push(send);
+        else send();
+      }
+    };
+  });
+}
+
+const setHold = (page: Page) =>
+  page.evaluate(() => {
+    (window as unknown as { control: Control }).control.hold = true;
+  });
+const release = (page: Page) =>
+  page.evaluate(() => (window as unknown as { control: Control }).control.release());
+
+const reading = (page: Page) => page.getByRole("region", { name: "Reading", exact: true });
+const field = (page: Page) => page.getByLabel("Reading in ohms, or OL for open");
+
+test("while readings are weighed the page takes keys, and puts no value on a pair it has not asked for", async ({
+  page,
+}) => {
+  await holdable(page);
+  await startMotor(page, "WH BK BN RD");
+  await enter(page, "WH shell OL");
+  await setHold(page);
+  await field(page).fill("12.4");
+  await field(page).press("Enter");
+  await expect(reading(page)).toHaveAttribute("aria-busy", "true");
+  await expect(reading(page)).toContainText("Working out what to touch next");
+  await field(page).fill("9.9");
+  await field(page).press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "still being worked out" })).toBeVisible();
+  await expect(field(page)).toHaveValue("9.9");
+  await field(page).fill("BN RD 21.5");
+  await field(page).press("Enter");
+  await expect(page.getByRole("button", { name: /BN to RD, reads 21\.5/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /reads 9\.9/ })).toHaveCount(0);
+
+  await release(page);
+  await answered(page);
+  await expect(reading(page)).toContainText("Touch");
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText(
+    "Brown to red is the longest, 21.5",
+  );
+});
+
+test("a lead taken off while readings are weighed is named by no answer", async ({ page }) => {
+  await holdable(page);
+  await startMotor(page, "WH BK BN");
+  for (const line of ["WH shell OL", "WH BK 8.2", "BK BN 19.9", "WH BN 28.0"]) await enter(page, line);
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Tied");
+  await page.getByRole("button", { name: "Change leads" }).click();
+  await setHold(page);
+  await page.getByRole("button", { name: "Take BN off the sheet" }).click();
+  await expect(page.getByRole("region", { name: "Verdict" })).toBeHidden();
+  await release(page);
+  await answered(page);
+  await expect(page.getByRole("region", { name: "Verdict" })).not.toContainText("BN");
+});
+
+for (const [how, spoil] of [
+  [
+    "cannot be started",
+    () => {
+      Object.assign(window, {
+        Worker: class {
+          constructor() {
+            throw new Error("no workers here");
+          }
+        },
+      });
+    },
+  ],
+  [
+    "stops on its first message",
+    () => {
+      const Real = window.Worker;
+      window.Worker = class extends Real {
+        override postMessage() {
+          this.dispatchEvent(new ErrorEvent("error", { cancelable: true }));
+        }
+      };
+    },
+  ],
+] as const) {
+  test(`where the worker ${how}, the page weighs the readings itself`, async ({ page }) => {
+    await page.addInitScript(spoil);
+    await startMotor(page, "WH BK BN");
+    for (const line of ["WH shell OL", "WH BK 8.2", "BK BN 19.9", "WH BN 28.0"]) await enter(page, line);
+    await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Tied");
+  });
+}
