@@ -32,6 +32,7 @@ export async function answered(page: Page): Promise<void> {
 /** Accepts every pair the page asks for and types what the meter shows, until it asks no more. Gives the count. */
 export async function followProbes(page: Page, meter: (a: string, b: string) => OhmsShown): Promise<number> {
   for (let readings = 0; readings < 60; readings++) {
+    await answered(page);
     const section = page.getByRole("region", { name: "Reading", exact: true });
     const asked = (await section.locator("[aria-live]").allInnerTexts()).join(" ");
     if (!asked.startsWith("Touch")) return readings;

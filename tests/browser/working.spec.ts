@@ -59,6 +59,13 @@ test("while readings are weighed the page takes keys, and puts no value on a pai
   await field(page).press("Enter");
   await expect(page.getByRole("alert").filter({ hasText: "still being worked out" })).toBeVisible();
   await expect(field(page)).toHaveValue("9.9");
+  await release(page);
+  await answered(page);
+  await expect(page.getByRole("alert").filter({ hasText: "still being worked out" })).toHaveCount(0);
+  await expect(field(page)).toHaveValue("9.9");
+  await setHold(page);
+  await field(page).fill("WH RD 7.5");
+  await field(page).press("Enter");
   await field(page).fill("BN RD 21.5");
   await field(page).press("Enter");
   await expect(page.getByRole("button", { name: /BN to RD, reads 21\.5/ })).toBeVisible();

@@ -52,6 +52,8 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
   const hold = useRef<(() => boolean) | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const shortNames = useMemo(() => new Map([...names].map(([id, name]) => [id, name.short])), [names]);
+  /** What is wrong with the entry; that it must wait is so only while it must. */
+  const said = fault === MUST_WAIT && !working ? null : fault;
   const targetKey = target ? JSON.stringify(target) : "";
 
   useEffect(() => {
@@ -165,14 +167,14 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
               spellCheck: false,
               inputMode: keypad ? "none" : undefined,
               maxLength: 60,
-              "aria-invalid": fault !== null,
+              "aria-invalid": said !== null,
               "aria-describedby": "reading-fault reading-help",
             }}
             sx={{
               flex: 1,
               minWidth: 0,
               border: "2px solid",
-              borderColor: fault ? "warning.main" : "text.primary",
+              borderColor: said ? "warning.main" : "text.primary",
               px: 3,
               minHeight: 64,
               fontFamily: MONO,
@@ -205,8 +207,8 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
           />
         ) : null}
       </Box>
-      <Box id="reading-fault" role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: fault ? 1 : 0 }}>
-        {fault}
+      <Box id="reading-fault" role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: said ? 1 : 0 }}>
+        {said}
       </Box>
       <Box sx={{ display: "flex", gap: 2, mt: 2 }}>
         <Button
@@ -256,10 +258,12 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
   );
 }
 
+const MUST_WAIT = "What to touch next is still being worked out; this value has no place yet.";
+
 /** Why a value has no place to go. */
 function whyNowhere(named: boolean, working: boolean): string {
   if (named) return "Name two leads, or one lead and “shell”.";
-  if (working) return "What to touch next is still being worked out; this value has no place yet.";
+  if (working) return MUST_WAIT;
   return "Name the two leads first, such as WH BK 12.4.";
 }
 
