@@ -1,8 +1,8 @@
 /**
  * npm run generate: the files made from others, written anew. With --check it writes nothing and fails where one is
- * out of step: the API description in docs/formats, and the database migrations.
+ * out of step: the API description in docs/formats, the list of motor families, and the database migrations.
  */
-import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { bin, ROOT } from "./lib/project.mjs";
@@ -28,6 +28,33 @@ function formats() {
   }
 }
 
+/** Every file of the folder that exports a family is one of the catalogue. */
+function families() {
+  const folder = join(ROOT, "src/core/motor/families");
+  const list = join(folder, "found.ts");
+  const found = readdirSync(folder)
+    .filter((name) => name.endsWith(".ts") && !name.endsWith(".test.ts"))
+    .sort((one, other) => one.localeCompare(other, "en", { numeric: true }))
+    .flatMap((name) => {
+      const family = /^export const (\w+): Family = /m.exec(readFileSync(join(folder, name), "utf8"));
+      return family ? [{ file: name.replace(/\.ts$/, ""), family: family[1] }] : [];
+    });
+  const text = [
+    'import type { Family } from "../family";',
+    ...found.map(({ file, family }) => `import { ${family} } from "./${file}";`),
+    "",
+    "/** Every family in this folder. Written by `npm run generate`. */",
+    "export const FOUND: readonly Family[] = [",
+    ...found.map(({ family }) => `  ${family},`),
+    "];",
+    "",
+  ].join("\n");
+  const kept = existsSync(list) ? readFileSync(list, "utf8") : "";
+  if (kept === text) return;
+  if (check) throw new Remedy("The list of motor families is out of step; run `npm run generate`.");
+  writeFileSync(list, text);
+}
+
 function migrations() {
   const before = readdirSync(join(ROOT, "src/server/migrations")).join();
   const done = capture(bin("drizzle-kit"), ["generate"], { cwd: ROOT });
@@ -41,6 +68,7 @@ function migrations() {
 }
 
 try {
+  families();
   formats();
   migrations();
   say(check ? "Generated files are in step." : "Generated files written.");

@@ -1,3 +1,4 @@
+import { familyById } from "../motor/families";
 import type { About } from "../motor/family";
 import type { Meter } from "../ohms/readingError";
 import { pick, type Random } from "./random";
@@ -33,16 +34,7 @@ export function shortedTurns(motor: VirtualMotor, random: Random, share: number)
 export function aboutOf(motor: VirtualMotor): About {
   const roles = [...motor.roles.values()];
   const speeds = new Set(roles.filter((role) => role.role === "speed").map((role) => role.rank)).size;
-  const threePhase = roles.some(({ role }) => role === "phase" || role === "corner");
-  const plate: Record<string, About> = {
-    "one-winding": { capacitor: "none", speeds: Math.max(1, speeds) },
-    "two-winding": { capacitor: "run", speeds },
-    "two-winding-reversible": { capacitor: "run", reversible: true },
-    "split-windings": { capacitor: "start", speeds: 1 },
-    "two-speed-two-main": { speeds: 2 },
-    "dual-voltage-single-phase": { dualVoltage: true, speeds: 1 },
-  };
-  return { phase: threePhase ? 3 : 1, ...plate[motor.family] };
+  return familyById(motor.family)?.plateTells(speeds) ?? {};
 }
 
 /** A reading between two leads, as a sheet has it. */

@@ -49,7 +49,10 @@ export interface Variant {
   readonly weight: number;
 }
 
-/** A kind of motor: the catalogue entry. Adding a kind is adding one file with one of these, and its test. */
+/**
+ * A kind of motor: the catalogue entry. Adding a kind is adding one file with one of these, and its test; `npm run
+ * generate` finds it.
+ */
 export interface Family {
   readonly id: string;
   /** What it is called in a sentence: "two windings joined inside". */
@@ -60,6 +63,8 @@ export interface Family {
   readonly variants: (leadCount: number, about: About) => readonly Variant[];
   /** Factor on `commonness` for what is told; 1 when it says nothing, never 0. */
   readonly likelihoodOfAbout: (about: About) => number;
+  /** What the plate of one with so many speed taps says of its kind. */
+  readonly plateTells: (speedTaps: number) => About;
   /** How the meter's answer for a role is put into words, for the reasoning. */
   readonly roleWords: (role: Role, speeds: number) => string;
   /** Roles whose leads may change places with no difference at all, direction included. */

@@ -130,6 +130,7 @@ export const dualVoltageSinglePhase: Family = {
   commonness: 0.5,
   variants: builds,
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
+  plateTells: () => ({ phase: 1, dualVoltage: true, speeds: 1 }),
   roleWords: (role) =>
     role.role === "half" ? `main half ${role.group}` : `start winding, part ${role.group}`,
   feeding: FEEDING,

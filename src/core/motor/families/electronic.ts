@@ -11,6 +11,7 @@ export const electronic: Family = {
   commonness: 0.2,
   variants: () => [],
   likelihoodOfAbout: (about) => toldFactor(about, {}, 1),
+  plateTells: () => ({ phase: 1 }),
   roleWords: () => "lead of the electronics",
   feeding: null,
   reverseBy: "a setting in the module, a jumper, or by itself on the first start",

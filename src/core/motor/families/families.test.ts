@@ -71,6 +71,17 @@ describe.each(FAMILIES.map((family) => [family.id, family] as const))(
       expect(family.beyondOhms.length).toBeGreaterThan(0);
     });
 
+    it("is made likelier by its own plate than by the plates of most others", () => {
+      const taps = (build: (typeof builds)[number]["build"]) =>
+        new Set(build.nodes.flatMap(({ role }) => (role?.role === "speed" ? [role.rank] : []))).size;
+      for (const speeds of new Set(builds.map(({ build }) => taps(build)))) {
+        const own = family.likelihoodOfAbout(family.plateTells(speeds));
+        const better = FAMILIES.filter((other) => family.likelihoodOfAbout(other.plateTells(speeds)) > own);
+        expect(own).toBeGreaterThan(0.5);
+        expect(better.length).toBeLessThan(FAMILIES.length / 4);
+      }
+    });
+
     it("is shifted by what is told and never ruled out", () => {
       for (const phase of [1, 3] as const) {
         for (const capacitor of ["none", "run", "start", "start-and-run"] as const) {
@@ -137,4 +148,11 @@ describe("what is told", () => {
     expect(speeds(4)).toBe(4);
     expect(speeds(2)).toBe(2);
   });
+});
+
+it("lists single-phase before three-phase, the fewest leads first, each id once", () => {
+  const ids = FAMILIES.map((family) => family.id);
+  expect(new Set(ids).size).toBe(ids.length);
+  expect(ids.slice(0, 2)).toEqual(["one-winding", "two-winding"]);
+  expect(ids.slice(-2)).toEqual(["three-phase-12", "electronic"]);
 });

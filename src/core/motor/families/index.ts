@@ -1,32 +1,29 @@
 import type { Family } from "../family";
-import { dualVoltageSinglePhase } from "./dualVoltageSinglePhase";
-import { electronic } from "./electronic";
-import { oneWinding } from "./oneWinding";
-import { splitWindings } from "./splitWindings";
-import { threePhase3 } from "./threePhase3";
-import { threePhase6 } from "./threePhase6";
-import { threePhase9Delta } from "./threePhase9Delta";
-import { threePhase9Wye } from "./threePhase9Wye";
-import { threePhase12 } from "./threePhase12";
-import { twoSpeedTwoMain } from "./twoSpeedTwoMain";
-import { twoWinding } from "./twoWinding";
-import { twoWindingReversible } from "./twoWindingReversible";
+import { FOUND } from "./found";
 
-/** The catalogue: every kind of motor that identification knows. */
-export const FAMILIES: readonly Family[] = [
-  oneWinding,
-  twoWinding,
-  twoWindingReversible,
-  splitWindings,
-  twoSpeedTwoMain,
-  dualVoltageSinglePhase,
-  threePhase3,
-  threePhase6,
-  threePhase9Wye,
-  threePhase9Delta,
-  threePhase12,
-  electronic,
-];
+const MOST_LEADS = 12;
+
+/** The fewest leads a family is built with; beyond any count where windings are out of reach. */
+function fewestLeads({ variants }: Family): number {
+  for (let leads = 2; leads <= MOST_LEADS; leads++) if (variants(leads, {}).length > 0) return leads;
+  return MOST_LEADS + 1;
+}
+
+/** Single-phase, three-phase, then what is fed by neither. */
+function phases({ feeding }: Family): number {
+  return feeding?.phases ?? 4;
+}
+
+/**
+ * The catalogue: every kind of motor that identification knows, single-phase before three-phase, the fewest leads
+ * first.
+ */
+export const FAMILIES: readonly Family[] = FOUND.toSorted(
+  (one, other) =>
+    phases(one) - phases(other) ||
+    fewestLeads(one) - fewestLeads(other) ||
+    one.id.localeCompare(other.id, "en"),
+);
 
 /** The family of this id; undefined when the catalogue has none. */
 export function familyById(id: string | null): Family | undefined {

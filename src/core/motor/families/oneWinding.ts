@@ -23,6 +23,7 @@ export const oneWinding: Family = {
   variants: (leadCount, about) =>
     leadCount >= 2 && leadCount <= 6 ? [chain(leadCount - 1, about.speeds)] : [],
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
+  plateTells: (speeds) => ({ phase: 1, capacitor: "none", speeds: Math.max(1, speeds) }),
   roleWords: (role, speeds) => {
     if (role.role === "end") return "end of the winding (line)";
     if (role.role === "line-common") return "shared lead of all speeds (common)";

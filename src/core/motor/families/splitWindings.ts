@@ -25,6 +25,7 @@ export const splitWindings: Family = {
         ]
       : [],
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
+  plateTells: () => ({ phase: 1, capacitor: "start", speeds: 1 }),
   roleWords: (role) => (role.role === "main" ? "main winding" : "start winding"),
   feeding: {
     phases: 1,

@@ -16,6 +16,7 @@ export const threePhase12: Family = {
   commonness: 1,
   variants: (leadCount) => (leadCount === 12 ? [assemble(equalPairs(6))] : []),
   likelihoodOfAbout: threePhaseAsTold,
+  plateTells: () => ({ phase: 3 }),
   roleWords: (role) => `winding ${role.group}`,
   // Wye both ways: two windings of a phase in series for the high volts, side by side for the low.
   feeding: threePhaseFeeding({

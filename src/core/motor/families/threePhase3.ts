@@ -28,6 +28,7 @@ export const threePhase3: Family = {
         ]
       : [],
   likelihoodOfAbout: threePhaseAsTold,
+  plateTells: () => ({ phase: 3 }),
   roleWords: () => "a phase lead (line)",
   feeding: threePhaseFeeding({
     slotSets: () => [["T1", "T2", "T3"]],

@@ -16,6 +16,7 @@ export const threePhase6: Family = {
   commonness: 0.4,
   variants: (leadCount) => (leadCount === 6 ? [assemble(equalPairs(3))] : []),
   likelihoodOfAbout: threePhaseAsTold,
+  plateTells: () => ({ phase: 3 }),
   roleWords: (role) => `winding ${role.group}`,
   // Delta for the low volts, wye for the high (IEC 60034-8 and NEMA MG 1 alike, by other names).
   feeding: threePhaseFeeding({

@@ -44,6 +44,7 @@ export const threePhase9Delta: Family = {
   commonness: 0.4,
   variants: (leadCount) => (leadCount === 9 ? [assemble([1, 2, 3].map(corner))] : []),
   likelihoodOfAbout: threePhaseAsTold,
+  plateTells: () => ({ phase: 3 }),
   roleWords: (role) =>
     role.role === "corner" ? `corner ${role.group} (T1, T2 or T3)` : `half sides at corner ${role.group}`,
   feeding: threePhaseFeeding({

@@ -24,6 +24,7 @@ export const threePhase9Wye: Family = {
   commonness: 0.6,
   variants: (leadCount) => (leadCount === 9 ? [assemble([...equalPairs(3), star])] : []),
   likelihoodOfAbout: threePhaseAsTold,
+  plateTells: () => ({ phase: 3 }),
   roleWords: (role) =>
     role.role === "star" ? "lead of the star (T7, T8 or T9)" : `outer winding ${role.group}`,
   feeding: threePhaseFeeding({

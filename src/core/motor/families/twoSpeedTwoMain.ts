@@ -43,6 +43,7 @@ export const twoSpeedTwoMain: Family = {
     return [assemble([high, low, start])];
   },
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
+  plateTells: () => ({ phase: 1, speeds: 2 }),
   roleWords: (role) => {
     if (role.role === "common") return "shared lead of both mains";
     if (role.role === "start") return "start winding";

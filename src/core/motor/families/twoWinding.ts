@@ -15,6 +15,7 @@ export const twoWinding: Family = {
   commonness: 0.8,
   variants: (leadCount, about) => builds(leadCount).map((build) => variant(build, about)),
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
+  plateTells: (speeds) => ({ phase: 1, capacitor: "run", speeds }),
   roleWords: (role, speeds) => {
     if (role.role === "run-end") return "run end, the shared lead (common)";
     if (role.role === "start-end") return "start end, to the capacitor";

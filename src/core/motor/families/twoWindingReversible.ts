@@ -34,6 +34,7 @@ export const twoWindingReversible: Family = {
         ]
       : [],
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
+  plateTells: () => ({ phase: 1, capacitor: "run", reversible: true }),
   roleWords: (role) =>
     role.role === "common"
       ? "joint of both windings (common)"
