@@ -55,6 +55,9 @@ test("while readings are weighed the page takes keys, and puts no value on a pai
   await field(page).press("Enter");
   await expect(reading(page)).toHaveAttribute("aria-busy", "true");
   await expect(reading(page)).toContainText("Working out what to touch next");
+  await field(page).fill("9.9.9");
+  await field(page).press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "is not a reading" })).toBeVisible();
   await field(page).fill("9.9");
   await field(page).press("Enter");
   await expect(page.getByRole("alert").filter({ hasText: "still being worked out" })).toBeVisible();

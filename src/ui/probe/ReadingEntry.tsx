@@ -85,19 +85,19 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
     if (text.trim() === "" && hold.current?.()) return;
     const entry = readEntry(text, shortNames);
     const meant = entry.leads.length > 0 || entry.shell ? targetOf(entry.leads, entry.shell) : target;
-    if (!meant) {
-      setFault(whyNowhere(entry.leads.length > 0, working));
-      return;
-    }
-    if (entry.value === "" && entry.leads.length > 0) {
+    if (meant && entry.value === "" && entry.leads.length > 0) {
       onChoose(meant);
       setText("");
       setFault(null);
       return;
     }
     const parsed = parseOhms(entry.value);
-    if (!parsed.ok) {
+    if (!parsed.ok && (meant || entry.value !== "")) {
       setFault(parsed.faults[0]?.says ?? "That is not a reading.");
+      return;
+    }
+    if (!meant || !parsed.ok) {
+      setFault(whyNowhere(entry.leads.length > 0, working));
       return;
     }
     keep(meant, parsed.typed, parsed.shown);
