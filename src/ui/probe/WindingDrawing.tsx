@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { familyById, ohmsDigits, type Role, type WindingPicture, windingPicture } from "@/core";
 import { useJob } from "../job/JobContext";
+import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
 import { AnswerChoice } from "./AnswerChoice";
 
@@ -17,7 +18,7 @@ const MARGIN_Y = 46;
 
 /** The winding as a technician would sketch it: coils in a row, the start winding where it joins, ohms on each. */
 export function WindingDrawing() {
-  const { answer, short, job } = useJob();
+  const { answer, working, short, job } = useJob();
   const [chosen, setChosen] = useState(0);
   const best = answer ? JSON.stringify([answer.family, answer.roles]) : "";
   useEffect(() => {
@@ -39,7 +40,7 @@ export function WindingDrawing() {
     )
     .join("; ");
   return (
-    <Box component="section" aria-label="Winding">
+    <Box component="section" aria-label="Winding" sx={working ? FADED_WHEN_SLOW : undefined}>
       <Typography variant="h2" sx={{ mb: 1 }}>
         Winding
         {answer.confidence < 0.5 ? (
