@@ -99,7 +99,7 @@ export function PracticeBench({ work, person, onWork, onGrade, onGiveUp }: Props
           <Box
             sx={{
               display: "grid",
-              gridTemplateColumns: "repeat(auto-fill, minmax(132px, 1fr))",
+              gridTemplateColumns: "repeat(auto-fill, minmax(168px, 1fr))",
               gap: 2,
               mt: 3,
             }}
@@ -213,7 +213,13 @@ function PlaceButton({
       {probe ? (
         <Box
           component="span"
-          sx={{ ml: "auto", color: "primary.main", fontWeight: 700, fontSize: "0.8125rem" }}
+          sx={{
+            ml: "auto",
+            color: "primary.main",
+            fontWeight: 700,
+            fontSize: "0.8125rem",
+            whiteSpace: "nowrap",
+          }}
         >
           probe {probe}
         </Box>
