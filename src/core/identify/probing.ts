@@ -73,8 +73,8 @@ export function decidingPair(
 }
 
 /**
- * The pair, where reading it helps enough. Where it does not and a lead nobody has touched has no place yet, the best pair
- * with such a lead: a motor is not tied while a lead of it is unread.
+ * The pair, where reading it helps enough. Where it does not and there is a lead nobody has touched, the best pair with
+ * such a lead: a motor is not tied while a lead of it is unread, even where by exclusion it has one place only.
  */
 function worthReading(
   best: PairValue | undefined,
@@ -83,9 +83,9 @@ function worthReading(
   touched: ReadonlySet<number>,
 ): PairValue | null {
   if (!best) return null;
-  if (!touched.has(best.a) || !touched.has(best.b) || best.nats >= worthNats(list)) return best;
-  const unplaced = (lead: number) => !touched.has(lead) && (list[0]?.roles[lead] ?? null) === null;
-  return values.find(({ a, b }) => unplaced(a) || unplaced(b)) ?? null;
+  const untouched = ({ a, b }: PairValue) => !touched.has(a) || !touched.has(b);
+  if (untouched(best) || best.nats >= worthNats(list)) return best;
+  return values.find(untouched) ?? null;
 }
 
 /** A lead that is an end of the winding with this probability is a good place for a clip to stay. */
