@@ -1,7 +1,8 @@
-import { createHash, randomBytes } from "node:crypto";
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { createHash } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { join } from "node:path";
+import { asRoot, asUser, ensureCluster, lastLine, SYSTEM_USER } from "./cluster.mjs";
 import { DATA, ROOT } from "./project.mjs";
 import { capture, has } from "./run.mjs";
 import { Remedy, say } from "./say.mjs";
@@ -11,8 +12,6 @@ import { Remedy, say } from "./say.mjs";
  * made at the first start, run by an unprivileged user, and left to no one else.
  */
 
-const asRoot = process.getuid?.() === 0;
-const SYSTEM_USER = "postgres";
 /** A socket's path must fit in sockaddr_un; beyond this the cluster listens on TCP alone. */
 const MOST_SOCKET_PATH = 90;
 
@@ -80,7 +79,8 @@ function ensurePrograms() {
   return installed;
 }
 
-function findPrograms() {
+/** The folder of the newest initdb; null where there is none. */
+export function findPrograms() {
   const base = "/usr/lib/postgresql";
   const versions = existsSync(base)
     ? readdirSync(base).filter((v) => existsSync(join(base, v, "bin", "initdb")))
@@ -110,35 +110,6 @@ function clusterPlace() {
   return far;
 }
 
-/** Makes the cluster at its first use; gives the password of its one user. */
-function ensureCluster(programs, place) {
-  const data = join(place, "data");
-  const secret = join(place, "password");
-  if (existsSync(join(data, "PG_VERSION")) && existsSync(secret)) return readFileSync(secret, "utf8").trim();
-  say(`Making a database cluster in ${place} …`);
-  rmSync(data, { recursive: true, force: true });
-  mkdirSync(place, { recursive: true });
-  writeFileSync(secret, `${randomBytes(18).toString("hex")}\n`, { mode: 0o600 });
-  if (asRoot) capture("chown", ["-R", SYSTEM_USER, place]);
-  capture("chmod", ["700", place]);
-  const made = asUser(`${programs}/initdb`, [
-    "-D",
-    data,
-    "-U",
-    "odd_lead",
-    "-A",
-    "scram-sha-256",
-    `--pwfile=${secret}`,
-    "-E",
-    "UTF8",
-    "--locale=C.UTF-8",
-  ]);
-  if (made.status !== 0) {
-    throw new Remedy(`The database cluster in ${place} could not be made: ${lastLine(made.err || made.out)}`);
-  }
-  return readFileSync(secret, "utf8").trim();
-}
-
 /** Starts the cluster where it does not run yet; gives its port. */
 async function ensureRunning(programs, place) {
   const running = () => {
@@ -164,14 +135,6 @@ function pgCtl(programs, place, words) {
   });
 }
 
-/** Runs a database program as the unprivileged user, away from folders that user may not enter. */
-function asUser(program, args, options = {}) {
-  const env = { ...process.env, LC_ALL: "C.UTF-8" };
-  return asRoot
-    ? capture("runuser", ["-u", SYSTEM_USER, "--", program, ...args], { cwd: "/", env, ...options })
-    : capture(program, args, { cwd: "/", env, ...options });
-}
-
 /** A free port on loopback: `wanted`, or the first free one after it; any when 0. */
 export function freePort(wanted) {
   return new Promise((resolve, reject) => {
@@ -186,8 +149,4 @@ export function freePort(wanted) {
       probe.close(() => resolve(port));
     });
   });
-}
-
-function lastLine(text) {
-  return text.trim().split("\n").at(-1) ?? "";
 }

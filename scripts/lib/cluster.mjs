@@ -1,0 +1,79 @@
+import { randomBytes } from "node:crypto";
+import { existsSync, mkdirSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
+import { capture } from "./run.mjs";
+import { Remedy, say } from "./say.mjs";
+
+export const asRoot = process.getuid?.() === 0;
+/** Who runs the database where we are root, which it refuses to run as. */
+export const SYSTEM_USER = "postgres";
+
+/** Runs a database program as the unprivileged user, away from folders that user may not enter. */
+export function asUser(program, args, options = {}) {
+  const env = { ...process.env, LC_ALL: "C.UTF-8" };
+  return asRoot
+    ? capture("runuser", ["-u", SYSTEM_USER, "--", program, ...args], { cwd: "/", env, ...options })
+    : capture(program, args, { cwd: "/", env, ...options });
+}
+
+/**
+ * The cluster in `place`, made at its first use; gives the password of its one user. A data folder that is there is
+ * never deleted, replaced or written over: where something of it is missing that is said, with what to do.
+ *
+ * @param programs folder of initdb.
+ */
+export function ensureCluster(programs, place) {
+  const data = join(place, "data");
+  const secret = join(place, "password");
+  if (holdsSomething(data)) {
+    if (!existsSync(join(data, "PG_VERSION")))
+      throw new Remedy(
+        `The database folder ${data} holds files but no PG_VERSION and was left as it is; put that file back from a copy, or move the folder away to begin with an empty database.`,
+      );
+    if (!existsSync(secret))
+      throw new Remedy(
+        `The password file ${secret} of the database in ${data} is missing and nothing was changed; put it back from a copy, or move ${data} away to begin with an empty database.`,
+      );
+    return readFileSync(secret, "utf8").trim();
+  }
+  say(`Making a database cluster in ${place} …`);
+  mkdirSync(place, { recursive: true });
+  // Data may have been moved away for a while: a password that is there goes on serving.
+  if (!existsSync(secret))
+    writeFileSync(secret, `${randomBytes(18).toString("hex")}\n`, { mode: 0o600, flag: "wx" });
+  make(programs, place, { data, secret });
+  return readFileSync(secret, "utf8").trim();
+}
+
+/** Made under a name of its own and renamed when whole, so that an interrupted start leaves no half of a data folder. */
+function make(programs, place, { data, secret }) {
+  const unfinished = join(place, `unfinished-${randomBytes(6).toString("hex")}`);
+  mkdirSync(unfinished);
+  if (asRoot) for (const path of [place, secret, unfinished]) capture("chown", [SYSTEM_USER, path]);
+  capture("chmod", ["700", place]);
+  const words = ["-D", unfinished, "-U", "odd_lead", "-A", "scram-sha-256", `--pwfile=${secret}`];
+  const made = asUser(`${programs}/initdb`, [...words, "-E", "UTF8", "--locale=C.UTF-8"]);
+  if (made.status !== 0) {
+    rmSync(unfinished, { recursive: true, force: true });
+    throw new Remedy(`The database cluster in ${place} could not be made: ${lastLine(made.err || made.out)}`);
+  }
+  // Onto nothing or an empty folder; anything else in the way makes this fail and stays.
+  renameSync(unfinished, data);
+}
+
+/** Whether a folder is there with anything in it; what cannot be looked into counts as holding something. */
+function holdsSomething(folder) {
+  try {
+    return readdirSync(folder).length > 0;
+  } catch (error) {
+    if (error.code === "ENOENT") return false;
+    throw new Remedy(
+      `The database folder ${folder} cannot be read (${error.code}) and was left as it is; run as the user it belongs to, or move it away to begin with an empty database.`,
+    );
+  }
+}
+
+/** The last line of what a program printed. */
+export function lastLine(text) {
+  return text.trim().split("\n").at(-1) ?? "";
+}
