@@ -3,7 +3,8 @@ import type { Machine } from "./circuit";
 import { abs, add, mul, polar, ZERO } from "./complex";
 import { type FedMotor, type Feed, fedMotor } from "./fedMotor";
 import { synchronousRadians } from "./field";
-import { type MotorParameters, mainCoil, type StartGear, turnsOf } from "./motorBranches";
+import { type MotorParameters, type StartGear, turnsOf } from "./motorBranches";
+import { operatingPoint } from "./operatingPoint";
 import { type Rating, RESISTANCE_SHARE, type TurningField, turningField } from "./rating";
 import { prepared, type Solution, solve } from "./solve";
 import type { WoundMotor } from "./woundMotor";
@@ -39,7 +40,16 @@ const HELD = {
   breakdown: 0.2,
   start: 0.1,
   capacitor: 0.04,
+  lockedPlated: 0.05,
+  lockedUsual: 0.25,
 } as const;
+/** Locked over full-load amps, by how the field is made to turn: the trade's ranges; what lies inside is as good. */
+const LOCKED_TIMES: Readonly<Record<TurningField, readonly [number, number]>> = {
+  ring: [1.2, 2.5],
+  "run-capacitor": [2, 3.2],
+  "shaft-switch": [4, 7],
+  lines: [4.5, 7.5],
+};
 /** A motor that carries its load has at least this many times the rated torque at its best (NEMA MG 1, 12.32: 1.75 and more for fan motors). */
 const LEAST_BREAKDOWN = 1.6;
 /** Least torque on the way up, in shares of the rated: at standstill, and below the speed where a start switch opens. */
@@ -49,9 +59,14 @@ const LEAST_START: Readonly<Record<TurningField, readonly [number, number]>> = {
   "shaft-switch": [1.3, 1.3],
   lines: [1.2, 1.2],
 };
+/** On the way up a fan is carried with this much to spare: what hangs there never comes to its plate's speed. */
+const PULL_OVER_LOAD = 1.1;
 /** A start that cannot be had pulls no harder than this: the plate's own figures come first. */
 const MOST_PULL = 4;
 const RUN_UP_SLIPS = [1, 0.35] as const;
+/** Where a fan's run-up is looked at between, the start contact closed; and just under the speed where it has opened. */
+const DIP_SLIPS = [0.8, 0.65, 0.5, 0.3] as const;
+const OPENED_SLIP = 0.24;
 const FRICTION_SHARE = 0.02;
 /** No parameter goes farther from the usual than this factor. */
 const FARTHEST = 12;
@@ -85,6 +100,8 @@ export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
   const at = (logs: readonly number[]): MotorParameters => ({
     ...usual,
     ...Object.fromEntries(names.map((name, i) => [name, usual[name] * Math.exp(logs[i] ?? 0)])),
+    // One leakage is told apart by the plate, not two: the rotor's goes with the coils'.
+    rotorReactanceOhms: usual.rotorReactanceOhms * Math.exp(logs[names.indexOf("leakageOhms")] ?? 0),
   });
   const residuals = memo((logs: readonly number[]) => [
     ...held(at(logs)),
@@ -127,8 +144,43 @@ export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
         model: run ? lineAmps(run) : 0,
         unit: "A",
       },
+      {
+        what: "speed it comes to",
+        plate: rating.rpm,
+        model: settles(motor, parameters, gear, feed, { ratedNm, rating }),
+        unit: "rpm",
+      },
+      ...lockedMet(motor, parameters, gear, feed, rating),
     ],
   };
+}
+
+/** Where it settles from standstill on its rated load as a fan takes it, rpm; 0 where it does not start. */
+function settles(
+  motor: WoundMotor,
+  p: MotorParameters,
+  gear: StartGear,
+  feed: Feed,
+  { ratedNm, rating }: { readonly ratedNm: number; readonly rating: Rating },
+): number {
+  const fed = fedMotor(motor, p, gear, feed);
+  const load = { kind: "fan" as const, newtonMetres: ratedNm, atRpm: rating.rpm };
+  return (fed && operatingPoint(fed.machine, load, fed.contacts)?.rpm) ?? 0;
+}
+
+function lockedMet(
+  motor: WoundMotor,
+  p: MotorParameters,
+  gear: StartGear,
+  feed: Feed,
+  { lockedAmps }: Rating,
+): FittedMotor["met"] {
+  const fed = lockedAmps && fedMotor(motor, p, gear, feed);
+  const rest = fed && solve(fed.machine, 1);
+  if (!lockedAmps || !rest) return [];
+  const model = lineAmps(rest);
+  const plate = Math.min(Math.max(model, lockedAmps[0]), lockedAmps[1]);
+  return [{ what: "amps with the rotor locked", plate, model, unit: "A" }];
 }
 
 function usualOf(motor: WoundMotor, rating: Rating, ratedNm: number): MotorParameters {
@@ -146,6 +198,7 @@ function usualOf(motor: WoundMotor, rating: Rating, ratedNm: number): MotorParam
     magnetisingOhms: (USUAL.magnetising.of[phases] * base) / sharing,
     rotorOhms: (USUAL.rotor.of[phases] * base) / sharing,
     leakageOhms: USUAL.leakage.of[phases] * base,
+    rotorReactanceOhms: (USUAL.leakage.of[phases] * base) / sharing,
     startTurns: USUAL.startTurns.of[phases],
     frictionNm: FRICTION_SHARE * ratedNm,
   };
@@ -155,13 +208,14 @@ function usualOf(motor: WoundMotor, rating: Rating, ratedNm: number): MotorParam
 function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, ratedNm: number) {
   const near = (what: string) => (rating.assumed.includes(what) ? HELD.assumed : HELD.plated);
   const [torqueHeld, ampsHeld] = [Math.max(near("power"), near("speed")), near("full-load amps")];
-  const leastStart = LEAST_START[turningField(motor)];
+  const kind = turningField(motor);
+  const leastStart = LEAST_START[kind];
   return (p: MotorParameters): number[] => {
     const fed = fedMotor(motor, p, gear, feed);
     if (!fed) return [];
     const starting = prepared(fed.machine);
     const running = prepared(openAtSpeed(fed));
-    if (!starting || !running) return [1e3, 1e3, 1e3, 1e3, 1e3, 1e3, 1e3];
+    if (!starting || !running) return Array.from({ length: RESIDUALS }, () => 1e3);
     const run = running.at(slipOf(rating));
     const breakdown = Math.max(...BREAKDOWN_SLIPS.map(running.torqueNm));
     return [
@@ -176,8 +230,28 @@ function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, 
           Math.min(0, starting.torqueNm(slip) / ratedNm - (leastStart[i] ?? 0)) / HELD.start,
         ),
       ),
+      lockedShare(lineAmps(starting.at(1)), rating, kind),
+      ...DIP_SLIPS.map((slip) => carried(starting.torqueNm(slip), slip)),
+      carried(running.torqueNm(OPENED_SLIP), OPENED_SLIP),
     ];
   };
+  /** What a fan's torque on the way up lacks, in shares of the rated. */
+  function carried(torqueNm: number, slip: number): number {
+    const asked = PULL_OVER_LOAD * ((1 - slip) / (1 - slipOf(rating))) ** 2;
+    return slip <= slipOf(rating)
+      ? 0
+      : Math.max(-MOST_PULL, Math.min(0, torqueNm / ratedNm - asked) / HELD.start);
+  }
+}
+
+/** How many figures the fit is held to beside the usual values. */
+const RESIDUALS = 5 + RUN_UP_SLIPS.length + 1 + DIP_SLIPS.length + 1;
+
+/** Locked-rotor amps outside of what the plate says, or of what is usual, in units of how near each is held. */
+function lockedShare(amps: number, { lockedAmps, amps: rated }: Rating, kind: TurningField): number {
+  const [low, high] = lockedAmps ?? LOCKED_TIMES[kind].map((times) => times * rated);
+  const inside = Math.min(Math.max(amps, low ?? amps), high ?? amps);
+  return Math.log(Math.max(amps, 1e-9) / inside) / (lockedAmps ? HELD.lockedPlated : HELD.lockedUsual);
 }
 
 /** A maker rates the run capacitor for what it sees: what the model has beyond that, as a share of the rating. */
@@ -222,14 +296,13 @@ function lineAmps(run: Solution): number {
 
 /** Backward field over forward field, by ampere-turns. */
 function backwardShare(motor: WoundMotor, p: MotorParameters, run: Solution): number {
-  const mainOhms = mainCoil(motor)?.ohms ?? 1;
   const field = (sign: 1 | -1) =>
     abs(
       add(
         ...motor.coils.map((coil) =>
           mul(
             run.branches.get(coil.id)?.amps ?? ZERO,
-            polar(turnsOf(coil, mainOhms, p), sign * coil.seat.axisDegrees),
+            polar(turnsOf(coil, motor, p), sign * coil.seat.axisDegrees),
           ),
         ),
       ),

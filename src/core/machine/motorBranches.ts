@@ -12,9 +12,11 @@ export interface MotorParameters {
   readonly poles: readonly [number, number];
   readonly magnetisingOhms: number;
   readonly rotorOhms: number;
-  /** Leakage of a coil of one turn, and of the rotor beside it. */
+  /** Leakage of a coil of one turn. */
   readonly leakageOhms: number;
-  /** Effective turns of the start winding, or of what starts in its place, where a main coil has one. */
+  /** Leakage of the rotor, as one coil sees it: shared among coils as the other two of the rotor are. */
+  readonly rotorReactanceOhms: number;
+  /** Effective turns of the whole start winding, or of what starts in its place, where a main coil has one. */
   readonly startTurns: number;
   readonly frictionNm: number;
 }
@@ -62,21 +64,25 @@ export function motorBranches(
   const p = atHertz(rated, hertz);
   const main = mainCoil(motor);
   const mainOhms = main?.ohms ?? 1;
+  const chains = startChains(motor.coils);
   const contacts: StartContact[] = [];
   const branches: Branch[] = [];
   const slow = motor.coils.some(({ seat }) => seat.field === 1);
   // One switch serves both speeds, so it has to open under the slower one.
   const slowest = slow ? p.poles[0] / p.poles[1] : 1;
   for (const coil of motor.coils) {
-    const turns = turnsOf(coil, mainOhms, p);
-    if (coil.winding !== "start" || !(gear.shaftSwitch || slow)) {
+    const turns = turnsOf(coil, motor, p);
+    const chain = chains.find((one) => one.includes(coil));
+    // What takes a start winding out sits once in a row of its parts, before the first.
+    const geared = gear.shaftSwitch && chain?.[0] === coil;
+    if (!chain || !(geared || (slow && coil.seat.field === "both"))) {
       branches.push(
         winding(coil, coil.id, coil.from, coil.to, coil.ohms, turns, p, coil.seat.field === 1 ? 1 : 0),
       );
       continue;
     }
     let at = coil.from;
-    if (gear.shaftSwitch) {
+    if (geared) {
       const id = `${coil.id}-switch`;
       branches.push({ kind: "switch", id, from: at, to: `${coil.id}~a`, closed: true });
       contacts.push({
@@ -88,7 +94,15 @@ export function motorBranches(
       at = `${coil.id}~a`;
       if (gear.startMicrofarads !== null) {
         branches.push(
-          capacitor(`${coil.id}-capacitor`, at, `${coil.id}~b`, gear.startMicrofarads, p.hertz, true),
+          // Rows side by side share what the plate names for them all.
+          capacitor(
+            `${coil.id}-capacitor`,
+            at,
+            `${coil.id}~b`,
+            gear.startMicrofarads / chains.length,
+            p.hertz,
+            true,
+          ),
         );
         at = `${coil.id}~b`;
       }
@@ -111,7 +125,13 @@ export function mainCoil({ coils }: Pick<WoundMotor, "coils">): Coil | undefined
 
 function atHertz(p: MotorParameters, hertz: number): MotorParameters {
   const by = hertz / p.hertz;
-  return { ...p, hertz, magnetisingOhms: p.magnetisingOhms * by, leakageOhms: p.leakageOhms * by };
+  return {
+    ...p,
+    hertz,
+    magnetisingOhms: p.magnetisingOhms * by,
+    leakageOhms: p.leakageOhms * by,
+    rotorReactanceOhms: p.rotorReactanceOhms * by,
+  };
 }
 
 /** A capacitor with its own loss. */
@@ -140,10 +160,25 @@ function speedTurns(ohms: number, mainOhms: number): number {
   return (SPEED_WIRE_SHARE * ohms) / mainOhms;
 }
 
-/** Effective turns of a coil, a main coil having one. */
-export function turnsOf(coil: Coil, mainOhms: number, p: MotorParameters): number {
-  if (coil.winding === "start") return p.startTurns;
-  return coil.winding === "speed" ? speedTurns(coil.ohms, mainOhms) : 1;
+/** Effective turns of a coil, a main coil having one; parts of a start winding in a row share its turns by their ohms. */
+export function turnsOf(coil: Coil, { coils }: Pick<WoundMotor, "coils">, p: MotorParameters): number {
+  if (coil.winding === "speed") return speedTurns(coil.ohms, mainCoil({ coils })?.ohms ?? 1);
+  if (coil.winding !== "start") return 1;
+  const row = startChains(coils).find((chain) => chain.includes(coil)) ?? [coil];
+  return (p.startTurns * coil.ohms) / row.reduce((sum, { ohms }) => sum + ohms, 0);
+}
+
+/** The start winding's parts by the rows they form: parts that share a junction are one after the other, others side by side. */
+export function startChains(coils: readonly Coil[]): Coil[][] {
+  const chains: Coil[][] = [];
+  for (const coil of coils) {
+    if (coil.winding !== "start") continue;
+    const ends = [coil.from, coil.to];
+    const chain = chains.find((one) => one.some(({ from, to }) => ends.includes(from) || ends.includes(to)));
+    if (chain) chain.push(coil);
+    else chains.push([coil]);
+  }
+  return chains;
 }
 
 function winding(
@@ -192,14 +227,14 @@ function ring(mainOhms: number, p: MotorParameters): Branch {
 
 /** The slow field of a pole-changing motor is taken to be built like the fast one. */
 function fieldsOf(
-  { poles, magnetisingOhms, rotorOhms, leakageOhms }: MotorParameters,
+  { poles, magnetisingOhms, rotorOhms, rotorReactanceOhms }: MotorParameters,
   slow: boolean,
 ): RotorField[] {
   const field = (count: number) => ({
     poles: count,
     magnetisingOhms,
     rotorOhms,
-    rotorReactanceOhms: leakageOhms,
+    rotorReactanceOhms,
   });
   return slow ? [field(poles[0]), field(poles[1])] : [field(poles[0])];
 }

@@ -1,7 +1,21 @@
-import { polesOf } from "../motor/plate/nominalSpeed";
-import type { Plate } from "../motor/plate/plate";
+import { polesOf, stampedSpeed, synchronousRpm } from "../motor/plate/nominalSpeed";
+import { CODE_LETTERS, type Plate } from "../motor/plate/plate";
 import { WATTS_PER_HP } from "../quantity/power";
+import { assumed, PLATED, type Source } from "../quantity/source";
 import type { WoundMotor } from "./woundMotor";
+
+/** The figures of a rating, each with a source of its own. */
+export type RatingFigure =
+  | "hertz"
+  | "poles"
+  | "speed"
+  | "volts"
+  | "full-load amps"
+  | "power"
+  | "run capacitor"
+  | "run capacitor volts"
+  | "start capacitor"
+  | "locked-rotor amps";
 
 /** What a motor is rated for, complete: from its plate, and where that is silent from what is usual. */
 export interface Rating {
@@ -11,15 +25,23 @@ export interface Rating {
   readonly rpm: number;
   /** Volts between lines by setting; both alike for a motor of one voltage. */
   readonly volts: { readonly low: number; readonly high: number };
-  /** The lower end of the range that one connection is plated for, such as 208 of 208–230. */
-  readonly leastVolts: number;
-  /** Full-load amps at the high setting. */
+  /** The lower end of the range that each setting is plated for, such as 208 of 208–230. */
+  readonly leastVolts: { readonly low: number; readonly high: number };
+  /** Full-load amps at the high setting, of the fastest speed or the greatest power. */
   readonly amps: number;
+  /** The plate's amps for each speed or power lead, the fastest or strongest first; null where it gives one figure. */
+  readonly ampsByTap: readonly number[] | null;
   readonly watts: number;
+  /** Powers of a motor with a lead for each at one speed, the greatest first; null for any other. */
+  readonly powers: readonly number[] | null;
   readonly runMicrofarads: number | null;
   /** Volts the plated run capacitor is rated for; null where the plate does not say. */
   readonly runVolts: number | null;
   readonly startMicrofarads: number | null;
+  /** Line amps with the rotor locked at the high setting, from and up to; null where no plate says. */
+  readonly lockedAmps: readonly [number, number] | null;
+  /** Where each figure comes from; a figure that the motor has no use for is left out. */
+  readonly sources: Readonly<Partial<Record<RatingFigure, Source>>>;
   /** What the plate did not say and was taken as usual, in words. */
   readonly assumed: readonly string[];
 }
@@ -51,65 +73,197 @@ export function turningField({ feeding, leads, coils }: WoundMotor): TurningFiel
 
 /**
  * The rating of a motor: the plate's figures, and for those it does not give what is usual for the windings' ohms, each
- * named in `assumed`. A speed at or over synchronous is no loaded speed and counts as not given.
+ * with its source. A speed that no loaded motor of these poles turns at is figured under its field's; `sources` says so.
  *
  * @param supplyVolts volts between lines where the plate gives none.
+ * @param supplyHertz of the supply: what a plate of both, or of none, is taken for.
  */
-export function ratingOf(motor: WoundMotor, plate: Plate, supplyVolts: number): Rating {
+export function ratingOf(
+  motor: WoundMotor,
+  plate: Plate,
+  supplyVolts: number,
+  supplyHertz: 50 | 60 = 60,
+): Rating {
   const kind = turningField(motor);
-  const assumed: string[] = [];
-  const assume = <T>(value: T, says: string): T => {
-    assumed.push(says);
+  const sources: Partial<Record<RatingFigure, Source>> = {};
+  const from = <T>(value: T, figure: RatingFigure, source: Source): T => {
+    sources[figure] = source;
     return value;
   };
   const { phases, twoVoltages, settingRatio = 2, shaftSwitch } = motor.feeding;
-  const hertz = plate.hertz?.includes(60) === false ? (plate.hertz[0] ?? 60) : 60;
+  const hertz = hertzOf(plate, supplyHertz, (source) => from(undefined, "hertz", source));
   const usual = (phases === 3 || shaftSwitch ? USUAL_RPM.other : USUAL_RPM.fan) * (hertz / 60);
-  const poles = polesOf(plate) ?? polesOf({ rpm: usual, hertz: [hertz] }) ?? 4;
-  const synchronous = (120 * hertz) / poles;
-  const told = plate.rpm !== undefined && plate.rpm < synchronous ? plate.rpm : undefined;
-  const rpm = told ?? assume(polesOf(plate) === null ? usual : 0.94 * synchronous, "speed");
-  const volts =
-    voltsOf(plate, twoVoltages, settingRatio) ??
-    assume(bothOf(supplyVolts, twoVoltages, settingRatio), "volts");
+  const poles =
+    polesOf({ ...plate, hertz: [hertz] }) ??
+    from(polesOf({ rpm: usual, hertz: [hertz] }) ?? 4, "poles", assumed("the plate names no speed"));
+  const rpm = rpmOf(plate, poles, hertz, usual, (source) => from(undefined, "speed", source));
+  const plated = voltsOf(plate, twoVoltages, settingRatio);
+  const { volts, leastVolts } = plated
+    ? from(plated, "volts", PLATED)
+    : from(
+        {
+          volts: bothOf(supplyVolts, twoVoltages, settingRatio),
+          leastVolts: bothOf(supplyVolts, twoVoltages, settingRatio),
+        },
+        "volts",
+        assumed("the plate names no volts: the supply’s"),
+      );
   const main = motor.coils.find(({ winding }) => winding !== "start" && winding !== "speed");
-  const platedAmps = plate.fullLoadAmps && Math.min(...plate.fullLoadAmps);
+  const list = plate.fullLoadAmps;
+  // Two figures of a motor of two voltages belong to its settings; the greater is the low one's.
+  const platedAmps = list && (twoVoltages && list.length > 1 ? Math.min(...list) : Math.max(...list));
   const wattsPlated = plate.powerWatts && Math.max(...plate.powerWatts);
   const line = Math.sqrt(phases) * volts.high;
   const amps =
-    platedAmps ??
-    assume(
-      wattsPlated !== undefined
-        ? wattsPlated / (OUTPUT_SHARE[kind] * line)
-        : (RESISTANCE_SHARE[phases] * volts.high) / seriesOhms(motor, main?.ohms ?? 1),
-      "full-load amps",
-    );
-  const watts = wattsPlated ?? assume(OUTPUT_SHARE[kind] * line * amps, "power");
-  const start = plate.startCapacitor;
+    platedAmps === undefined
+      ? from(
+          wattsPlated !== undefined
+            ? wattsPlated / (OUTPUT_SHARE[kind] * line)
+            : (RESISTANCE_SHARE[phases] * volts.high) / seriesOhms(motor, main?.ohms ?? 1),
+          "full-load amps",
+          assumed(wattsPlated === undefined ? "from the winding’s ohms" : "from the power"),
+        )
+      : from(
+          twoVoltages && list?.length === 1 && list[0] !== undefined
+            ? ampsAtHigh(list[0], plate, settingRatio)
+            : platedAmps,
+          "full-load amps",
+          PLATED,
+        );
+  const watts =
+    wattsPlated === undefined
+      ? from(OUTPUT_SHARE[kind] * line * amps, "power", assumed("from the amps"))
+      : from(wattsPlated, "power", PLATED);
+  const powers = powersOf(motor, plate);
+  // One figure of a motor of two voltages does not say which it is for; a code letter serves both.
+  const lockedAmps = lockedAmpsOf(
+    twoVoltages ? { ...plate, lockedRotorAmps: undefined } : plate,
+    volts.high,
+    phases,
+  );
+  if (lockedAmps) from(undefined, "locked-rotor amps", PLATED);
   return {
     hertz,
     poles,
     rpm,
     volts,
-    leastVolts: plate.volts?.at(-1)?.low ?? volts.high,
+    leastVolts,
     amps,
+    ampsByTap: twoVoltages || !list || list.length < 2 ? null : [...list].sort((a, b) => b - a),
     watts,
-    runMicrofarads:
-      plate.runCapacitor?.microfarads ??
-      (kind === "run-capacitor"
-        ? assume(
-            (USUAL_MICROFARADS_PER_HP * (watts / WATTS_PER_HP) * (230 / volts.high) ** 2 * 60) / hertz,
-            "run capacitor",
-          )
-        : null),
-    runVolts: plate.runCapacitor?.volts ?? null,
-    startMicrofarads: start
-      ? (start.lowMicrofarads + start.highMicrofarads) / 2
-      : kind === "shaft-switch" && !plate.runCapacitor && !splitsByOhms(motor)
-        ? assume(usualStartMicrofarads(watts, volts.low, hertz), "start capacitor")
-        : null,
-    assumed,
+    powers,
+    runMicrofarads: runMicrofaradsOf(plate, kind, { watts, volts: volts.high, hertz }, (source) =>
+      from(undefined, "run capacitor", source),
+    ),
+    runVolts:
+      plate.runCapacitor?.volts === undefined
+        ? null
+        : from(plate.runCapacitor.volts, "run capacitor volts", PLATED),
+    startMicrofarads: startMicrofaradsOf(motor, plate, kind, { watts, volts: volts.low, hertz }, (source) =>
+      from(undefined, "start capacitor", source),
+    ),
+    lockedAmps,
+    sources,
+    assumed: (Object.keys(sources) as RatingFigure[]).filter((figure) => sources[figure]?.kind === "assumed"),
   };
+}
+
+type Note = (source: Source) => void;
+
+function hertzOf({ hertz }: Plate, supply: 50 | 60, note: Note): 50 | 60 {
+  note(hertz ? PLATED : assumed("the plate names no hertz: the supply’s"));
+  if (!hertz || hertz.includes(supply)) return supply;
+  return hertz[0] === 50 ? 50 : 60;
+}
+
+/** A stamped speed stands; one that is the field's own, or beyond it, is figured under the field's and said to be odd. */
+function rpmOf({ rpm }: Plate, poles: number, hertz: 50 | 60, usual: number, note: Note): number {
+  const field = synchronousRpm(poles, hertz);
+  if (rpm === undefined) {
+    note(assumed("usual for its poles"));
+    return Math.abs(usual / field - 1) < 0.2 && usual < field ? usual : LOADED_SHARE * field;
+  }
+  if (rpm < field && stampedSpeed(rpm, hertz).kind !== "synchronous") {
+    note(PLATED);
+    return rpm;
+  }
+  note(
+    assumed(
+      `the plate’s ${rpm} rpm is the speed of the field itself or beyond it, which no loaded motor turns at`,
+    ),
+  );
+  return LOADED_SHARE * field;
+}
+
+/** Loaded over synchronous speed where the plate does not tell it. */
+const LOADED_SHARE = 0.94;
+
+/** One figure of a motor of two voltages whose plate names the low one first is the low one's where it is the only one named. */
+function ampsAtHigh(amps: number, { volts }: Plate, ratio: number): number {
+  return volts?.length === 1 && (volts[0]?.high ?? 999) < LOW_VOLTS ? amps / ratio : amps;
+}
+
+/** Powers of a motor that has a lead for each: as many as it has taps, at one speed. */
+function powersOf({ leads }: WoundMotor, { powerWatts, speeds }: Plate): readonly number[] | null {
+  const taps = new Set(leads.flatMap(({ slot }) => (slot.startsWith("speed-") ? [slot] : []))).size;
+  if (!powerWatts || powerWatts.length < 2 || powerWatts.length !== taps) return null;
+  return speeds === undefined || speeds === 1 ? [...powerWatts].sort((a, b) => b - a) : null;
+}
+
+/** Locked-rotor amps as plated, or from the code letter's kVA for each horsepower (NEMA MG 1, 10.37.2). */
+function lockedAmpsOf(
+  {
+    lockedRotorAmps,
+    codeLetter,
+    powerWatts,
+  }: Pick<Plate, "codeLetter" | "powerWatts"> & {
+    readonly lockedRotorAmps?: number | undefined;
+  },
+  volts: number,
+  phases: 1 | 3,
+): readonly [number, number] | null {
+  if (lockedRotorAmps !== undefined) return [lockedRotorAmps, lockedRotorAmps];
+  if (!codeLetter || !powerWatts) return null;
+  const [low, high] = CODE_LETTERS[codeLetter];
+  const perKva = (1000 * Math.max(...powerWatts)) / WATTS_PER_HP / (volts * Math.sqrt(phases));
+  return low === 0 ? null : [low * perKva, high * perKva];
+}
+
+interface Sized {
+  readonly watts: number;
+  readonly volts: number;
+  readonly hertz: number;
+}
+
+function runMicrofaradsOf(
+  { runCapacitor }: Plate,
+  kind: TurningField,
+  { watts, volts, hertz }: Sized,
+  note: Note,
+): number | null {
+  if (runCapacitor) {
+    note(PLATED);
+    return runCapacitor.microfarads;
+  }
+  if (kind !== "run-capacitor") return null;
+  note(assumed("usual for its power"));
+  return (USUAL_MICROFARADS_PER_HP * (watts / WATTS_PER_HP) * (230 / volts) ** 2 * 60) / hertz;
+}
+
+function startMicrofaradsOf(
+  motor: WoundMotor,
+  { startCapacitor, runCapacitor }: Plate,
+  kind: TurningField,
+  { watts, volts, hertz }: Sized,
+  note: Note,
+): number | null {
+  if (startCapacitor) {
+    note(PLATED);
+    return (startCapacitor.lowMicrofarads + startCapacitor.highMicrofarads) / 2;
+  }
+  if (kind !== "shaft-switch" || runCapacitor || splitsByOhms(motor)) return null;
+  note(assumed("usual for its power"));
+  return usualStartMicrofarads(watts, volts, hertz);
 }
 
 /** Start winding to main, in ohms, from which the one lags little enough behind the other to start without a capacitor. */
@@ -130,18 +284,27 @@ function usualStartMicrofarads(watts: number, volts: number, hertz: number): num
   return ((USUAL_START_MICROFARADS_PER_HP * watts) / WATTS_PER_HP) * (115 / volts) ** 2 * (60 / hertz);
 }
 
-function voltsOf({ volts }: Plate, two: boolean, ratio: number): Rating["volts"] | null {
+/** Under this a single figure is the low setting's of a motor of two. */
+const LOW_VOLTS = 150;
+
+function voltsOf({ volts }: Plate, two: boolean, ratio: number): Pick<Rating, "volts" | "leastVolts"> | null {
   const [first] = volts ?? [];
   const last = volts?.at(-1);
   if (!first || !last) return null;
-  if (!two) return { low: last.high, high: last.high };
-  return volts?.length === 1 ? bothOf(last.high, true, ratio) : { low: first.high, high: last.high };
+  if (!two)
+    return {
+      volts: { low: last.high, high: last.high },
+      leastVolts: { low: last.low, high: last.low },
+    };
+  return volts?.length === 1
+    ? { volts: bothOf(last.high, true, ratio), leastVolts: bothOf(last.low, true, ratio) }
+    : { volts: { low: first.high, high: last.high }, leastVolts: { low: first.low, high: last.low } };
 }
 
-/** One figure for a motor of two settings: under 150 V it is the low one of a single-phase motor, else the high. */
+/** One figure for a motor of two settings: under {@link LOW_VOLTS} it is the low one's, else the high's. */
 function bothOf(volts: number, two: boolean, ratio: number): Rating["volts"] {
   if (!two) return { low: volts, high: volts };
-  return volts < 150 ? { low: volts, high: volts * ratio } : { low: volts / ratio, high: volts };
+  return volts < LOW_VOLTS ? { low: volts, high: volts * ratio } : { low: volts / ratio, high: volts };
 }
 
 /** Ohms that a line meets at the high setting, about: two coils in series where there are two to a phase. */

@@ -45,6 +45,8 @@ export interface WoundMotor {
   readonly plugTurned?: boolean;
   /** Coils that no reading ran through: where the family has them, with ohms that are usual. */
   readonly unread: readonly string[];
+  /** Coils that no lead brings out, so that no reading can: their ohms are usual. */
+  readonly inside: readonly string[];
 }
 
 /**
@@ -89,18 +91,33 @@ export function woundMotor(
       .map(({ between }) => slotAt.get(between[0] === end ? between[1] : between[0]) ?? "");
     return `*${around.sort().join("+")}`;
   };
+  const readOrUsual = sections.map(({ between, ohms, winding }, i) => {
+    const [from, to] = between;
+    const seat = feeding.seat(slotOrNeighbours(from), slotOrNeighbours(to), winding);
+    return { id: `coil-${i + 1}`, from, to, ohms, winding, seat };
+  });
+  const hidden = insideCoils(feeding, slotAt, readOrUsual);
   return {
     family: family.id,
     feeding,
     leads: here.map(({ id }) => ({ id, slot: slots.get(id) ?? "", junction: junctionOf(id) })),
-    coils: sections.map(({ between, ohms, winding }, i) => {
-      const [from, to] = between;
-      const seat = feeding.seat(slotOrNeighbours(from), slotOrNeighbours(to), winding);
-      return { id: `coil-${i + 1}`, from, to, ohms, winding, seat };
-    }),
+    coils: [...readOrUsual, ...hidden],
     unproved,
     unread: unread.map((_, i) => `coil-${read.length + i + 1}`),
+    inside: hidden.map(({ id }) => id),
   };
+}
+
+/** Windings that no lead brings out, between the junctions of the slots that the family joins them to. */
+function insideCoils({ inside }: Feeding, slotAt: ReadonlyMap<string, Slot>, coils: readonly Coil[]): Coil[] {
+  const junction = new Map([...slotAt].map(([at, slot]) => [slot, at]));
+  const mainOhms = coils.find(({ winding }) => winding !== "start" && winding !== "speed")?.ohms ?? 1;
+  return (inside?.(new Set(slotAt.values())) ?? []).flatMap(({ from, to, winding, timesMain, seat }, i) => {
+    const [a, b] = [junction.get(from), junction.get(to)];
+    return a === undefined || b === undefined
+      ? []
+      : [{ id: `inside-${i + 1}`, from: a, to: b, ohms: timesMain * mainOhms, winding, seat }];
+  });
 }
 
 type MarkedLead = { readonly id: string; readonly mark?: string | undefined };

@@ -37,6 +37,15 @@ export interface CoilSeat {
   readonly field: 0 | 1 | "both";
 }
 
+/** A winding that no lead of its own brings out: joined inside between two slots, of so many times a main coil's ohms. */
+export interface InsideCoil {
+  readonly from: Slot;
+  readonly to: Slot;
+  readonly winding: Winding;
+  readonly timesMain: number;
+  readonly seat: CoilSeat;
+}
+
 /** How a family of motors is fed: which lead is which slot, how its coils lie, and its connection chart. */
 export interface Feeding {
   readonly phases: 1 | 3;
@@ -61,6 +70,8 @@ export interface Feeding {
   readonly bumpTells?: boolean;
   /** Roles whose coils have ends that ohms cannot tell apart, though the wiring must. */
   readonly endsMatter: readonly RoleName[];
+  /** Windings inside that no lead brings out, where these slots have leads. */
+  readonly inside?: (slots: ReadonlySet<Slot>) => readonly InsideCoil[];
   /** Slots that one coil has at its two ends, where a joint inside decides which end of another coil is which. */
   readonly together?: readonly (readonly [Slot, Slot])[];
 }

@@ -25,7 +25,7 @@ export function startMicrofarads(motor: WoundMotor, { parameters: p }: FittedMot
       poles: p.poles[0],
       magnetisingOhms: p.magnetisingOhms,
       rotorOhms: p.rotorOhms,
-      rotorReactanceOhms: p.leakageOhms,
+      rotorReactanceOhms: p.rotorReactanceOhms,
     },
     1,
   );

@@ -29,9 +29,10 @@ export function testMotor(
   family: string,
   leads: Readonly<Record<string, Role>>,
   sections: readonly Section[],
-  plate: Plate,
+  typed: Plate,
   marks: Readonly<Record<string, string>> = {},
 ): TestMotor {
+  const plate: Plate = { hertz: [60], ...typed };
   const byRole = new Map<string, string[]>();
   for (const [lead, role] of Object.entries(leads))
     if (["run-end", "start-end", "speed"].includes(role.role)) {

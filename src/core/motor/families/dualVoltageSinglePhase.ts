@@ -7,6 +7,8 @@ import { oneSpeed, type ToldOdds, toldFactor } from "./told";
 
 /** Start winding to one main half: thinner wire, wound for the voltage of one half. */
 const START_TO_HALF = softBox(1.2, 8, 0.05, 0.3);
+/** The same where the start winding is inside and no meter tells: the middle of the usual. */
+const USUAL_START_TO_HALF = Math.sqrt(1.2 * 8);
 
 const half = (group: number) =>
   pair({ role: "half", group }, "half", group === 1 ? MAIN_OHMS : ALIKE_UNLESS_FAULTY, "half");
@@ -120,6 +122,19 @@ const FEEDING: Feeding = {
   },
   chart,
   endsMatter: ["half", "start"],
+  // Four leads: the start winding stands across the second half inside, with what takes it out.
+  inside: (slots) =>
+    slots.has("T8")
+      ? []
+      : [
+          {
+            from: "T3",
+            to: "T4",
+            winding: "start",
+            timesMain: USUAL_START_TO_HALF,
+            seat: { axisDegrees: START_AXIS_DEGREES, field: 0 },
+          },
+        ],
   together: [["T4", "T8"]],
 };
 

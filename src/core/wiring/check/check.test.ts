@@ -165,7 +165,12 @@ describe("a wrong move, as the trade knows what comes of it", () => {
     );
     const weak = checkPlan(supply(high, 115), dualVoltage);
     expect(codes(weak)).toContain("setting");
-    expect(codes(weak).some((code) => code === "crawls" || code === "hums")).toBe(true);
+    const [, run] = weak.outcomes;
+    expect(run?.lineAmps).toBeGreaterThan(1.1 * dualVoltage.fitted.rating.amps);
+    expect(run?.point?.rpm).toBeLessThan(0.96 * dualVoltage.fitted.rating.rpm);
+    expect(
+      codes(weak).some((code) => ["crawls", "hums", "wrong-speed", "winding-overload"].includes(code)),
+    ).toBe(true);
   });
 
   it("the neutral switched: the leads stay live with the switch off", () => {

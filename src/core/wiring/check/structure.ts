@@ -130,7 +130,7 @@ function setting(
   const rated = fitted.rating.volts[set];
   if (fitted.rating.assumed.includes("volts")) return [];
   const { volts } = made.supply;
-  const low = motor.feeding.twoVoltages ? rated : Math.min(rated, fitted.rating.leastVolts);
+  const low = fitted.rating.leastVolts[set];
   if (volts >= low * (1 - VOLTS_TAKEN) && volts <= rated * (1 + VOLTS_TAKEN)) return [];
   return [
     finding({

@@ -1,0 +1,195 @@
+import { abs, ZERO } from "../machine/complex";
+import { type Feed, fedMotor } from "../machine/fedMotor";
+import { synchronousRadians } from "../machine/field";
+import type { FittedMotor } from "../machine/fitMotor";
+import { type MotorParameters, mainCoil, type StartGear } from "../machine/motorBranches";
+import { operatingPoint } from "../machine/operatingPoint";
+import { type Rating, ratingOf, turningField } from "../machine/rating";
+import { solve } from "../machine/solve";
+import { type KnownMotor, type WoundMotor, woundMotor } from "../machine/woundMotor";
+import type { Variant } from "../motor/family";
+import type { Plate } from "../motor/plate/plate";
+import { knownOf } from "./platedMotor";
+import { logUniform, pick, type Random } from "./random";
+import { randomMotor } from "./randomMotor";
+
+/**
+ * A motor built the other way about: its iron and rotor drawn first, its plate read off how it then runs. What is fitted
+ * to such a plate can be held against what the motor truly is.
+ */
+export interface BuiltMotor {
+  readonly known: KnownMotor;
+  readonly leads: readonly { readonly id: string; readonly mark?: string }[];
+  readonly plate: Plate;
+  /** What it truly is: the motor with its marks, and its own parameters in place of fitted ones. */
+  readonly motor: WoundMotor;
+  readonly truth: FittedMotor;
+}
+
+/** Ranges that the parts of a small motor are drawn from, per unit of the coil's volts and its rated amps. */
+const DRAWN = {
+  copper: { 1: [0.05, 0.14], 3: [0.03, 0.09] },
+  magnetising: { 1: [1.1, 2.6], 3: [1.3, 3] },
+  rotor: { 1: [0.05, 0.2], 3: [0.03, 0.1] },
+  leakage: { 1: [0.07, 0.2], 3: [0.06, 0.16] },
+  slip: [0.025, 0.12],
+  turns: [0.9, 1.8],
+} as const;
+const MOST_DRAWS = 400;
+/** A motor that a maker would sell: torque at rest and at its best beside the rated one. */
+const LEAST_PULL = { ring: 0.15, "run-capacitor": 0.25, "shaft-switch": 1.1, lines: 1.1 } as const;
+const LEAST_BEST = 1.5;
+
+/**
+ * @param volts between lines, at the high setting of a motor with two.
+ * @throws RangeError where no motor comes of {@link MOST_DRAWS} draws.
+ */
+export function builtMotor(
+  random: Random,
+  family: string,
+  leadCount: number,
+  volts: number,
+  hertz: 50 | 60 = 60,
+  keep: (build: Variant) => boolean = (build) => !build.unusual,
+): BuiltMotor {
+  for (let draw = 0; draw < MOST_DRAWS; draw++) {
+    const made = drawn(random, family, leadCount, volts, hertz, keep);
+    if (made) return made;
+  }
+  throw new RangeError(`no ${family} with ${leadCount} leads came of ${MOST_DRAWS} draws`);
+}
+
+function drawn(
+  random: Random,
+  family: string,
+  leadCount: number,
+  volts: number,
+  hertz: 50 | 60,
+  keep: (build: Variant) => boolean,
+): BuiltMotor | null {
+  const virtual = randomMotor(random, family, leadCount, keep);
+  const known = knownOf(virtual);
+  const unmarked = woundMotor(known, virtual.leads);
+  if (!unmarked) return null;
+  const leads = unmarked.leads.map(({ id, slot }) => (slot.startsWith("T") ? { id, mark: slot } : { id }));
+  const motor = woundMotor(known, leads);
+  if (!motor) return null;
+  const { phases, twoVoltages, settingRatio = 2 } = motor.feeding;
+  const kind = turningField(motor);
+  const low = twoVoltages ? volts / settingRatio : volts;
+  const bare: Rating = ratingOf(
+    motor,
+    { volts: [{ low: volts, high: volts }], hertz: [hertz] },
+    volts,
+    hertz,
+  );
+  const between = ([from, to]: readonly [number, number]) => logUniform(random, from, to);
+  const poles = pick(random, kind === "run-capacitor" || kind === "ring" ? [4, 6, 8] : [2, 4, 6]);
+  const mains = motor.coils.filter(
+    ({ winding, seat }) => winding !== "start" && winding !== "speed" && seat.field !== 1,
+  );
+  const axes = new Set(mains.map(({ seat }) => ((seat.axisDegrees % 180) + 180) % 180)).size;
+  const sharing = (mains.length / Math.max(1, axes)) * (phases === 3 ? 1.5 : 1);
+  const base = (mainCoil(motor)?.ohms ?? 1) / between(DRAWN.copper[phases]);
+  const parameters: MotorParameters = {
+    hertz,
+    poles: [poles, poles + 2],
+    magnetisingOhms: (between(DRAWN.magnetising[phases]) * base) / sharing,
+    rotorOhms: (between(DRAWN.rotor[phases]) * base) / sharing,
+    leakageOhms: between(DRAWN.leakage[phases]) * base,
+    rotorReactanceOhms: (between(DRAWN.leakage[phases]) * base) / sharing,
+    startTurns: between(DRAWN.turns),
+    frictionNm: 0,
+  };
+  const startMicrofarads = kind === "shaft-switch" ? bare.startMicrofarads : null;
+  const gear: StartGear = { shaftSwitch: motor.feeding.shaftSwitch, startMicrofarads };
+  const slip = between(DRAWN.slip);
+  const feed = (runMicrofarads: number | null): Feed => ({
+    ask: { speed: 1, setting: "high", reversed: false },
+    volts,
+    runMicrofarads,
+  });
+  const runMicrofarads = kind === "run-capacitor" ? balanced(motor, parameters, gear, feed, slip) : null;
+  const fed = fedMotor(motor, parameters, gear, feed(runMicrofarads));
+  if (!fed) return null;
+  const moving = new Set(fed.contacts.map(({ branch }) => branch));
+  const running = {
+    ...fed.machine,
+    branches: fed.machine.branches.map((b) =>
+      b.kind === "switch" && moving.has(b.id) ? { ...b, closed: false } : b,
+    ),
+  };
+  const run = solve(running, slip);
+  const ratedNm = run?.torqueNm ?? 0;
+  const best = Math.max(...[0.12, 0.18, 0.25, 0.35].map((s) => solve(running, s)?.torqueNm ?? 0));
+  const rest = solve(fed.machine, 1);
+  if (!run || !rest || ratedNm <= 0) return null;
+  if (best < LEAST_BEST * ratedNm || rest.torqueNm < LEAST_PULL[kind] * ratedNm) return null;
+  const rpm = ((1 - slip) * 120 * hertz) / poles;
+  const amps = abs(run.branches.get("line-1")?.amps ?? ZERO);
+  const watts = ratedNm * (1 - slip) * synchronousRadians(poles, hertz);
+  const load = { kind: "fan" as const, newtonMetres: ratedNm, atRpm: rpm };
+  const point = operatingPoint(fed.machine, load, fed.contacts);
+  if (point?.outcome !== "runs" || Math.abs(point.rpm / rpm - 1) > 0.02) return null;
+  const locked = abs(rest.branches.get("line-1")?.amps ?? ZERO);
+  const capacitorVolts = abs(run.branches.get("run-capacitor")?.volts ?? ZERO);
+  const ranges = (twoVoltages ? [low, volts] : [volts]).map((v) => ({
+    low: Math.round(v),
+    high: Math.round(v),
+  }));
+  const plate: Plate = {
+    volts: ranges,
+    hertz: [hertz],
+    phase: phases,
+    rpm: Math.round(rpm / 5) * 5,
+    powerWatts: [rounded(watts)],
+    fullLoadAmps: twoVoltages ? [rounded(amps * settingRatio), rounded(amps)] : [rounded(amps)],
+    ...(runMicrofarads === null
+      ? {}
+      : { runCapacitor: { microfarads: runMicrofarads, volts: capacitorVolts > 400 ? 440 : 370 } }),
+    ...(startMicrofarads === null
+      ? {}
+      : {
+          startCapacitor: {
+            lowMicrofarads: rounded(startMicrofarads / 1.1),
+            highMicrofarads: rounded(startMicrofarads * 1.1),
+          },
+        }),
+    ...(random() < 0.4 && !twoVoltages ? { lockedRotorAmps: rounded(locked) } : {}),
+  };
+  return {
+    known,
+    leads,
+    plate,
+    motor,
+    truth: {
+      parameters,
+      gear,
+      ratedNm,
+      met: [],
+      rating: { ...ratingOf(motor, plate, volts, hertz), rpm, amps, watts, startMicrofarads, runMicrofarads },
+    },
+  };
+}
+
+/** The microfarads, of steps of a tenth, whose backward torque is the least beside the forward one at a slip. */
+function balanced(
+  motor: WoundMotor,
+  p: MotorParameters,
+  gear: StartGear,
+  feed: (microfarads: number) => Feed,
+  slip: number,
+): number {
+  const steps = Array.from({ length: 45 }, (_, i) => rounded(1.5 * 1.1 ** i));
+  const efficiency = (microfarads: number) => {
+    const fed = fedMotor(motor, p, gear, feed(microfarads));
+    const run = fed && solve(fed.machine, slip);
+    return run ? run.power.mechanical / Math.max(run.power.input, 1e-9) : 0;
+  };
+  return steps.reduce((a, b) => (efficiency(b) > efficiency(a) ? b : a));
+}
+
+/** Two digits, as plates have them. */
+function rounded(value: number): number {
+  return Number(value.toPrecision(2));
+}
