@@ -11,6 +11,8 @@ export interface Feed {
   readonly ask: Omit<FeedingAsk, "slots" | "startOutside">;
   readonly volts: number;
   readonly runMicrofarads: number | null;
+  /** The supply's, where that is not the motor's own. */
+  readonly hertz?: number;
 }
 
 /** A motor fed straight from its supply as its own chart says: what a right landing is held against. */
@@ -31,19 +33,22 @@ export function fedMotor(
   const through = motor.feeding.shaftSwitch && feed.runMicrofarads !== null && !gear.shaftSwitch;
   const nets = motor.feeding.chart({ ...feed.ask, slots, startOutside: through });
   if (!nets) return null;
-  const own = motorBranches(motor, p, gear);
+  const hertz = feed.hertz ?? p.hertz;
+  const own = motorBranches(motor, p, gear, hertz);
   const branches: Branch[] = [...sources(motor.feeding.phases, feed.volts), ...own.branches];
   if (feed.runMicrofarads !== null) {
     const [from, to] = through ? ["line-1", "start"] : ["run-cap-1", "run-cap-2"];
-    branches.push(capacitor("run-capacitor", from as string, to as string, feed.runMicrofarads, p.hertz));
+    branches.push(capacitor("run-capacitor", from as string, to as string, feed.runMicrofarads, hertz));
   }
-  const circuit = joinedCircuit(
-    branches,
-    nets.flatMap((net) => wires(net, motor)),
-  );
+  // Started alone, the start end meets the line that a run capacitor would have hung on; the gear lies in line.
+  const startsOnly = gear.shaftSwitch && !motor.feeding.shaftSwitch;
+  const circuit = joinedCircuit(branches, [
+    ...nets.flatMap((net) => wires(net, motor)),
+    ...(startsOnly ? [["run-cap-1", "run-cap-2"] as [string, string]] : []),
+  ]);
   return {
     machine: {
-      hertz: p.hertz,
+      hertz,
       fields: own.fields,
       frictionNm: p.frictionNm,
       branches: circuit.branches,

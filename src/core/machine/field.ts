@@ -11,6 +11,8 @@ export interface RotorField {
   /** Rotor resistance R2 and leakage reactance X2. */
   readonly rotorOhms: number;
   readonly rotorReactanceOhms: number;
+  /** A rotor on a shaft of its own, held at this slip; the machine's shaft where left out. */
+  readonly ownSlip?: number;
 }
 
 /** A winding in that field: its axis, electrical degrees, and its effective turns where a main winding has one. */

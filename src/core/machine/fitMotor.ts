@@ -86,8 +86,10 @@ export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
   const { phases, shaftSwitch } = motor.feeding;
   const runOnly = rating.runMicrofarads !== null && rating.startMicrofarads === null;
   const gear: StartGear = {
-    shaftSwitch: shaftSwitch && !runOnly,
+    // Windings joined inside that start alone: the reference starts them through a switch, as their relay does.
+    shaftSwitch: (shaftSwitch && !runOnly) || rating.startsOnly,
     startMicrofarads: rating.startMicrofarads,
+    runBesideMicrofarads: shaftSwitch && rating.startMicrofarads !== null ? rating.runMicrofarads : null,
   };
   const ratedNm = rating.watts / ((rating.rpm * 2 * Math.PI) / 60);
   const feed: Feed = { ask: FASTEST, volts: rating.volts.high, runMicrofarads: rating.runMicrofarads };
@@ -208,7 +210,7 @@ function usualOf(motor: WoundMotor, rating: Rating, ratedNm: number): MotorParam
 function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, ratedNm: number) {
   const near = (what: string) => (rating.assumed.includes(what) ? HELD.assumed : HELD.plated);
   const [torqueHeld, ampsHeld] = [Math.max(near("power"), near("speed")), near("full-load amps")];
-  const kind = turningField(motor);
+  const kind = rating.startsOnly ? "shaft-switch" : turningField(motor);
   const leastStart = LEAST_START[kind];
   return (p: MotorParameters): number[] => {
     const fed = fedMotor(motor, p, gear, feed);

@@ -27,6 +27,8 @@ export interface StartGear {
   readonly shaftSwitch: boolean;
   /** A start capacitor on the motor, in line with that switch. */
   readonly startMicrofarads: number | null;
+  /** A run capacitor on the motor beside both, which stays in line with the start winding for good. */
+  readonly runBesideMicrofarads?: number | null;
 }
 
 /** A motor's own branches, its fields and what moves inside it. */
@@ -106,6 +108,16 @@ export function motorBranches(
         );
         at = `${coil.id}~b`;
       }
+      if (gear.runBesideMicrofarads)
+        branches.push(
+          capacitor(
+            `${coil.id}-run-capacitor`,
+            coil.from,
+            at,
+            gear.runBesideMicrofarads / chains.length,
+            p.hertz,
+          ),
+        );
     }
     if (coil.seat.field === "both") {
       branches.push(winding(coil, coil.id, at, `${coil.id}~c`, coil.ohms / 2, BOTH_SHARE * turns, p, 0));

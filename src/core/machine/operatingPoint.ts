@@ -19,6 +19,8 @@ export type StartContact =
       readonly coil: string;
       readonly pickUpVolts: number;
       readonly dropOutVolts: number;
+      /** What its coil stands for good, where that is known. */
+      readonly coilVolts?: number | undefined;
     };
 
 /** Where a motor comes to rest in speed, or that it does not start. */
@@ -44,8 +46,8 @@ const STEPS = 80;
 /** Balance is found to this share of synchronous speed, or in so many halvings and interpolations. */
 const NEAR_ENOUGH = 1e-12;
 const MOST_TRIES = 60;
-/** A run-up that changes its contacts more often than this chatters: the last state stands. */
-const MOST_CHANGES = 8;
+/** A contact that changes more often than this in one run-up chatters: its last state stands, the others go on. */
+const MOST_CHANGES = 6;
 
 /** The machine over a range of slips, contacts as they are given; no points where it has no solution. */
 export function sweep(machine: Machine, from = 1, to = 0, points = SWEEP_POINTS): SweepPoint[] {
@@ -118,7 +120,20 @@ export function operatingPoint(
   const way = Math.abs(startNm) <= startingTorque(load) ? 0 : Math.sign(startNm);
   if (way === 0) return { outcome: "stalls", rpm: 0, solution: atRest.at(1), open: [] };
   let slip = 1;
-  let changes = 0;
+  const changes = new Map<string, number>();
+  /** The contacts that are to be open at a speed; one that chatters stays as it is. */
+  const movedAt = (at: number, solved: () => Solution): Set<string> => {
+    const next = moved(contacts, open, at, solved);
+    for (const { branch } of contacts) {
+      if (next.has(branch) === open.has(branch)) continue;
+      const before = changes.get(branch) ?? 0;
+      if (before >= MOST_CHANGES) {
+        if (open.has(branch)) next.add(branch);
+        else next.delete(branch);
+      } else changes.set(branch, before + 1);
+    }
+    return next;
+  };
   const surplus = (slip: number): number => {
     const torqueNm = ready()?.torqueNm(slip) ?? Number.NaN;
     return way * (torqueNm - loadTorque(load, rpmOf(slip, poles, machine.hertz)) - friction(machine, slip));
@@ -127,10 +142,9 @@ export function operatingPoint(
   for (let guard = 0; guard < 20 * STEPS; guard++) {
     const now = ready();
     if (!now) return null;
-    const next = changes < MOST_CHANGES ? moved(contacts, open, slip, () => now.at(slip)) : open;
+    const next = movedAt(slip, () => now.at(slip));
     if (!same(next, open)) {
       open = next;
-      changes += 1;
       continue;
     }
     const ahead = slip + step;
@@ -156,10 +170,9 @@ export function operatingPoint(
     const low = balance(surplus, good, bad);
     const solution = ready()?.at(low);
     if (!solution) return null;
-    const next = moved(contacts, open, low, () => solution);
-    if (changes < MOST_CHANGES && !same(next, open)) {
+    const next = movedAt(low, () => solution);
+    if (!same(next, open)) {
       open = next;
-      changes += 1;
       return resume(low);
     }
     const rpm = rpmOf(low, poles, machine.hertz);
@@ -254,9 +267,19 @@ function same(one: ReadonlySet<string>, other: ReadonlySet<string>): boolean {
   return one.size === other.size && [...one].every((id) => other.has(id));
 }
 
-/** What holds a shaft at rest: a fan nothing, a conveyor its torque. */
+/** Of a fan's rated torque, what its bearings and belt hold at rest: less than that is no start. */
+const STICTION_SHARE = 0.03;
+
+/** What holds a shaft at rest: a fan its bearings, a conveyor its torque. */
 function startingTorque(load: Load): number {
-  return load.kind === "constant" ? load.newtonMetres : 1e-6;
+  switch (load.kind) {
+    case "constant":
+      return load.newtonMetres;
+    case "fan":
+      return Math.max(1e-6, STICTION_SHARE * load.newtonMetres);
+    case "none":
+      return 1e-6;
+  }
 }
 
 function friction({ frictionNm = 0, fields, hertz }: Machine, slip: number): number {

@@ -17,6 +17,14 @@ export type RatingFigure =
   | "start capacitor"
   | "locked-rotor amps";
 
+/** The two voltages of a motor that is set inside, and which it stands at: null where nobody has seen or proved it. */
+export interface InsideSetting {
+  readonly now: "low" | "high" | null;
+  readonly volts: { readonly low: number; readonly high: number };
+  /** The plate's amps by setting, where it gives both. */
+  readonly amps: { readonly low: number; readonly high: number } | null;
+}
+
 /** What a motor is rated for, complete: from its plate, and where that is silent from what is usual. */
 export interface Rating {
   readonly hertz: number;
@@ -27,6 +35,8 @@ export interface Rating {
   readonly volts: { readonly low: number; readonly high: number };
   /** The lower end of the range that each setting is plated for, such as 208 of 208–230. */
   readonly leastVolts: { readonly low: number; readonly high: number };
+  /** A dial, a plug or two terminals inside set it for one of two voltages; null where its leads, or nothing, do. */
+  readonly insideSetting: InsideSetting | null;
   /** Full-load amps at the high setting, of the fastest speed or the greatest power. */
   readonly amps: number;
   /** The plate's amps for each speed or power lead, the fastest or strongest first; null where it gives one figure. */
@@ -38,6 +48,10 @@ export interface Rating {
   /** Volts the plated run capacitor is rated for; null where the plate does not say. */
   readonly runVolts: number | null;
   readonly startMicrofarads: number | null;
+  /** The plate's start capacitor: its band and the volts it is rated for; null where no plate names one. */
+  readonly startPlated: NonNullable<Plate["startCapacitor"]> | null;
+  /** Windings joined inside that start through a capacitor and run without one. */
+  readonly startsOnly: boolean;
   /** Line amps with the rotor locked at the high setting, from and up to; null where no plate says. */
   readonly lockedAmps: readonly [number, number] | null;
   /** Where each figure comes from; a figure that the motor has no use for is left out. */
@@ -77,13 +91,21 @@ export function turningField({ feeding, leads, coils }: WoundMotor): TurningFiel
  *
  * @param supplyVolts volts between lines where the plate gives none.
  * @param supplyHertz of the supply: what a plate of both, or of none, is taken for.
+ * @param setAt how a motor that is set inside stands, where that was seen on its dial or proved.
  */
 export function ratingOf(
   motor: WoundMotor,
   plate: Plate,
   supplyVolts: number,
   supplyHertz: 50 | 60 = 60,
+  setAt: "low" | "high" | null = null,
 ): Rating {
+  const insideSetting = insideSettingOf(motor, plate, setAt);
+  if (insideSetting)
+    return {
+      ...ratingOf(motor, asSetInside(plate, insideSetting, supplyVolts), supplyVolts, supplyHertz),
+      insideSetting,
+    };
   const kind = turningField(motor);
   const sources: Partial<Record<RatingFigure, Source>> = {};
   const from = <T>(value: T, figure: RatingFigure, source: Source): T => {
@@ -94,7 +116,8 @@ export function ratingOf(
   const hertz = hertzOf(plate, supplyHertz, (source) => from(undefined, "hertz", source));
   const usual = (phases === 3 || shaftSwitch ? USUAL_RPM.other : USUAL_RPM.fan) * (hertz / 60);
   const poles =
-    polesOf({ ...plate, hertz: [hertz] }) ??
+    plate.poles ??
+    stampedPoles(plate.rpm, hertz) ??
     from(polesOf({ rpm: usual, hertz: [hertz] }) ?? 4, "poles", assumed("the plate names no speed"));
   const rpm = rpmOf(plate, poles, hertz, usual, (source) => from(undefined, "speed", source));
   const plated = voltsOf(plate, twoVoltages, settingRatio);
@@ -148,11 +171,12 @@ export function ratingOf(
     rpm,
     volts,
     leastVolts,
+    insideSetting: null,
     amps,
     ampsByTap: twoVoltages || !list || list.length < 2 ? null : [...list].sort((a, b) => b - a),
     watts,
     powers,
-    runMicrofarads: runMicrofaradsOf(plate, kind, { watts, volts: volts.high, hertz }, (source) =>
+    runMicrofarads: runMicrofaradsOf(plate, motor, kind, { watts, volts: volts.high, hertz }, (source) =>
       from(undefined, "run capacitor", source),
     ),
     runVolts:
@@ -162,9 +186,42 @@ export function ratingOf(
     startMicrofarads: startMicrofaradsOf(motor, plate, kind, { watts, volts: volts.low, hertz }, (source) =>
       from(undefined, "start capacitor", source),
     ),
+    startPlated: plate.startCapacitor ?? null,
+    startsOnly: kind === "run-capacitor" && startsOnlyBy(motor, plate),
     lockedAmps,
     sources,
     assumed: (Object.keys(sources) as RatingFigure[]).filter((figure) => sources[figure]?.kind === "assumed"),
+  };
+}
+
+/** Two voltages this far apart are two settings, not a range. */
+const TWO_SETTINGS = 1.6;
+
+function insideSettingOf(
+  { feeding }: WoundMotor,
+  { volts, fullLoadAmps }: Plate,
+  now: InsideSetting["now"],
+): InsideSetting | null {
+  const [first] = volts ?? [];
+  const last = volts?.at(-1);
+  if (feeding.twoVoltages || !first || !last || last.high / first.high < TWO_SETTINGS) return null;
+  return {
+    now,
+    volts: { low: first.high, high: last.high },
+    amps:
+      fullLoadAmps?.length === 2 ? { low: Math.max(...fullLoadAmps), high: Math.min(...fullLoadAmps) } : null,
+  };
+}
+
+/** The plate of a motor that is set inside, as it stands: unknown, as the setting nearer to the supply would have it. */
+function asSetInside(plate: Plate, { now, volts, amps }: InsideSetting, supplyVolts: number): Plate {
+  const away = (rated: number) => Math.abs(Math.log(supplyVolts / rated));
+  const set = now ?? (away(volts.low) < away(volts.high) ? "low" : "high");
+  const range = set === "low" ? plate.volts?.[0] : plate.volts?.at(-1);
+  return {
+    ...plate,
+    ...(range ? { volts: [range] } : {}),
+    ...(amps ? { fullLoadAmps: [amps[set]] } : {}),
   };
 }
 
@@ -174,6 +231,12 @@ function hertzOf({ hertz }: Plate, supply: 50 | 60, note: Note): 50 | 60 {
   note(hertz ? PLATED : assumed("the plate names no hertz: the supply’s"));
   if (!hertz || hertz.includes(supply)) return supply;
   return hertz[0] === 50 ? 50 : 60;
+}
+
+/** The poles of a stamped speed, usual or odd; null where no field of this supply is faster, or none is stamped. */
+function stampedPoles(rpm: number | undefined, hertz: 50 | 60): number | null {
+  const stamped = rpm === undefined ? null : stampedSpeed(rpm, hertz);
+  return stamped === null || stamped.kind === "impossible" ? null : stamped.poles;
 }
 
 /** A stamped speed stands; one that is the field's own, or beyond it, is figured under the field's and said to be odd. */
@@ -236,32 +299,36 @@ interface Sized {
 }
 
 function runMicrofaradsOf(
-  { runCapacitor }: Plate,
+  plate: Plate,
+  motor: WoundMotor,
   kind: TurningField,
   { watts, volts, hertz }: Sized,
   note: Note,
 ): number | null {
+  const { runCapacitor } = plate;
   if (runCapacitor) {
     note(PLATED);
     return runCapacitor.microfarads;
   }
-  if (kind !== "run-capacitor") return null;
+  if (kind !== "run-capacitor" || startsOnlyBy(motor, plate)) return null;
   note(assumed("usual for its power"));
   return (USUAL_MICROFARADS_PER_HP * (watts / WATTS_PER_HP) * (230 / volts) ** 2 * 60) / hertz;
 }
 
 function startMicrofaradsOf(
   motor: WoundMotor,
-  { startCapacitor, runCapacitor }: Plate,
+  plate: Plate,
   kind: TurningField,
   { watts, volts, hertz }: Sized,
   note: Note,
 ): number | null {
+  const { startCapacitor, runCapacitor } = plate;
   if (startCapacitor) {
     note(PLATED);
     return (startCapacitor.lowMicrofarads + startCapacitor.highMicrofarads) / 2;
   }
-  if (kind !== "shaft-switch" || runCapacitor || splitsByOhms(motor)) return null;
+  const alone = kind === "run-capacitor" && startsOnlyBy(motor, plate);
+  if (!alone && (kind !== "shaft-switch" || runCapacitor || splitsByOhms(motor))) return null;
   note(assumed("usual for its power"));
   return usualStartMicrofarads(watts, volts, hertz);
 }
@@ -275,6 +342,21 @@ function splitsByOhms({ coils }: WoundMotor): boolean {
     coils.find(({ winding }) => winding === "start"),
   ];
   return !main || !start || start.ohms / main.ohms >= SPLIT_RATIO;
+}
+
+/** Start to main ohms from which a joined motor without a plate is taken to start alone: its start wire is too thin to stay in. */
+const STARTS_ONLY_RATIO = 3;
+
+/**
+ * Windings joined inside that only start through a capacitor: the plate names a start capacitor and no run capacitor, or
+ * names neither and the start winding's wire is too thin to stay in.
+ */
+function startsOnlyBy({ coils }: WoundMotor, { runCapacitor, startCapacitor }: Plate): boolean {
+  if (runCapacitor) return false;
+  if (startCapacitor) return true;
+  const start = coils.find(({ winding }) => winding === "start");
+  const main = coils.find(({ winding }) => winding === "main");
+  return start !== undefined && main !== undefined && start.ohms / main.ohms > STARTS_ONLY_RATIO;
 }
 
 /** Start capacitors for a horsepower at 115 V and 60 Hz, in the middle of what the trade has; a quarter of it at twice the volts. */

@@ -73,7 +73,7 @@ export function prepared(machine: Machine): PreparedMachine | null {
   const currentAt = new Map(currents.map(({ id }, i) => [id, names.length - 1 + i]));
   const firstPoles = fields[0]?.poles ?? 2;
   const impedancesAt = (slip: number) => {
-    const slips = fields.map(({ poles }) => 1 - ((1 - slip) * poles) / firstPoles);
+    const slips = fields.map(({ poles, ownSlip }) => ownSlip ?? 1 - ((1 - slip) * poles) / firstPoles);
     return { slips, impedances: fields.map((field, f) => fieldImpedance(field, slips[f] ?? slip)) };
   };
   const { impedances: reference } = impedancesAt(REFERENCE_SLIP);
@@ -249,7 +249,9 @@ function fieldPower(
 ): { torqueNm: number; rotorCopper: number } {
   let torqueNm = 0;
   let rotorCopper = 0;
-  fields.forEach(({ poles }, f) => {
+  fields.forEach(({ poles, ownSlip }, f) => {
+    // What turns on a shaft of its own gives this one no torque.
+    if (ownSlip !== undefined) return;
     const { forward, backward } = impedances[f] as FieldImpedance;
     const ahead = abs(ampereTurns[2 * f] ?? ZERO) ** 2 * forward.re;
     const behind = abs(ampereTurns[2 * f + 1] ?? ZERO) ** 2 * backward.re;

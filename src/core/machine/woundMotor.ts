@@ -41,6 +41,8 @@ export interface WoundMotor {
   readonly coils: readonly Coil[];
   /** Slots given to leads by the order they stand in, because no mark says which end of a coil is which. */
   readonly unproved: readonly Slot[];
+  /** The same by sets: in each list sets of slots that are alike, so that their coils may take them in any order, either way. */
+  readonly openSets: readonly (readonly (readonly Slot[])[])[];
   /** The plug of its start winding is turned over from how it was found. */
   readonly plugTurned?: boolean;
   /** Coils that no reading ran through: where the family has them, with ohms that are usual. */
@@ -68,7 +70,7 @@ export function woundMotor(
     const group = known.bonded.find((one) => one.includes(id));
     return group ? ([...group].sort()[0] ?? id) : id;
   };
-  const { slots, unproved } = slotsOf(known, here, feeding, junctionOf);
+  const { slots, openSets } = slotsOf(known, here, feeding, junctionOf);
   const name = (end: string) => (end.startsWith("*") ? end : junctionOf(end));
   const roleAt = new Map<string, Role>();
   for (const { id } of here) {
@@ -83,29 +85,48 @@ export function woundMotor(
   const unread = unreadSections(family, roleAt, read, here.length);
   const sections = [...read, ...unread];
   const slotAt = new Map(here.map(({ id }) => [junctionOf(id), slots.get(id) ?? ""]));
-  const slotOrNeighbours = (end: string): Slot => {
-    const own = slotAt.get(end);
-    if (own !== undefined) return own;
-    const around = sections
-      .filter(({ between }) => between.includes(end))
-      .map(({ between }) => slotAt.get(between[0] === end ? between[1] : between[0]) ?? "");
-    return `*${around.sort().join("+")}`;
-  };
-  const readOrUsual = sections.map(({ between, ohms, winding }, i) => {
-    const [from, to] = between;
-    const seat = feeding.seat(slotOrNeighbours(from), slotOrNeighbours(to), winding);
-    return { id: `coil-${i + 1}`, from, to, ohms, winding, seat };
-  });
+  const readOrUsual = seated(
+    feeding,
+    slotAt,
+    sections.map(({ between: [from, to], ohms, winding }, i) => ({
+      id: `coil-${i + 1}`,
+      from,
+      to,
+      ohms,
+      winding,
+    })),
+  );
   const hidden = insideCoils(feeding, slotAt, readOrUsual);
   return {
     family: family.id,
     feeding,
     leads: here.map(({ id }) => ({ id, slot: slots.get(id) ?? "", junction: junctionOf(id) })),
     coils: [...readOrUsual, ...hidden],
-    unproved,
+    unproved: openSets.flat(2),
+    openSets,
     unread: unread.map((_, i) => `coil-${read.length + i + 1}`),
     inside: hidden.map(({ id }) => id),
   };
+}
+
+/** Coils with their seats in the field, by the slots at their ends; a junction not brought out goes by its neighbours. */
+export function seated(
+  feeding: Feeding,
+  slotAt: ReadonlyMap<string, Slot>,
+  coils: readonly Omit<Coil, "seat">[],
+): Coil[] {
+  const slotOrNeighbours = (end: string): Slot => {
+    const own = slotAt.get(end);
+    if (own !== undefined) return own;
+    const around = coils
+      .filter(({ from, to }) => from === end || to === end)
+      .map(({ from, to }) => slotAt.get(from === end ? to : from) ?? "");
+    return `*${around.sort().join("+")}`;
+  };
+  return coils.map((coil) => ({
+    ...coil,
+    seat: feeding.seat(slotOrNeighbours(coil.from), slotOrNeighbours(coil.to), coil.winding),
+  }));
 }
 
 /** Windings that no lead brings out, between the junctions of the slots that the family joins them to. */
@@ -127,9 +148,9 @@ function slotsOf(
   leads: readonly MarkedLead[],
   feeding: Feeding,
   junctionOf: (id: string) => string,
-): { slots: Map<string, Slot>; unproved: Slot[] } {
+): { slots: Map<string, Slot>; openSets: Slot[][][] } {
   const slots = new Map<string, Slot>();
-  const unproved: Slot[] = [];
+  const openSets: Slot[][][] = [];
   const byRole = grouped(leads, ({ id }) => known.roles[id]?.role);
   for (const [role, ofRole] of byRole) {
     const first = known.roles[ofRole[0]?.id ?? ""];
@@ -137,18 +158,20 @@ function slotsOf(
     const groups = [...grouped(ofRole, ({ id }) => groupKey(known.roles[id]))].sort(([a], [b]) => a - b);
     const ranked = first.rank !== undefined;
     const free = ranked ? [] : [...feeding.slotSets(first, ofRole.length)];
+    const open: Slot[][] = [];
     for (const [, members] of ranked ? groups : marksFirst(groups, free)) {
       const own = known.roles[members[0]?.id ?? ""] as Role;
       const sets = ranked ? feeding.slotSets(own, members.length) : free;
       const set = sets.find((one) => fits(one, members)) ?? sets[0] ?? [];
       if (!ranked) free.splice(free.indexOf(set), 1);
       const proved = give(set, members, junctionOf, slots);
-      if (!proved && feeding.endsMatter.includes(role)) unproved.push(...set);
+      if (!proved && feeding.endsMatter.includes(role)) open.push([...set]);
     }
+    if (open.length > 0) openSets.push(open);
   }
   for (const [one, other] of feeding.together ?? [])
     exchangeToMeet(one, other, known, slots, junctionOf, feeding);
-  return { slots, unproved };
+  return { slots, openSets };
 }
 
 /** Things by a key of theirs, in the order the keys first come. */

@@ -121,7 +121,7 @@ describe("how far a job's wiring got", () => {
   });
 
   it("equipment of another kind is refused with its reason, and a retrofit goes to its strip", () => {
-    expect(wiringOf(...FAN, equipment("three-phase-contactor")).wiring.kind).toBe("refused");
+    expect(wiringOf(...FAN, equipment("reversing-switch")).wiring.kind).toBe("refused");
     const kind: FactBody = { kind: "plate", motor: "new", field: "kind", typed: "retrofit" };
     expect(wiringOf(kind, equipment("electronic-board")).wiring.kind).toBe("retrofit");
   });

@@ -7,9 +7,10 @@ import { type Plate, readPlate } from "../motor/plate";
 import type { Fault } from "../quantity/fault";
 import type { VoltRange } from "../quantity/volts";
 import type { Compartment } from "../wiring/compartment";
+import { HARNESS } from "../wiring/harness";
 import { type HandChanges, type WiringPlan, withChanges } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
-import { HARNESS, planRetrofit } from "../wiring/retrofit";
+import { planRetrofit } from "../wiring/retrofit";
 import type { Job } from "./job";
 import { withPresent } from "./presentCapacitor";
 

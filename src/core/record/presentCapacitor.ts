@@ -14,10 +14,15 @@ export function withPresent(made: Compartment, label: string): Compartment {
     if (part.kind !== "capacitor" || part.start) return part;
     const volts = found.volts ?? part.volts;
     if (found.kind === "single")
-      return capacitor.dual ? part : { ...part, microfarads: found.microfarads, volts };
+      return capacitor.dual ? part : { ...part, microfarads: found.microfarads, volts, stated: "label" };
     if (found.kind !== "dual" || !capacitor.dual) return part;
     const fan = [part.from, part.to].includes(capacitor.startSide);
-    return { ...part, microfarads: fan ? found.fanMicrofarads : found.hermMicrofarads, volts };
+    return {
+      ...part,
+      microfarads: fan ? found.fanMicrofarads : found.hermMicrofarads,
+      volts,
+      stated: "label",
+    };
   };
   return {
     ...made,

@@ -39,6 +39,7 @@ export function capacitorPlaces(
   otherSide: "return" | "line" = "return",
 ): CapacitorPlace[] {
   const { capacitor } = made.offers;
+  if (!asked && capacitor?.tied && made.offers.takesStartOut) return [withoutIt(made, capacitor.device)];
   if (!asked) return [{ id: "as-it-is", school: "", compartment: made, work: [], removed: [], cautions: [] }];
   if (!capacitor) return [own(made, asked, "own-capacitor", "", [])];
   const onLine = otherSide === "line";
@@ -55,7 +56,8 @@ export function capacitorPlaces(
     removed: [],
     cautions: [],
   };
-  if (!capacitor.tied || (!duplicate && !onLine)) return [stays];
+  // Beside start gear the capacitor's own wires feed that too: they stay.
+  if (!capacitor.tied || made.offers.takesStartOut || (!duplicate && !onLine)) return [stays];
   const wires = compartment.wires.filter(
     ({ from, to, serves }) => !serves && (from === capacitor.lineSide || to === capacitor.lineSide),
   );
@@ -72,6 +74,33 @@ export function capacitorPlaces(
     removed: wires,
   };
   return onLine ? [untied] : [untied, stays];
+}
+
+/** The run capacitor that hangs across the start gear comes out: the motor starts through a capacitor and runs without. */
+function withoutIt(made: Compartment, deviceId: string): CapacitorPlace {
+  const device = made.devices.find(({ id }) => id === deviceId);
+  const ends = new Set(device?.terminals.map(({ id }) => id));
+  const off = made.wires.filter(({ from, to }) => ends.has(from) || ends.has(to));
+  const part = device?.parts.find((p) => p.kind === "capacitor");
+  return {
+    id: "as-it-is",
+    school: "",
+    compartment: { ...made, wires: made.wires.filter((wire) => !off.includes(wire)) },
+    work:
+      part?.kind === "capacitor"
+        ? [
+            {
+              device: deviceId,
+              change: "removed",
+              microfarads: part.microfarads,
+              volts: part.volts,
+              known: false,
+            },
+          ]
+        : [],
+    removed: off,
+    cautions: ["This motor takes no run capacitor: the box’s comes out, or the box is the wrong one for it."],
+  };
 }
 
 function keepDual(made: Compartment, asked: AskedCapacitor): CapacitorPlace {
@@ -121,7 +150,10 @@ function leftEmpty({ offers, devices }: Compartment): CapacitorWork[] {
     : [];
 }
 
-/** The equipment with a capacitor's value set; kept where it is that already and its volts suffice. */
+/**
+ * The equipment with a capacitor's value set; kept where somebody stated that it is that already and its volts suffice.
+ * Where nobody stated what is there, the plan asks for it and takes nothing of it for given.
+ */
 function withValue(
   made: Compartment,
   deviceId: string,
@@ -139,10 +171,13 @@ function withValue(
           parts: device.parts.map((p) => {
             if (p.kind !== "capacitor" || p.start || (side && p.from !== side && p.to !== side)) return p;
             const same =
-              Math.abs(p.microfarads / asked.microfarads - 1) <= SAME_VALUE && p.volts >= asked.volts;
-            if (!same) change = "replaced";
-            // A dual has one rating of volts for both halves: the higher stays.
-            volts = Math.max(p.volts, asked.volts);
+              p.stated !== undefined &&
+              Math.abs(p.microfarads / asked.microfarads - 1) <= SAME_VALUE &&
+              p.volts >= asked.volts;
+            if (p.stated === undefined) change = "fit";
+            else if (!same) change = "replaced";
+            // A dual has one rating of volts for both halves: the higher that somebody stated stays.
+            volts = p.stated === undefined ? asked.volts : Math.max(p.volts, asked.volts);
             microfarads = same ? p.microfarads : asked.microfarads;
             return { ...p, microfarads, volts };
           }),

@@ -35,6 +35,8 @@ const terminal = z.object({
 });
 
 const between = { id, from: id, to: id };
+/** Who stated a part's figures: its own label, read, or a person. Left out, they are a usual part's, and nobody did. */
+const stated = z.enum(["label", "told"]).optional();
 const part = z.discriminatedUnion("kind", [
   /** Closed while one of `closedOn` calls, or always, unless one of `opensOn` calls, a guard opened it or the dial is elsewhere. */
   z.object({
@@ -53,6 +55,7 @@ const part = z.discriminatedUnion("kind", [
     microfarads: z.number().finite().positive().max(2000),
     volts: z.number().finite().positive().max(1000),
     start: z.boolean().optional(),
+    stated,
   }),
   /** A potential relay: its contact is closed at rest, its coil's volts pull it open. */
   z.object({
@@ -63,6 +66,17 @@ const part = z.discriminatedUnion("kind", [
     coilOhms: z.number().finite().positive().max(100_000),
     pickUpVolts: z.number().finite().positive().max(1000),
     dropOutVolts: z.number().finite().positive().max(1000),
+    /** Volts its coil stands for good. */
+    coilVolts: z.number().finite().positive().max(1000).optional(),
+    stated,
+  }),
+  /** A compressor: run winding from its joint (`from`) to R (`to`), start winding from the joint to S (`start`). */
+  z.object({
+    kind: z.literal("compressor"),
+    ...between,
+    start: id,
+    runOhms: z.number().finite().positive().max(100),
+    startOhms: z.number().finite().positive().max(500),
   }),
   z.object({ kind: z.literal("resistor"), ...between, ohms: z.number().finite().positive().max(1e6) }),
 ]);
@@ -118,6 +132,8 @@ const offers = z.object({
     .optional(),
   /** What the start winding starts through, where that is not on the motor. */
   start: id.optional(),
+  /** The terminal that feeds what the start winding starts through; the first feed's hot where left out. */
+  startFed: id.optional(),
   /** Something of the equipment takes the start winding out again, so that the motor has no switch of its own. */
   takesStartOut: z.boolean().optional(),
 });
@@ -131,6 +147,8 @@ export const compartment = z
     devices: z.array(device).min(1).max(16),
     wires: z.array(wire).max(40),
     calls: z.array(z.object({ id, name })).max(8),
+    /** Calls that can stand at once: each a set of two or more. Contacts that bar one another say so themselves. */
+    together: z.array(z.array(id).min(2).max(4)).max(12).optional(),
     offers,
     cautions: z.array(z.string().trim().min(1).max(240)).max(6),
   })
@@ -145,6 +163,11 @@ export const compartment = z
       one.parts.forEach((p, i) => {
         need(p.from, ["devices", d, "parts", i, "from"]);
         need(p.to, ["devices", d, "parts", i, "to"]);
+        if (p.kind === "compressor") need(p.start, ["devices", d, "parts", i, "start"]);
+        if (p.kind === "potential-relay") {
+          need(p.coilFrom, ["devices", d, "parts", i, "coilFrom"]);
+          need(p.coilTo, ["devices", d, "parts", i, "coilTo"]);
+        }
         if (p.kind !== "contact") return;
         for (const on of ["closedOn", "opensOn"] as const)
           for (const call of p[on] === "always" ? [] : (p[on] ?? []))
@@ -183,6 +206,11 @@ export const compartment = z
           path: ["offers", "feeds", i, "call"],
           message: `There is no call “${call}”.`,
         });
+    });
+    (made.together ?? []).forEach((set, i) => {
+      for (const call of set)
+        if (!calls.has(call))
+          context.addIssue({ code: "custom", path: ["together", i], message: `There is no call “${call}”.` });
     });
     need(made.offers.back, ["offers", "back"]);
     need(made.offers.ground, ["offers", "ground"]);

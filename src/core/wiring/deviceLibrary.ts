@@ -71,11 +71,15 @@ function poles(id: string, made: Compartment, count: number, openedBy?: string):
   );
 }
 
-/** Contacts from a board's LINE, one for each call terminal. */
+/** Contacts from a board's LINE, one for each call terminal; each yields to the calls of those before it. */
 function relays(id: string, made: Compartment, wanted: Readonly<Record<string, readonly string[]>>): Part[] {
-  return Object.entries(wanted).map(([terminal, words]) =>
-    contact(`${id}.${terminal}-relay`, `${id}.LINE`, `${id}.${terminal}`, callsFor(made, ...words)),
-  );
+  const before: string[] = [];
+  return Object.entries(wanted).map(([terminal, words]) => {
+    const on = callsFor(made, ...words);
+    const opensOn = before.filter((call) => !on.includes(call));
+    before.push(...on);
+    return contact(`${id}.${terminal}-relay`, `${id}.LINE`, `${id}.${terminal}`, on, { opensOn });
+  });
 }
 
 const ONE_STAGE = { COOL: ["cool"], HEAT: ["heat"], FAN: ["fan", "circ"] } as const;

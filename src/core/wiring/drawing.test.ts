@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { CAPPED } from "./compartment";
 import { COMPARTMENTS, compartmentById } from "./compartments";
 import { countCrossings, wiringDrawing } from "./drawing";
-import { FRAME } from "./plan";
+import { FRAME, NO_TURN } from "./plan";
 import { planSteps } from "./steps";
 import {
   blower4,
@@ -133,8 +133,11 @@ describe("equipment without a motor", () => {
       jumpers: [],
       removed: [],
       capacitors: [],
+      parts: [],
       wanted: [],
       setting: "high" as const,
+      startOut: "motor" as const,
+      turn: NO_TURN,
       reasons: {},
       cautions: [],
     };

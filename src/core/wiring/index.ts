@@ -5,9 +5,11 @@ export { type Rating, ratingOf } from "../machine/rating";
 export { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
 export { type WoundMotor, woundMotor } from "../machine/woundMotor";
 export type { AskedCapacitor } from "./capacitorPlace";
+export type { Assumption } from "./check/assumed";
 export { checkPlan, type WiringCheck } from "./check/check";
 export type { CheckCode, CheckFinding } from "./check/finding";
 export type { MotorToRun, StateOutcome } from "./check/outcome";
+export { checkRetrofit } from "./check/retrofit";
 export {
   CAPPED,
   type Compartment,
@@ -22,6 +24,7 @@ export {
 export { COMPARTMENTS, compartmentById } from "./compartments";
 export { DEVICE_LIBRARY, type LibraryDevice } from "./deviceLibrary";
 export { type DrawnWire, type WiringDrawing, wiringDrawing } from "./drawing";
+export { HARNESS, harnessName } from "./harness";
 export { boardAsSet, boardPlaces, netsOfSetting, type VoltageChange, voltageChange } from "./motorBoard";
 export { type OldLanding, type OldLeadReading, readOldLeads } from "./oldLeads";
 export {
@@ -34,7 +37,7 @@ export {
   withChanges,
 } from "./plan";
 export { emptied, planWiring, speedsOf } from "./planWiring";
-export { checkRetrofit, HARNESS, harnessName, planRetrofit } from "./retrofit";
+export { planRetrofit, type RetrofitModule } from "./retrofit";
 export { speedCalls } from "./speedCalls";
 export { type SpeedForecast, speedForecast } from "./speedForecast";
 export { type EquipmentState, guardedStatesOf, statesOf } from "./stateCircuit";

@@ -24,14 +24,34 @@ export interface Wanted {
   readonly reversed: boolean;
 }
 
+/** Which way the motor is to turn, and which way it turns wired as its plate's drawing has it; null where nothing tells. */
+export interface Turn {
+  readonly needed: "cw-lead-end" | "ccw-lead-end" | null;
+  /** By what that is known: "the old plate", "the blade". */
+  readonly neededBy: string;
+  readonly asDrawn: "cw-lead-end" | "ccw-lead-end" | null;
+}
+
+export const NO_TURN: Turn = { needed: null, neededBy: "", asDrawn: null };
+
 /** What becomes of a capacitor. */
 export interface CapacitorWork {
   readonly device: string;
-  readonly change: "kept" | "replaced" | "added" | "left-empty";
+  /** `fit`: one is in its place, and nobody has said what it is. */
+  readonly change: "kept" | "replaced" | "fit" | "added" | "left-empty" | "removed";
   readonly microfarads: number;
   readonly volts: number;
   /** False where no plate says the value: what stands here is for the figures alone. */
   readonly known: boolean;
+}
+
+/** What becomes of a part that is no run capacitor: start capacitor, relay, what stands in the motor's own wart. */
+export interface PartWork {
+  readonly device: string;
+  /** `fit`: nobody has said what is there; `replace`: what is there does not suit, and is run as it stands until it is. */
+  readonly change: "kept" | "fit" | "replace" | "on-motor";
+  readonly does: string;
+  readonly because: string;
 }
 
 /** One line of the work, in the order of the hands. */
@@ -71,8 +91,14 @@ export interface WiringPlan {
   readonly jumpers: readonly Jumper[];
   readonly removed: readonly RemovedWire[];
   readonly capacitors: readonly CapacitorWork[];
+  readonly parts: readonly PartWork[];
   readonly wanted: readonly Wanted[];
   readonly setting: "low" | "high";
+  /** What takes the start winding out again once it runs: a switch of the motor's own, or something of the equipment. */
+  readonly startOut: "motor" | "equipment";
+  readonly turn: Turn;
+  /** Volts that an electronic retrofit's jumper was seen set for; left out where nobody looked. */
+  readonly moduleVolts?: number;
   /** The plug of the motor's start winding is to be turned over. */
   readonly plugTurned?: boolean;
   /** Why each lead goes where it goes. */

@@ -6,6 +6,7 @@ import type { Compartment } from "./compartment";
 import { COMPARTMENTS, compartmentById } from "./compartments";
 import { FRAME, NO_CHANGES, type WiringPlan, withChanges } from "./plan";
 import { emptied, planWiring, speedsOf } from "./planWiring";
+import { planSteps } from "./steps";
 import {
   blower2,
   blower4,
@@ -39,6 +40,19 @@ const on = (id: string, volts: number): Compartment => {
   const made = at(id);
   return { ...made, supply: { ...made.supply, volts } };
 };
+
+/** The equipment with every capacitor's label read as it stands. */
+function stating(made: Compartment): Compartment {
+  return {
+    ...made,
+    devices: made.devices.map((device) => ({
+      ...device,
+      parts: device.parts.map((part) =>
+        part.kind === "capacitor" ? { ...part, stated: "label" as const } : part,
+      ),
+    })),
+  };
+}
 
 /** Landings without the frame, then jumpers as "from>to". */
 function table({ landings, jumpers }: WiringPlan): Record<string, string> {
@@ -384,12 +398,26 @@ describe("what a plan leaves and changes", () => {
     expect(keep && emptied(keep, old)).toEqual([]);
   });
 
-  it("a dual of another fan value is replaced, its volts never lowered; the right one is kept", () => {
+  it("a dual whose label says another fan value is replaced, its volts never lowered; the right one is kept", () => {
     const seven = { runCapacitor: { microfarads: 7.5, volts: 370, known: true } };
-    expect(plansFor(fan3, at("condenser-dual"), seven)[0]?.capacitors).toEqual([
+    const labelled = stating(at("condenser-dual"));
+    expect(plansFor(fan3, labelled, seven)[0]?.capacitors).toEqual([
       { device: "dual", change: "replaced", microfarads: 7.5, volts: 440, known: true },
     ]);
-    expect(plansFor(fan3, at("condenser-dual"))[0]?.capacitors[0]?.change).toBe("kept");
+    expect(plansFor(fan3, labelled)[0]?.capacitors[0]?.change).toBe("kept");
+  });
+
+  it("a capacitor whose label nobody read never stays: the step says what it has to be", () => {
+    const [plan] = plansFor(fan3, at("condenser-dual"), {
+      runCapacitor: { microfarads: 7.5, volts: 250, known: true },
+    });
+    expect(plan?.capacitors).toEqual([
+      { device: "dual", change: "fit", microfarads: 7.5, volts: 250, known: true },
+    ]);
+    const step = plan && planSteps(plan, fan3.leads).find(({ id }) => id === "capacitor-dual");
+    expect(step?.does).toBe(
+      "The dual capacitor: its FAN side has to be 7.5 µF, 250 V or more. Read its label; change it where it is not.",
+    );
   });
 
   it("a speed that a person chose goes to its call; one the motor does not have is refused", () => {
@@ -423,8 +451,10 @@ describe("what a plan leaves and changes", () => {
     const plan = planned.ok ? planned.plans[0] : undefined;
     expect(plan?.capacitors[0]?.known).toBe(false);
     const check = plan && checkPlan(plan, { motor, fitted });
-    expect(check?.weight).toBe("again");
-    expect(check?.findings.map(({ code }) => code)).toContain("capacitor-unknown");
+    expect(check?.weight).toBe("stop");
+    expect(check?.findings.find(({ code }) => code === "capacitor-unknown")?.says).toMatch(
+      /estimate of .* to .* µF/,
+    );
   });
 
   it("a changed rotation makes the one swap of the family, and only that", () => {
@@ -449,16 +479,25 @@ describe("what a plan leaves and changes", () => {
     expect(refused.ok || refused.faults[0]?.says).toMatch(/cannot be turned round.*plug/);
   });
 
-  it("three-phase on two lines, single-phase on three, are refused in words", () => {
+  it("a single-phase fan takes two poles of a three-pole contactor", () => {
+    const made = at("three-phase-contactor");
+    const on230 = { ...made, supply: { ...made.supply, volts: 230 } };
+    const [plan] = plansFor(fan3, on230);
+    expect(plan && table(plan)).toEqual({
+      bn: "own.2",
+      ye: "contactor.T2",
+      "contactor.T2>": "own.1",
+      bk: "contactor.T1",
+    });
+    expect(plan && checkPlan(plan, fan3).weight).not.toBe("stop");
+  });
+
+  it("three-phase on two lines is refused in words", () => {
     const refuse = (motor: TestMotor, made: Compartment, runCapacitor: null) =>
       planWiring({ ...motor, compartment: made, runCapacitor, speeds: {}, reversed: false });
     expect(refuse(threePhase3, at("condenser-dual"), null)).toMatchObject({
       ok: false,
       faults: [{ code: "three-phase-motor" }],
-    });
-    expect(refuse(fan3, at("three-phase-contactor"), null)).toMatchObject({
-      ok: false,
-      faults: [{ code: "single-phase-motor" }],
     });
   });
 

@@ -1,25 +1,31 @@
 import type { FittedMotor } from "../machine/fitMotor";
 import type { WoundMotor } from "../machine/woundMotor";
 import { familyById } from "../motor/families";
-import type { Net, Service, Slot } from "../motor/feeding";
+import type { Net, Service } from "../motor/feeding";
 import { type Fault, fault, type Refused, refused } from "../quantity/fault";
-import { type AskedCapacitor, type CapacitorPlace, capacitorPlaces } from "./capacitorPlace";
-import { CAPPED, type Compartment, JOINT, placeName, terminalOf } from "./compartment";
-import { FRAME, type Jumper, type Wanted, type WiringPlan } from "./plan";
+import { type AskedCapacitor, capacitorPlaces } from "./capacitorPlace";
+import { type Compartment, placeName } from "./compartment";
+import { landed } from "./landing";
+import type { Turn, Wanted, WiringPlan } from "./plan";
 import { speedCalls } from "./speedCalls";
 import { withStartGear } from "./startGear";
+import { capacitorHangsOn, terminalNets } from "./terminalNets";
 
 /** What a plan is asked for. */
 export interface WiringAsk {
   readonly motor: WoundMotor;
   readonly compartment: Compartment;
-  /** Of the new motor's plate; null where it takes none. */
+  /** Of the new motor's plate; null where it takes none, or where nobody can say. */
   readonly runCapacitor: AskedCapacitor | null;
   /** What its plate and ohms say of it: volts by setting, and what its start gear has to suit. */
   readonly fitted: FittedMotor;
-  /** The speed of a call, where a person chose it. */
+  /** The speed of a call, where a person chose it; of a motor with a lead for each power, that lead's rank. */
   readonly speeds: Readonly<Record<string, number>>;
   readonly reversed: boolean;
+  /** The power lead that was matched to the old motor, 1 the strongest; the strongest where left out. */
+  readonly powerRank?: number;
+  /** Which way it is to turn, and which way its plate's drawing turns it, as far as either is known. */
+  readonly turn?: Turn;
 }
 
 /**
@@ -29,50 +35,84 @@ export interface WiringAsk {
 export function planWiring(
   ask: WiringAsk,
 ): { readonly ok: true; readonly plans: readonly WiringPlan[] } | Refused {
-  const { motor, compartment: made } = ask;
+  const { motor, compartment: made, fitted } = ask;
   const setting = settingFor(ask);
+  const faults = misfits(ask);
+  if (faults.length > 0) return refused(...faults);
+  const wanted = wantedOf(ask);
+  // Start winding on leads of its own and a run capacitor alone: that stays in line with it for good.
+  const through = motor.feeding.shaftSwitch && !fitted.gear.shaftSwitch;
+  const outside = !through && takesStart(motor, made);
+  const slots = new Set(motor.leads.map(({ slot }) => slot));
+  const charts = wanted.map(({ speed, reversed }) => {
+    const ways = { speed: speed ?? 1, setting, reversed, slots, startOutside: through || outside };
+    const nets = motor.feeding.chart(ways);
+    if (!nets) return null;
+    if (through) return throughCapacitor(nets);
+    return startsOnly(ask) ? startedOutside(nets) : nets;
+  });
+  const missing = wanted.filter((_, i) => !charts[i]);
+  if (missing.length > 0) return refused(...missing.map((want) => noSuchFeeding(ask, want, setting)));
+  const found = charts as (readonly Net[])[];
+  const nets = terminalNets(found, made);
+  if (!nets) return refused(changesOver(ask));
+  const asked = needsRunCapacitor(found) ? (ask.runCapacitor ?? estimated(ask)) : null;
+  const duplicate = motor.leads.filter(({ slot }) => slot === "run-end").length > 1;
+  const startOut = (outside || startsOnly(ask)) && made.offers.takesStartOut ? "equipment" : "motor";
+  const places = capacitorPlaces(made, asked, duplicate, capacitorHangsOn(found));
+  return {
+    ok: true,
+    plans: places.map((place) =>
+      withStartGear(landed(ask, place, nets, { wanted, setting, startOut }), motor, fitted),
+    ),
+  };
+}
+
+/** What of the motor does not go with this equipment at all. */
+function misfits(ask: WiringAsk): Fault[] {
+  const { motor, compartment: made } = ask;
   const faults: Fault[] = [];
-  if (motor.feeding.phases === 3 && (made.offers.lines?.length ?? 0) < 3)
+  const lines = made.offers.lines?.length ?? 0;
+  if (motor.feeding.phases === 3 && lines < 3)
     faults.push(
       fault("three-phase-motor", "A three-phase motor needs three lines; this equipment has two.", [
         "compartment",
       ]),
     );
-  if (motor.feeding.phases === 1 && made.supply.kind === "three-lines")
+  if (motor.feeding.phases === 1 && made.supply.kind === "three-lines" && lines < 2)
     faults.push(
       fault(
         "single-phase-motor",
-        "A single-phase motor on a three-phase contactor: take two of its poles as a compartment of their own.",
+        "A single-phase motor takes two of three lines; this equipment offers no two switched ones.",
         ["compartment"],
       ),
     );
-  if (faults.length > 0) return refused(...faults);
+  if (startsOnly(ask) && !made.offers.start)
+    faults.push(
+      fault(
+        "no-start-gear",
+        "This motor starts through a start capacitor and a relay, and this equipment has neither: it needs its control box.",
+        ["compartment"],
+      ),
+    );
+  return faults;
+}
+
+/** What each feed of the equipment is to do with the motor. */
+function wantedOf(ask: WiringAsk): Wanted[] {
+  const { motor, compartment: made, fitted } = ask;
   const speeds = speedsOf(motor);
-  const chosen = { ...speedCalls(made, speeds), ...ask.speeds };
-  const wanted: Wanted[] = made.offers.feeds.map(({ call, want }) => ({
+  const rank = ask.powerRank ?? 1;
+  // Taps that are powers at one speed: every call runs the same one.
+  const usual = fitted.rating.powers
+    ? Object.fromEntries(made.offers.feeds.map(({ call }) => [call, rank]))
+    : speedCalls(made, speeds);
+  const chosen = { ...usual, ...ask.speeds };
+  return made.offers.feeds.map(({ call, want }) => ({
     call,
     speed: chosen[call] ?? 1,
     reversed: (want === "reverse") !== ask.reversed,
   }));
-  // Start winding on leads of its own and a run capacitor alone: that stays in line with it for good.
-  const through = motor.feeding.shaftSwitch && !ask.fitted.gear.shaftSwitch;
-  const startOutside = through || takesStart(motor, made);
-  const slots = new Set(motor.leads.map(({ slot }) => slot));
-  const charts = wanted.map(({ speed, reversed }) => {
-    const nets = motor.feeding.chart({ speed: speed ?? 1, setting, reversed, slots, startOutside });
-    return nets && through ? throughCapacitor(nets) : nets;
-  });
-  const missing = wanted.filter((_, i) => !charts[i]);
-  if (missing.length > 0) return refused(...missing.map((want) => noSuchFeeding(ask, want, setting)));
-  const nets = merged(charts as (readonly Net[])[], made);
-  const asked = needsRunCapacitor(charts as (readonly Net[])[]) ? (ask.runCapacitor ?? estimated(ask)) : null;
-  const duplicate = motor.leads.filter(({ slot }) => slot === "run-end").length > 1;
-  return {
-    ok: true,
-    plans: capacitorPlaces(made, asked, duplicate, through ? "line" : "return").map((place) =>
-      withStartGear(landed(ask, place, nets, wanted, setting), motor, ask.fitted),
-    ),
-  };
 }
 
 /** How many speeds the motor's leads give. */
@@ -95,12 +135,32 @@ function settingFor({ motor, compartment: made, fitted }: WiringAsk): "low" | "h
   return away(volts.low) < away(volts.high) ? "low" : "high";
 }
 
-/** The start winding is fed from outside where the equipment has something for it and the motor's chart can use it. */
-function takesStart({ feeding, leads }: WoundMotor, { offers }: Compartment): boolean {
+/**
+ * The start winding is fed from outside where the equipment has something for it and the motor's chart can use it. What
+ * takes it out there serves one speed; a motor of two pole counts keeps its own switch, which knows them both.
+ */
+function takesStart({ feeding, leads, coils }: WoundMotor, { offers }: Compartment): boolean {
   if (!offers.start || !feeding.shaftSwitch) return false;
+  if (offers.takesStartOut && coils.some(({ seat }) => seat.field !== 0)) return false;
   const slots = new Set(leads.map(({ slot }) => slot));
   const nets = feeding.chart({ speed: 1, setting: "low", reversed: false, slots, startOutside: true });
   return nets?.some(({ services }) => services.includes("start")) ?? false;
+}
+
+/** Windings joined inside that only start through a capacitor: a run capacitor has no place in it. */
+function startsOnly({ fitted, motor }: WiringAsk): boolean {
+  return !motor.feeding.shaftSwitch && fitted.rating.startsOnly;
+}
+
+/** Main and start joined inside, started from outside: the start end goes to what starts it, and to no run capacitor. */
+function startedOutside(nets: readonly Net[]): Net[] {
+  return nets.map(({ services, slots }) => ({
+    slots,
+    services: services.flatMap((service): Service[] => {
+      if (service === "run-cap-1") return [];
+      return [service === "run-cap-2" ? "start" : service];
+    }),
+  }));
 }
 
 /** The start winding fed by the line through the run capacitor, where the chart has it fed through something outside. */
@@ -142,197 +202,14 @@ function noSuchFeeding({ motor, compartment: made }: WiringAsk, want: Wanted, se
   );
 }
 
-/** A net of the motor with the terminals it is to meet. */
-interface TerminalNet {
-  readonly slots: readonly Slot[];
-  /** The first is where the leads land, the others have to be on the same potential. */
-  readonly terminals: readonly string[];
-  readonly services: readonly Service[];
-}
-
-/** The nets of all calls together: each call's hot on the slot it feeds, everything else as the first call has it. */
-function merged(charts: readonly (readonly Net[])[], made: Compartment): TerminalNet[] {
-  const { feeds } = made.offers;
-  const bySlots = new Map<string, { slots: readonly Slot[]; terminals: string[]; services: Service[] }>();
-  charts.forEach((nets, i) => {
-    for (const { slots, services } of nets) {
-      const key = [...slots].sort().join();
-      const net = bySlots.get(key) ?? { slots, terminals: [], services: [] };
-      bySlots.set(key, net);
-      for (const service of services) {
-        if (service.startsWith("run-cap") && i > 0) continue;
-        const terminal = terminalFor(service, made, feeds[i]?.hot ?? "");
-        if (!net.services.includes(service)) net.services.push(service);
-        if (terminal && !net.terminals.includes(terminal)) net.terminals.push(terminal);
-      }
-    }
-  });
-  return [...bySlots.values()];
-}
-
-function terminalFor(service: Service, { offers }: Compartment, hot: string): string | null {
-  switch (service) {
-    case "line-1":
-      return offers.lines?.[0] ?? hot;
-    case "line-2":
-      return offers.lines?.[1] ?? offers.back;
-    case "line-3":
-      return offers.lines?.[2] ?? null;
-    case "start":
-      return offers.start ?? null;
-    default:
-      // Capacitor sides are known only with the school.
-      return `${service}?`;
-  }
-}
-
-const SERVICE_ORDER: Readonly<Record<Service, number>> = {
-  "run-cap-2": 0,
-  start: 1,
-  "line-2": 2,
-  "line-3": 3,
-  "run-cap-1": 4,
-  "line-1": 5,
-};
-
-function landed(
-  ask: WiringAsk,
-  place: CapacitorPlace,
-  nets: readonly TerminalNet[],
-  wanted: readonly Wanted[],
-  setting: "low" | "high",
-): WiringPlan {
-  const { compartment: made } = place;
-  const { capacitor } = made.offers;
-  const landings: Record<string, string> = { [FRAME]: made.offers.ground };
-  const reasons: Record<string, string> = { [FRAME]: "Frame ground first, lines last." };
-  const jumpers: Jumper[] = [];
-  const taken = new Map<string, number>();
-  for (const { from, to } of made.wires)
-    for (const end of [from, to]) taken.set(end, (taken.get(end) ?? 0) + 1);
-  const free = (terminal: string) =>
-    (terminalOf(made, terminal)?.terminal.places ?? 0) - (taken.get(terminal) ?? 0);
-  const take = (terminal: string) => taken.set(terminal, (taken.get(terminal) ?? 0) + 1);
-  const put = (lead: string, to: string, why: string) => {
-    landings[lead] = to;
-    reasons[lead] = why;
-    if (to !== CAPPED && !to.startsWith(JOINT)) take(to);
-  };
-  const jump = (from: string, to: string) => {
-    jumpers.push({ id: `jumper-${from}-${to}`, from, to });
-    if (!from.startsWith(JOINT)) take(from);
-    take(to);
-  };
-  let joints = 0;
-  const side = (terminal: string) =>
-    terminal === "run-cap-1?"
-      ? capacitor?.lineSide
-      : terminal === "run-cap-2?"
-        ? capacitor?.startSide
-        : terminal;
-  const ordered = [...nets].sort((a, b) => orderOf(a) - orderOf(b));
-  for (const net of ordered) {
-    const [main, ...others] = [...new Set(net.terminals.map(side))].filter(
-      (t): t is string => t !== undefined,
-    );
-    const leadsOf = (slot: Slot) => ask.motor.leads.filter((lead) => lead.slot === slot).map(({ id }) => id);
-    const needed = net.slots.flatMap((slot) => leadsOf(slot).slice(0, 1));
-    const spare = net.slots.flatMap((slot) => leadsOf(slot).slice(1));
-    if (needed.length === 0) continue;
-    const tied = (terminal: string) =>
-      capacitor?.tied === true && terminal === capacitor.lineSide && main !== capacitor.startSide;
-    const further = others.filter((terminal) => !tied(terminal));
-    const jumped = further.slice(spare.length);
-    const why = reasonOf(net, ask, made);
-    if (!main || needed.length + jumped.length > free(main)) {
-      if (!main && needed.length < 2) {
-        for (const lead of needed) put(lead, CAPPED, "Joined to nothing in this connection.");
-        continue;
-      }
-      joints += 1;
-      const joint = `${JOINT}${joints}`;
-      for (const lead of needed) put(lead, joint, why);
-      for (const terminal of main ? [main, ...jumped] : []) jump(joint, terminal);
-    } else {
-      for (const lead of needed) put(lead, main, why);
-      for (const terminal of jumped) jump(main, terminal);
-    }
-    further.slice(0, spare.length).forEach((terminal, i) => {
-      put(
-        spare[i] as string,
-        terminal,
-        "The same lead again: it brings the run end to the capacitor’s other side.",
-      );
-    });
-    for (const lead of spare.slice(further.length))
-      put(lead, CAPPED, "The same lead again, not needed here: capped on its own.");
-  }
-  const parks = [...made.offers.park];
-  for (const { id, slot } of ask.motor.leads) {
-    if (landings[id]) continue;
-    const speed = slot.startsWith("speed-");
-    const park = speed ? parks.shift() : undefined;
-    put(
-      id,
-      park ?? CAPPED,
-      speed
-        ? "Unused speed: it stands at more than line voltage while the motor runs."
-        : "Unused in this connection: live while the motor runs.",
-    );
-  }
-  return {
-    id: place.id,
-    title: titleOf(ask, setting),
-    school: place.school,
-    compartment: made,
-    landings,
-    jumpers,
-    removed: place.removed,
-    capacitors: place.work,
-    wanted,
-    setting,
-    ...(ask.motor.plugTurned ? { plugTurned: true } : {}),
-    reasons,
-    cautions: [
-      "Unused leads are live when the motor runs: each capped on its own, never two together.",
-      ...place.cautions,
-      ...made.cautions,
-    ],
-  };
-}
-
-function orderOf({ services }: TerminalNet): number {
-  return services.length === 0 ? -1 : Math.min(...services.map((service) => SERVICE_ORDER[service]));
-}
-
-function titleOf({ motor, compartment: made }: WiringAsk, setting: "low" | "high"): string {
-  const volts = motor.feeding.twoVoltages ? `, joined for the ${setting} volts` : "";
-  return `${made.title}${volts}`;
-}
-
-function reasonOf(
-  { services, slots, terminals }: TerminalNet,
-  { motor }: WiringAsk,
-  made: Compartment,
-): string {
-  if (services.length === 0) return `Joined with each other: ${slots.join(", ")}.`;
-  if (services.includes("run-cap-2"))
-    return "Start end: only ever to the capacitor. On a line it burns the winding.";
-  if (services.includes("start")) return "Start winding: through what starts it, never straight on the line.";
-  if (motor.feeding.phases === 3) return "A line of three; any two changed over reverse it.";
-  if (services.includes("line-2")) return "The return of every speed.";
-  const calls = terminals.flatMap((terminal) => {
-    const call = made.offers.feeds.find(({ hot }) => hot === terminal)?.call;
-    const name = made.calls.find(({ id }) => id === call)?.name;
-    return name ? [name] : [];
-  });
-  const tap = slots.find((slot) => slot.startsWith("speed-"));
-  const speeds = motor.leads.filter(({ slot }) => slot.startsWith("speed-")).length;
-  if (tap && speeds > 1)
-    return calls.length > 1
-      ? `Speed ${tap.slice(6)} for ${calls.join(" and ")}: the equipment’s own contacts feed one tap, no two taps are tied.`
-      : `Speed ${tap.slice(6)} for ${calls[0] ?? "this call"}: one call, one tap.`;
-  return `The switched line${calls.length > 0 ? ` of ${calls.join(" and ")}` : ""}.`;
+/** From call to call the start winding would have to meet another lead: a switch that moves the line alone cannot do it. */
+function changesOver({ compartment: made }: WiringAsk): Fault {
+  const names = made.offers.feeds.map(({ hot }) => placeName(made, hot));
+  return fault(
+    "changes-over",
+    `This motor’s start winding has to be joined otherwise for ${names.join(" and for ")}, and this equipment moves the line alone. Give every call the same speed, or take a switch with contacts of its own for the start winding.`,
+    ["compartment"],
+  );
 }
 
 /** Terminals where the old motor had a lead and nothing is any more, by name. */

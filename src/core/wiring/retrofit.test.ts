@@ -1,8 +1,10 @@
 import { describe, expect, it } from "vitest";
+import { checkRetrofit } from "./check/retrofit";
 import { CAPPED, type Compartment } from "./compartment";
 import { compartmentById } from "./compartments";
 import type { WiringPlan } from "./plan";
-import { checkRetrofit, planRetrofit } from "./retrofit";
+import { planRetrofit } from "./retrofit";
+import { planSteps } from "./steps";
 
 const at = (id: string): Compartment => {
   const made = compartmentById(id);
@@ -70,7 +72,11 @@ describe("an electronic retrofit's three harnesses", () => {
   });
 
   it("equipment without a strip or without constant power is refused in words", () => {
-    expect(planRetrofit(at("furnace-board"))).toMatchObject({ ok: false, faults: [{ code: "no-strip" }] });
+    const { control: _, ...bare } = at("furnace-board").supply;
+    expect(planRetrofit({ ...at("furnace-board"), supply: bare })).toMatchObject({
+      ok: false,
+      faults: [{ code: "no-strip" }],
+    });
     expect(planRetrofit(at("bench-cord"))).toMatchObject({
       ok: false,
       faults: [{ code: "no-constant-power" }],
@@ -93,12 +99,49 @@ describe("wrong moves on a retrofit", () => {
     expect(stops(moved(plan, landings))).toContain(code);
   });
 
-  it("no common: no speed says anything, look again", () => {
-    const check = checkRetrofit(moved(plan, { "low-common": CAPPED }));
-    expect(check.findings.filter(({ weight }) => weight === "again").map(({ code }) => code)).toContain(
-      "nothing-runs",
-    );
+  it.each([
+    ["no common: no speed says anything", { "low-common": CAPPED }, "wrong-speed"],
+    ["the common on R", { "low-common": "strip.R" }, "wrong-speed"],
+    ["cooling and heating speeds exchanged", { "low-cool": "strip.W", "low-heat": "strip.Y" }, "wrong-speed"],
+    ["a heating speed left off", { "low-heat": CAPPED }, "wrong-speed"],
+    ["the second stage left off", { "low-heat-2": CAPPED }, "wrong-speed"],
+    ["cooling on the fan’s screw", { "low-cool": "strip.G" }, "wrong-speed"],
+    ["a speed lead on R", { "low-fan": "strip.R" }, "runs-uncalled"],
+    ["the return on the ground", { "power-2": "G" }, "lead-on-ground"],
+    [
+      "power and return behind one relay",
+      { "power-1": "board.HEAT", "power-2": "board.COOL" },
+      "power-interrupted",
+    ],
+  ] as const)("%s", (_, landings, code) => {
+    expect(stops(moved(plan, landings))).toContain(code);
   });
+
+  it("its jumper for 115 V on 230, and for 230 on 115", () => {
+    const on = (volts: number): WiringPlan => ({
+      ...plan,
+      compartment: { ...plan.compartment, supply: { ...plan.compartment.supply, volts } },
+    });
+    expect(stops({ ...on(230), moduleVolts: 115 })).toContain("setting");
+    expect(stops({ ...on(115), moduleVolts: 230 })).toContain("setting");
+    expect(stops({ ...on(115), moduleVolts: 115 })).toEqual([]);
+  });
+
+  it("continuous fan needs no speed lead of its own, but says so where no run signal comes with it", () => {
+    const check = checkRetrofit(moved(plan, { "low-fan": CAPPED }));
+    expect(check.weight).not.toBe("stop");
+    expect(check.findings.find(({ code }) => code === "call-unused")?.says).toContain("Continuous fan");
+    expect(plan.wanted.map(({ call }) => call)).toEqual(["cool", "heat", "heat-2"]);
+  });
+
+  it.each(["furnace-board", "furnace-board-two-stage"])(
+    "on a %s with its strip beside it: lands, and runs on every call, together too",
+    (id) => {
+      const landed = planFor(at(id));
+      expect(checkRetrofit(landed).findings.filter(({ weight }) => weight === "stop")).toEqual([]);
+      expect(landed.wanted).toHaveLength(at(id).calls.length);
+    },
+  );
 
   it("one of two calls without its jumper: that call does not run it", () => {
     const check = checkRetrofit({ ...plan, jumpers: [] });
@@ -128,7 +171,7 @@ describe("the supply a retrofit can be set for", () => {
   });
 
   it("the list says for which volts it is to be set", () => {
-    expect(plan.cautions[0]).toContain("115 V");
+    expect(planSteps(plan, []).find(({ id }) => id === "part-module-volts")?.does).toContain("115 V");
   });
 
   it("with the door open no power reaches it; a supply taken before the door switch is a stop", () => {

@@ -1,65 +1,9 @@
-import type { Branch } from "../machine/circuit";
-import { abs, sub, ZERO } from "../machine/complex";
-import { solve } from "../machine/solve";
 import { fault, type Refused, refused } from "../quantity/fault";
-import type { VoltRange } from "../quantity/volts";
-import { type CheckFinding, finding, gravestFirst } from "./check/finding";
-import { frameFindings } from "./check/frame";
-import { guardFindings } from "./check/guards";
-import { placesFindings } from "./check/places";
-import { shortFindings } from "./check/shorts";
+import { formatPower } from "../quantity/power";
 import { CAPPED, type Compartment } from "./compartment";
-import { FRAME, type Jumper, type WiringPlan } from "./plan";
-import { type EquipmentState, type Hung, type StateCircuit, stateCircuit, statesOf } from "./stateCircuit";
-
-/** A lead of an electronic retrofit's three harnesses: power, run signal, low-voltage speeds. */
-export interface HarnessLead {
-  readonly id: string;
-  readonly name: string;
-  readonly harness: "power" | "run" | "low-volt";
-  /** Terminals of a thermostat strip it goes to, by their names, first choice first. */
-  readonly strip?: readonly string[];
-}
-
-/** The three harnesses as such retrofits have them. */
-export const HARNESS: readonly HarnessLead[] = [
-  { id: "power-1", name: "power, line", harness: "power" },
-  { id: "power-2", name: "power, return", harness: "power" },
-  { id: "run", name: "run signal", harness: "run" },
-  { id: "low-common", name: "24-V common", harness: "low-volt", strip: ["C"] },
-  { id: "low-cool", name: "cooling speed", harness: "low-volt", strip: ["Y"] },
-  { id: "low-heat", name: "heating speed", harness: "low-volt", strip: ["W"] },
-  { id: "low-heat-2", name: "second heating speed", harness: "low-volt", strip: ["W2"] },
-  { id: "low-fan", name: "continuous fan", harness: "low-volt", strip: ["G"] },
-];
-
-/** Input resistances: the rectifier at rest, the run signal's sense, a 24-V input. They only make volts to be measured. */
-const POWER_OHMS = 400;
-const RUN_OHMS = 20_000;
-const LOW_OHMS = 2_000;
-const HARNESS_JUNCTION = "retrofit";
-
-/** What hangs on the equipment: three kinds of input, each a resistance to its own return. */
-export function hungRetrofit(): Hung {
-  const input = (id: string, to: string, ohms: number): Branch => ({
-    kind: "resistor",
-    id: `input:${id}`,
-    from: `${HARNESS_JUNCTION}:${id}`,
-    to: `${HARNESS_JUNCTION}:${to}`,
-    ohms,
-  });
-  return {
-    leads: HARNESS.map(({ id }) => ({ id, junction: `${HARNESS_JUNCTION}:${id}` })),
-    branches: HARNESS.flatMap(({ id, harness }) => {
-      if (id === "power-2" || id === "low-common") return [];
-      if (harness === "low-volt") return [input(id, "low-common", LOW_OHMS)];
-      return [input(id, "power-2", harness === "run" ? RUN_OHMS : POWER_OHMS)];
-    }),
-    fields: [],
-    contacts: [],
-    frictionNm: 0,
-  };
-}
+import { HARNESS } from "./harness";
+import { FRAME, type Jumper, NO_TURN, type PartWork, type WiringPlan } from "./plan";
+import { NOTHING_HUNG, stateCircuit, statesOf } from "./stateCircuit";
 
 /**
  * Lands an electronic retrofit: constant line power taken before any relay, its run signal from the old fan-speed
@@ -68,6 +12,7 @@ export function hungRetrofit(): Hung {
  */
 export function planRetrofit(
   made: Compartment,
+  module: RetrofitModule = {},
 ): { readonly ok: true; readonly plans: readonly WiringPlan[] } | Refused {
   const line = made.devices
     .flatMap(({ terminals }) => terminals)
@@ -120,6 +65,7 @@ export function planRetrofit(
         : `The strip’s ${strip[0]} says ${name}.`
       : "The strip has no such terminal: capped on its own.";
   }
+  const { run, idle } = signalled(made);
   return {
     ok: true,
     plans: [
@@ -132,11 +78,18 @@ export function planRetrofit(
         jumpers,
         removed: [],
         capacitors: [],
-        wanted: made.calls.map(({ id }) => ({ call: id, speed: 1, reversed: false })),
+        parts: preparations(made, module),
+        wanted: run.map((call) => ({ call, speed: 1, reversed: false })),
         setting: "high",
+        startOut: "motor",
+        turn: NO_TURN,
         reasons,
+        ...(module.setFor === undefined ? {} : { moduleVolts: module.setFor }),
         cautions: [
-          `Set its line voltage by the jumper or plug BEFORE the connectors go on: this supply is ${made.supply.volts} V.`,
+          ...idle.map(
+            (name) =>
+              `${name} gives no run signal here: it stays unused, until a terminal of the board is live on it.`,
+          ),
           "The old run capacitor goes; no lead of the retrofit takes one.",
           "It turns both ways for up to half a minute on the first start: let it.",
           ...made.cautions,
@@ -146,214 +99,46 @@ export function planRetrofit(
   };
 }
 
-/** A retrofit's inputs take their volts within this share. */
-const VOLTS_TAKEN = 0.15;
-/** Volts of a 24-V input that is called, and what it never stands. */
-const LOW_CALLED = 15;
-const LOW_NEVER = 40;
-/** Volts of a run signal that is seen. */
-const RUN_SEEN = 60;
-
-/** What one state of the equipment puts on a retrofit's inputs. */
-export interface RetrofitState {
-  readonly state: EquipmentState;
-  readonly circuit: StateCircuit;
-  /** Volts across each input, by lead; empty where the circuit is a dead short. */
-  readonly volts: ReadonlyMap<string, number>;
+/** What is known of the module beside its harness. */
+export interface RetrofitModule {
+  /** Volts that its jumper or plug was seen set for. */
+  readonly setFor?: number;
+  /** Power of the old plate, watts, to choose its power lead by. */
+  readonly oldWatts?: number;
 }
 
-/**
- * The check of a retrofit's plan: power there in every state, run signal and speeds with their calls, no line volts on a
- * 24-V input, a supply that it can be set for.
- *
- * @param plated the volts its plate names, one range for each setting; none where no plate says.
- */
-export function checkRetrofit(
-  plan: WiringPlan,
-  plated: readonly VoltRange[] = [],
-): {
-  readonly weight: CheckFinding["weight"];
-  readonly findings: readonly CheckFinding[];
-  readonly states: readonly RetrofitState[];
-} {
-  const hung = hungRetrofit();
-  const inState = (state: EquipmentState): RetrofitState => {
-    const circuit = stateCircuit(plan, hung, state);
-    const solution = circuit.shorted.length > 0 ? null : solve(circuit.machine, 1);
-    const node = (lead: string) => solution?.nodes.get(circuit.nodeOf(`${HARNESS_JUNCTION}:${lead}`)) ?? ZERO;
-    const across = (lead: string, to: string) => abs(sub(node(lead), node(to)));
-    return {
-      state,
-      circuit,
-      volts: new Map(
-        solution
-          ? [
-              ["power-1", across("power-1", "power-2")],
-              ["run", across("run", "power-2")],
-              ...HARNESS.filter(({ harness }) => harness === "low-volt").map(({ id }): [string, number] => [
-                id,
-                id === "low-common" ? abs(node(id)) : across(id, "low-common"),
-              ]),
-            ]
-          : [],
-      ),
-    };
+/** What is done on the module before its connectors go on, each a step. */
+function preparations(made: Compartment, { oldWatts }: RetrofitModule): PartWork[] {
+  return [
+    {
+      device: "module-volts",
+      change: "on-motor",
+      does: `Set the module for ${Math.round(made.supply.volts)} V by its jumper or plug, BEFORE the connectors go on.`,
+      because: "Set for 115 V on 230 its electronics burn; set for 230 on 115 it runs weak or not at all.",
+    },
+    {
+      device: "module-power",
+      change: "on-motor",
+      does:
+        oldWatts === undefined
+          ? "Choose its power lead by the old plate’s power, or by the machine’s tons; the others are capped."
+          : `Choose the power lead for ${formatPower(oldWatts)}, the old plate’s; the others are capped.`,
+      because: "More power than the wheel asks for is noise and amps; less is no air.",
+    },
+  ];
+}
+
+/** Calls that make a fan-speed terminal live, and by name those that make none. */
+function signalled(made: Compartment): { run: string[]; idle: string[] } {
+  const bare = { compartment: made, landings: {}, jumpers: [] };
+  const states = statesOf(made).filter(({ calls }) => calls.length === 1);
+  const live = states.filter((state) => {
+    const { nodeOf } = stateCircuit(bare, NOTHING_HUNG, state);
+    const lines = new Set(made.supply.terminals.map(nodeOf));
+    return made.offers.feeds.some(({ hot }) => lines.has(nodeOf(hot)));
+  });
+  return {
+    run: live.flatMap(({ calls }) => calls),
+    idle: states.filter((state) => !live.includes(state)).map(({ name }) => name),
   };
-  const states = statesOf(plan.compartment).map(inState);
-  const findings = [
-    ...states.flatMap(({ state, circuit }) => shortFindings({ state, circuit }, plan)),
-    ...powerFindings(plan, states),
-    ...signalFindings(plan, states),
-    ...guardFindings(plan, (state) => {
-      const { volts } = inState(state);
-      if (volts.size === 0) return null;
-      const still = Math.max(volts.get("power-1") ?? 0, volts.get("run") ?? 0);
-      return still > RUN_SEEN ? `${Math.round(still)} V still reach the module` : "";
-    }),
-    ...frameFindings(
-      states.map(({ circuit }) => circuit),
-      plan,
-      false,
-    ),
-    ...placesFindings(plan),
-    ...settingFindings(plan, plated),
-  ];
-  const sorted = gravestFirst(findings);
-  return { weight: sorted[0]?.weight ?? "good", findings: sorted, states };
-}
-
-/** Volts of the supply beside the plate's that a module takes (ten per cent, as for motors: NEMA MG 1). */
-const SUPPLY_NEAR = 0.105;
-
-function settingFindings({ compartment: made }: WiringPlan, plated: readonly VoltRange[]): CheckFinding[] {
-  const { volts } = made.supply;
-  const fits = plated.some(
-    ({ low, high }) => volts >= low * (1 - SUPPLY_NEAR) && volts <= high * (1 + SUPPLY_NEAR),
-  );
-  if (fits || plated.length === 0) return [];
-  return [
-    finding({
-      code: "setting",
-      weight: "stop",
-      leads: ["power-1", "power-2"],
-      says: `The supply is ${volts} V and the retrofit’s plate names ${plated.map(({ low, high }) => (low === high ? `${low}` : `${low}–${high}`)).join(" or ")} V: no jumper or plug sets it for this supply.`,
-      mend: "Another retrofit, of this supply’s volts.",
-    }),
-  ];
-}
-
-function powerFindings({ compartment: made }: WiringPlan, states: readonly RetrofitState[]): CheckFinding[] {
-  const { volts } = made.supply;
-  const off = states.filter(
-    (s) => s.volts.size > 0 && Math.abs((s.volts.get("power-1") ?? 0) / volts - 1) > VOLTS_TAKEN,
-  );
-  if (off.length === 0)
-    return states.some((s) => s.volts.size > 0)
-      ? [
-          finding({
-            code: "runs-right",
-            weight: "good",
-            says: `Constant power: ${Math.round(volts)} V in every state.`,
-            mend: "",
-          }),
-        ]
-      : [];
-  const least = Math.min(...off.map((s) => s.volts.get("power-1") ?? 0));
-  return [
-    finding({
-      code: "power-interrupted",
-      weight: "stop",
-      leads: ["power-1", "power-2"],
-      state: off[0]?.state.id ?? null,
-      says: `Its power stands at ${Math.round(least)} V in ${off.map(({ state }) => state.name.toLowerCase()).join(", ")} where ${volts} V belong: the module resets at each call, or burns.`,
-      mend: "Power from a terminal that no relay breaks, and the return on the neutral.",
-    }),
-  ];
-}
-
-function signalFindings(plan: WiringPlan, states: readonly RetrofitState[]): CheckFinding[] {
-  const findings: CheckFinding[] = [];
-  const fed = new Set(plan.compartment.offers.feeds.map(({ call }) => call));
-  for (const { state, volts } of states) {
-    if (volts.size === 0) continue;
-    const low = HARNESS.filter(({ harness, id }) => harness === "low-volt" && id !== "low-common");
-    const burnt = [...low, ...HARNESS.filter(({ id }) => id === "low-common")].filter(
-      ({ id }) => (volts.get(id) ?? 0) > LOW_NEVER,
-    );
-    if (burnt.length > 0)
-      findings.push(
-        finding({
-          code: "control-volts",
-          weight: "stop",
-          state: state.id,
-          leads: burnt.map(({ id }) => id),
-          says: `${state.name}: ${Math.round(Math.max(...burnt.map(({ id }) => volts.get(id) ?? 0)))} V on a 24-V input: the module burns.`,
-          mend: "Low-voltage leads on the thermostat strip alone, their common on its C.",
-        }),
-      );
-    const runs = (volts.get("run") ?? 0) > RUN_SEEN;
-    const calling = state.calls.some((call) => fed.has(call));
-    const spoken = low.filter(
-      ({ id }) => (volts.get(id) ?? 0) > LOW_CALLED && (volts.get(id) ?? 0) <= LOW_NEVER,
-    );
-    if (calling && !runs)
-      findings.push(
-        finding({
-          code: "nothing-runs",
-          weight: "stop",
-          state: state.id,
-          leads: ["run"],
-          says: `${state.name}: no run signal reaches the module: the blower stands still.`,
-          mend: "Run signal from the fan-speed terminals, all of them tied together.",
-        }),
-      );
-    else if (!calling && state.calls.length === 0 && runs)
-      findings.push(
-        finding({
-          code: "runs-uncalled",
-          weight: "stop",
-          state: state.id,
-          leads: ["run"],
-          says: `${state.name}: the run signal stands with no call for it: the blower never stops.`,
-          mend: "Run signal from a terminal that its relay switches.",
-        }),
-      );
-    if (state.calls.length === 0 && spoken.length > 0)
-      findings.push(
-        finding({
-          code: "runs-uncalled",
-          weight: "again",
-          state: state.id,
-          leads: spoken.map(({ id }) => id),
-          says: `${state.name}: a speed lead stands at 24 V with no call.`,
-          mend: "Speed leads on the strip’s call terminals, not on R.",
-        }),
-      );
-    if (state.calls.length > 0)
-      findings.push(
-        spoken.length > 0
-          ? finding({
-              code: "runs-right",
-              weight: "good",
-              state: state.id,
-              leads: spoken.map(({ id }) => id),
-              says: `${state.name}: ${runs ? "run signal and " : "by "}${spoken.map(({ name }) => name).join(", ")}.`,
-              mend: "",
-            })
-          : finding({
-              code: "nothing-runs",
-              weight: "again",
-              state: state.id,
-              leads: low.map(({ id }) => id),
-              says: `${state.name}: no speed lead is called: it runs at its own idea of a speed, or not at all.`,
-              mend: "The speed lead of this call on its terminal of the strip; the common on C.",
-            }),
-      );
-  }
-  return findings;
-}
-
-/** What a lead of the harness is called. */
-export function harnessName(lead: string): string {
-  return lead === FRAME ? "frame ground" : (HARNESS.find(({ id }) => id === lead)?.name ?? lead);
 }

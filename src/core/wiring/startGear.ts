@@ -3,8 +3,8 @@ import { fieldImpedance } from "../machine/field";
 import type { FittedMotor } from "../machine/fitMotor";
 import { solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
-import type { Part } from "./compartment";
-import type { WiringPlan } from "./plan";
+import type { Device, Part } from "./compartment";
+import type { PartWork, WiringPlan } from "./plan";
 import { hungMotor, stateCircuit, statesOf } from "./stateCircuit";
 
 /** The speed at which the start winding is to go out: three quarters of synchronous. */
@@ -39,52 +39,202 @@ export function startMicrofarads(motor: WoundMotor, { parameters: p }: FittedMot
   return 1e6 / (2 * Math.PI * p.hertz * reactance);
 }
 
+/** What starts a motor from outside, as it has to be. */
+export interface StartNeed {
+  readonly microfarads: number;
+  /** From the plate; else figured, which is no rating. */
+  readonly plated: boolean;
+  readonly volts: number;
+}
+
+/** The start capacitor that a motor wants: its plate's, else by its locked-rotor impedances; null where nothing tells. */
+export function startNeed(motor: WoundMotor, fitted: FittedMotor): StartNeed | null {
+  const { startPlated, volts } = fitted.rating;
+  if (startPlated)
+    return {
+      microfarads: (startPlated.lowMicrofarads + startPlated.highMicrofarads) / 2,
+      plated: true,
+      volts: startPlated.volts ?? usualStartVolts(volts.high),
+    };
+  const microfarads = startMicrofarads(motor, fitted);
+  return microfarads === null ? null : { microfarads, plated: false, volts: usualStartVolts(volts.high) };
+}
+
+/** Start capacitors are sold for 165 V and up on 115 V motors, for 250 V and up on those of twice that. */
+function usualStartVolts(volts: number): number {
+  return volts < 150 ? 165 : 250;
+}
+
+/** The motor as its reference starts it: what the equipment gives it from outside in line with its start winding. */
+export function fittedWithStart(plan: WiringPlan, { motor, fitted }: MotorAndFit): FittedMotor {
+  if (plan.startOut !== "equipment") return fitted;
+  const need = startNeed(motor, fitted);
+  return need === null
+    ? fitted
+    : {
+        ...fitted,
+        gear: {
+          shaftSwitch: true,
+          startMicrofarads: need.microfarads,
+          runBesideMicrofarads: fitted.rating.runMicrofarads,
+        },
+      };
+}
+
+interface MotorAndFit {
+  readonly motor: WoundMotor;
+  readonly fitted: FittedMotor;
+}
+
+/** Whether a lead of the motor stands where the equipment's start gear feeds it. */
+function startsByEquipment({ compartment: made, landings }: WiringPlan): boolean {
+  const { start, takesStartOut } = made.offers;
+  return takesStartOut === true && start !== undefined && Object.values(landings).includes(start);
+}
+
 /**
- * The plan with start capacitor and potential relay to suit its motor: as its plate says, else as the model figures.
- * Picked up where the coil stands at three quarters of speed with the capacitor in, held by what it keeps after.
+ * The plan with what starts its motor from outside. Parts that somebody stated stay as they are THERE, with a step where
+ * they do not suit; parts that nobody stated are taken as the motor needs them, and a step says so. Picked up where the
+ * coil stands at three quarters of speed with the capacitor in, held by what it keeps after.
  */
 export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): WiringPlan {
-  const parts = plan.compartment.devices.flatMap((device) => device.parts);
-  const relay = parts.find((part) => part.kind === "potential-relay");
-  const capacitor = parts.find((part) => part.kind === "capacitor" && part.start === true);
-  if (!relay || !capacitor) return plan;
-  const plated = fitted.rating.startMicrofarads;
-  const microfarads = plated ?? startMicrofarads(motor, fitted);
-  if (microfarads === null) return plan;
-  const sized = withParts(plan, (part) =>
-    part.id === capacitor.id && part.kind === "capacitor"
-      ? { ...part, microfarads: Number(microfarads.toPrecision(3)) }
-      : part,
-  );
-  const run = statesOf(sized.compartment).find(({ calls }) => calls.length > 0);
-  if (!run) return sized;
-  const circuit = stateCircuit(sized, hungMotor(sized, motor, fitted), run);
+  const parts = plan.compartment.devices.flatMap((device) => device.parts.map((part) => ({ device, part })));
+  const relay = parts.find(({ part }) => part.kind === "potential-relay");
+  const capacitor = parts.find(({ part }) => part.kind === "capacitor" && part.start === true);
+  const need = startNeed(motor, fitted);
+  if (!startsByEquipment(plan) || capacitor?.part.kind !== "capacitor") return plan;
+  // No start winding to reckon a start capacitor by: like windings run on their run capacitor alone.
+  if (!need) return relay ? withoutStartGear(plan, [relay.device.id, capacitor.device.id]) : plan;
+  // A run capacitor on the plate and no start capacitor: it may start on that alone.
+  const runAlone = fitted.rating.runMicrofarads !== null && !need.plated;
+  const band = bandWords(fitted, need);
+  const started: WiringPlan = { ...plan, startOut: "equipment" };
+  const sized = capacitor.part.stated
+    ? started
+    : withPart(started, capacitor.part.id, {
+        microfarads: Number(need.microfarads.toPrecision(3)),
+        volts: need.volts,
+      });
+  const work = [capacitorWork(capacitor.device, capacitor.part, need, band)];
+  if (relay?.part.kind !== "potential-relay") return { ...sized, parts: [...plan.parts, ...work] };
+  const volts = relayVolts(sized, motor, fitted, relay.part.id);
+  if (!volts)
+    return runAlone
+      ? withoutStartGear(plan, [relay.device.id, capacitor.device.id])
+      : { ...sized, parts: [...plan.parts, ...work] };
+  const suited = relay.part.stated ? sized : withPart(sized, relay.part.id, volts);
+  return { ...suited, parts: [...plan.parts, ...work, relayWork(relay.device, relay.part, volts)] };
+}
+
+/** Volts by which a relay suits: between what it may pick up at and what holds it, by the machine model. */
+function relayVolts(
+  plan: WiringPlan,
+  motor: WoundMotor,
+  fitted: FittedMotor,
+  relay: string,
+): { pickUpVolts: number; dropOutVolts: number } | null {
+  const run = statesOf(plan.compartment).find(({ calls }) => calls.length > 0);
+  if (!run) return null;
+  const circuit = stateCircuit(plan, hungMotor(plan, motor, fitted), run);
   const coilVolts = (slip: number, closed: boolean) => {
     const branches = circuit.machine.branches.map((b) =>
-      b.kind === "switch" && b.id === relay.id ? { ...b, closed } : b,
+      b.kind === "switch" && b.id === relay ? { ...b, closed } : b,
     );
     const solution = solve({ ...circuit.machine, branches }, slip);
-    return abs(solution?.branches.get(`${relay.id}-coil`)?.volts ?? ZERO);
+    return abs(solution?.branches.get(`${relay}-coil`)?.volts ?? ZERO);
   };
   const running = 1 - (fitted.rating.rpm * fitted.rating.poles) / (120 * fitted.rating.hertz);
   const pickUpVolts = Math.round(coilVolts(OUT_AT_SLIP, true));
   const dropOutVolts = Math.round(
     DROP_OUT_SHARE * Math.min(coilVolts(running, false), coilVolts(OUT_AT_SLIP, false)),
   );
-  if (!(pickUpVolts > 0) || !(dropOutVolts > 0)) return sized;
-  const suited = withParts(sized, (part) =>
-    part.id === relay.id && part.kind === "potential-relay" ? { ...part, pickUpVolts, dropOutVolts } : part,
+  const heldAtRest = coilVolts(1, true);
+  return pickUpVolts > OVER_REST * heldAtRest && dropOutVolts > 0 ? { pickUpVolts, dropOutVolts } : null;
+}
+
+/** A relay has to tell the moving shaft from the standing one: its coil's volts rise by this much at least. */
+const OVER_REST = 1.03;
+
+/** The plan with the start gear's wires off: no relay would know this motor's start from its run. */
+function withoutStartGear(plan: WiringPlan, devices: readonly string[]): WiringPlan {
+  const ends = new Set(
+    plan.compartment.devices
+      .filter(({ id }) => devices.includes(id))
+      .flatMap(({ terminals }) => terminals.map(({ id }) => id)),
   );
+  const off = plan.compartment.wires.filter(({ from, to }) => ends.has(from) || ends.has(to));
   return {
-    ...suited,
+    ...plan,
+    startOut: "motor",
+    compartment: { ...plan.compartment, wires: plan.compartment.wires.filter((wire) => !off.includes(wire)) },
+    removed: [...plan.removed, ...off],
     cautions: [
-      ...suited.cautions,
-      `Start capacitor about ${Math.round(microfarads)} µF${plated === null ? ", figured from the windings: an estimate, the plate’s band decides" : ", as the plate says"}; a relay that picks up near ${pickUpVolts} V and drops out under ${dropOutVolts} V, by the same model.`,
+      ...plan.cautions,
+      "The start capacitor and its relay come out of the circuit: the plate names a run capacitor alone, and no relay would tell this motor’s start from its run.",
     ],
   };
 }
 
-function withParts(plan: WiringPlan, change: (part: Part) => Part): WiringPlan {
-  const devices = plan.compartment.devices.map((device) => ({ ...device, parts: device.parts.map(change) }));
+type CapacitorPart = Extract<Part, { kind: "capacitor" }>;
+type RelayPart = Extract<Part, { kind: "potential-relay" }>;
+
+/** Of the band's middle, within which a start capacitor is of the same band. */
+const SAME_BAND = 0.15;
+
+function capacitorWork(device: Device, part: CapacitorPart, need: StartNeed, band: string): PartWork {
+  const suits = Math.abs(part.microfarads / need.microfarads - 1) <= SAME_BAND && part.volts >= need.volts;
+  return {
+    device: device.id,
+    change: part.stated ? (suits ? "kept" : "replace") : "fit",
+    does: !part.stated
+      ? `The ${device.name} has to be ${band}. Read its label; change it where it is not.`
+      : suits
+        ? `The ${device.name} stays: ${part.microfarads} µF, ${part.volts} V.`
+        : `Replace the ${device.name} (${part.microfarads} µF, ${part.volts} V): it has to be ${band}.`,
+    because: need.plated
+      ? "Same band, volts equal or higher, never lower."
+      : "Figured from the windings: an estimate; the plate’s band decides.",
+  };
+}
+
+/** A relay this far from what the model figures is another relay; the model is good to a fifth. */
+const RELAY_NEAR = 0.25;
+
+function relayWork(
+  device: Device,
+  part: RelayPart,
+  volts: { pickUpVolts: number; dropOutVolts: number },
+): PartWork {
+  const suits = Math.abs(part.pickUpVolts / volts.pickUpVolts - 1) <= RELAY_NEAR;
+  const words = `one that picks up near ${volts.pickUpVolts} V and drops out under ${volts.dropOutVolts} V`;
+  return {
+    device: device.id,
+    change: part.stated ? (suits ? "kept" : "replace") : "fit",
+    does: !part.stated
+      ? `The ${device.name} has to be ${words}. See what is there; change it where it is not.`
+      : suits
+        ? `The ${device.name} stays: it picks up at ${part.pickUpVolts} V.`
+        : `Replace the ${device.name} (picks up at ${part.pickUpVolts} V) by ${words}.`,
+    because:
+      "Figured by the machine model, good to about a fifth; the maker’s list for this motor comes first.",
+  };
+}
+
+function bandWords({ rating }: FittedMotor, need: StartNeed): string {
+  const { startPlated } = rating;
+  return startPlated
+    ? `${startPlated.lowMicrofarads}–${startPlated.highMicrofarads} µF, ${need.volts} V or more`
+    : `about ${Math.round(need.microfarads)} µF by estimate, ${need.volts} V or more`;
+}
+
+function withPart(
+  plan: WiringPlan,
+  id: string,
+  values: Partial<CapacitorPart> | Partial<RelayPart>,
+): WiringPlan {
+  const devices = plan.compartment.devices.map((device) => ({
+    ...device,
+    parts: device.parts.map((part) => (part.id === id ? ({ ...part, ...values } as Part) : part)),
+  }));
   return { ...plan, compartment: { ...plan.compartment, devices } };
 }

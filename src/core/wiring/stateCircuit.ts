@@ -29,8 +29,8 @@ export interface Hung {
 
 /** A wound motor as it hangs on this equipment: its own start switch stands idle where the equipment takes its place. */
 export function hungMotor(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): Hung {
-  const { offers, supply } = plan.compartment;
-  const gear = offers.takesStartOut ? NO_START_GEAR : fitted.gear;
+  const { supply } = plan.compartment;
+  const gear = plan.startOut === "equipment" ? NO_START_GEAR : fitted.gear;
   const own = motorBranches(motor, fitted.parameters, gear, supply.hertz);
   return { ...own, leads: motor.leads, frictionNm: fitted.parameters.frictionNm };
 }
@@ -48,13 +48,18 @@ export interface StateCircuit {
 /** The supply's own impedance: a small service's, enough to keep a short's amps finite. */
 const SUPPLY_OHMS = complex(0.05, 0.02);
 
-const NO_START_GEAR = { shaftSwitch: false, startMicrofarads: null } as const;
+const NO_START_GEAR = { shaftSwitch: false, startMicrofarads: null, runBesideMicrofarads: null } as const;
 
-/** Nothing calling, then each call by itself: contacts that several calls share are the equipment's own affair. */
-export function statesOf({ calls }: Pick<Compartment, "calls">): EquipmentState[] {
+/** Nothing calling, each call by itself, and the calls that can stand at once, as the equipment has them. */
+export function statesOf({
+  calls,
+  together = [],
+}: Pick<Compartment, "calls" | "together">): EquipmentState[] {
+  const name = (id: string) => calls.find((call) => call.id === id)?.name ?? id;
   return [
     { id: "idle", name: "Nothing calls", calls: [] },
-    ...calls.map(({ id, name }) => ({ id, name, calls: [id] })),
+    ...calls.map((call) => ({ id: call.id, name: call.name, calls: [call.id] })),
+    ...together.map((set) => ({ id: set.join("+"), name: set.map(name).join(" with "), calls: set })),
   ];
 }
 
@@ -91,8 +96,15 @@ export function leadEnd(lead: string): string {
   return `lead:${lead}`;
 }
 
+/** Nothing on the equipment. */
+export const NOTHING_HUNG: Hung = { leads: [], branches: [], fields: [], contacts: [], frictionNm: 0 };
+
 /** Builds the circuit of a plan in a state: closed contacts and wires make nodes, what carries current makes branches. */
-export function stateCircuit(plan: WiringPlan, own: Hung, state: EquipmentState): StateCircuit {
+export function stateCircuit(
+  plan: Pick<WiringPlan, "compartment" | "landings" | "jumpers">,
+  own: Hung,
+  state: EquipmentState,
+): StateCircuit {
   const { compartment: made } = plan;
   const branches: Branch[] = [...sources(made)];
   const wires: [string, string][] = [];
@@ -110,6 +122,9 @@ export function stateCircuit(plan: WiringPlan, own: Hung, state: EquipmentState)
       case "resistor":
         branches.push({ kind: "resistor", id, from, to, ohms: part.ohms });
         break;
+      case "compressor":
+        // A motor of its own, run beside the fan by the check of what is served.
+        break;
       case "potential-relay":
         branches.push(
           { kind: "switch", id, from, to, closed: true },
@@ -121,6 +136,7 @@ export function stateCircuit(plan: WiringPlan, own: Hung, state: EquipmentState)
           coil: `${id}-coil`,
           pickUpVolts: part.pickUpVolts,
           dropOutVolts: part.dropOutVolts,
+          coilVolts: part.coilVolts,
         });
     }
   }

@@ -52,6 +52,9 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
       because: "Discharged through a resistor and measured first, both halves.",
     });
   });
+  const parts = plan.parts.map(({ device, does, because }) =>
+    step({ id: `part-${device}`, kind: "capacitor", does, because }),
+  );
   const placed = leads.flatMap((lead): PlanStep[] => {
     const to = landings[lead];
     if (to === undefined) return [];
@@ -81,6 +84,7 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
     ...off,
     ...plug,
     ...capacitors,
+    ...parts,
     ...of("join"),
     ...jumpers.filter((_, i) => plan.jumpers[i]?.from.startsWith(JOINT)),
     ...linesLast,
@@ -100,7 +104,10 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
 const CAPACITOR_WORK = {
   kept: (on: string, value: string) => `The ${on} stays: ${value}.`,
   replaced: (on: string, value: string) =>
-    `Change the ${on}: ${on.startsWith("dual") ? "its FAN side" : "it"} has to be ${value} or more volts.`,
-  added: (on: string, value: string) => `Strap in the ${on}: ${value} or more volts.`,
+    `Change the ${on}: ${on.startsWith("dual") ? "its FAN side" : "it"} has to be ${value} or more.`,
+  fit: (on: string, value: string) =>
+    `The ${on}: ${on.startsWith("dual") ? "its FAN side" : "it"} has to be ${value} or more. Read its label; change it where it is not.`,
+  removed: (on: string) => `Take the ${on} out: this motor has none.`,
+  added: (on: string, value: string) => `Strap in the ${on}: ${value} or more.`,
   "left-empty": (on: string) => `Leave FAN of the ${on} empty; the compressor keeps C and HERM.`,
 } as const;

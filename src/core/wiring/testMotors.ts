@@ -180,7 +180,13 @@ export const capacitorStart230 = testMotor(
     ["bu", "ye", 2.2, "main"],
     ["bk", "rd", 9, "start"],
   ],
-  { volts: [range(230)], powerWatts: hp(1), rpm: 1725, fullLoadAmps: [8] },
+  {
+    volts: [range(230)],
+    powerWatts: hp(1),
+    rpm: 1725,
+    fullLoadAmps: [8],
+    startCapacitor: { lowMicrofarads: 108, highMicrofarads: 130, volts: 250 },
+  },
   { bu: "T1", ye: "T4", bk: "T5", rd: "T8" },
 );
 
@@ -216,6 +222,7 @@ export const submersible = testMotor(
     rpm: 3450,
     fullLoadAmps: [8.2],
     runCapacitor: { microfarads: 15, volts: 370 },
+    startCapacitor: { lowMicrofarads: 88, highMicrofarads: 108, volts: 250 },
   },
 );
 

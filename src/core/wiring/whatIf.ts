@@ -12,6 +12,7 @@ import {
 } from "./check/outcome";
 import { CAPPED } from "./compartment";
 import type { WiringPlan } from "./plan";
+import { fittedWithStart } from "./startGear";
 import { type EquipmentState, leadEnd } from "./stateCircuit";
 
 /** One speed of a curve, the way the motor turns by itself: backward where its start torque is. */
@@ -37,7 +38,12 @@ const CURVE_POINTS = 60;
 /** Runs a plan in a state, with its curves over speed as it runs up, start contacts moving on the way. */
 export function whatIf(plan: WiringPlan, run: MotorToRun, state: EquipmentState): WhatIf {
   const load = ratedLoad(run.fitted);
-  const right: (speed: number, reversed: boolean) => RightRun | null = rightRuns(run, plan.setting, load);
+  const right: (speed: number, reversed: boolean) => RightRun | null = rightRuns(
+    { ...run, fitted: fittedWithStart(plan, run) },
+    plan.setting,
+    load,
+    plan.compartment.supply,
+  );
   const outcome = runState(plan, run, state, right, load);
   const { circuit, point } = outcome;
   const capacitors = circuit.machine.branches.filter(({ kind }) => kind === "capacitor").map(({ id }) => id);

@@ -47,9 +47,14 @@ export function stampedSpeed(rpm: number, hertz: 50 | 60): StampedSpeed {
 export function polesOf({ poles, rpm, hertz }: Plate): number | null {
   if (poles !== undefined) return poles;
   if (rpm === undefined) return null;
-  const stamped = stampedSpeed(rpm, hertz !== undefined && !hertz.includes(60) ? 50 : 60);
-  return stamped.kind === "impossible" ? null : stamped.poles;
+  const mains = hertz !== undefined && !hertz.includes(60) ? 50 : 60;
+  const stamped = stampedSpeed(rpm, mains);
+  if (stamped.kind === "impossible") return null;
+  // So far under its field a stamped speed tells no poles to choose another motor by.
+  return rpm < (1 - MOST_SLIP) * synchronousRpm(stamped.poles, mains) ? null : stamped.poles;
 }
+
+const MOST_SLIP = 0.25;
 
 /** How fast a field turns, rpm. */
 export function synchronousRpm(poles: number, hertz: number): number {

@@ -1,17 +1,24 @@
 import { abs, ZERO } from "../../machine/complex";
 import type { Load } from "../../machine/load";
 import { FRAME, type WiringPlan } from "../plan";
-import { statesOf } from "../stateCircuit";
+import { fittedWithStart } from "../startGear";
+import { hungMotor, statesOf } from "../stateCircuit";
+import { type Assumption, assumptionsOf } from "./assumed";
+import { capacitorValueFindings } from "./capacitorValue";
 import { capacitorVoltsFindings } from "./capacitorVolts";
 import { cappedFindings } from "./capped";
-import { type CheckFinding, gravestFirst, LIVE_VOLTS } from "./finding";
+import { fedTogether } from "./fedTogether";
+import { type CheckFinding, finding, gravestFirst, LIVE_VOLTS } from "./finding";
 import { frameFindings } from "./frame";
 import { guardFindings } from "./guards";
 import { ampsAtRest, type MotorToRun, ratedLoad, rightRuns, runState, type StateOutcome } from "./outcome";
 import { RUNS_SHARE, restingFindings } from "./resting";
 import { figure, runningFindings } from "./running";
+import { servedFindings } from "./served";
 import { shortFindings } from "./shorts";
 import { structureFindings } from "./structure";
+import { supplyFindings } from "./supply";
+import { turningFindings } from "./turning";
 
 /** The verdict on a plan, with what each state of the equipment makes of it. */
 export interface WiringCheck {
@@ -20,6 +27,8 @@ export interface WiringCheck {
   /** The gravest first, causes before what comes of them. */
   readonly findings: readonly CheckFinding[];
   readonly outcomes: readonly StateOutcome[];
+  /** What nobody stated and the verdict stands on, whatever it weighs. */
+  readonly assumes: readonly Assumption[];
 }
 
 /**
@@ -34,15 +43,20 @@ export function checkPlan(
   run: MotorToRun,
   load: Load = ratedLoad(run.fitted),
 ): WiringCheck {
-  const rightRun = rightRuns(run, plan.setting, load);
-  const outcomes = statesOf(plan.compartment).map((state) => runState(plan, run, state, rightRun, load));
+  const started = { ...run, fitted: fittedWithStart(plan, run) };
+  const { supply } = plan.compartment;
+  const right = rightRuns(started, plan.setting, load, supply);
+  const rated = rightRuns(started, plan.setting, load);
+  const outcomes = statesOf(plan.compartment).map((state) => runState(plan, run, state, right, load));
+  const assumes = assumptionsOf(plan, run, right);
   const structure = structureFindings(plan, run);
   // What the wires show as they lie names lead and place: beside it the same, found by speed, says nothing more.
   const known = new Set(structure.map(({ code, state }) => `${code}/${state}`));
   const findings = gravestFirst([
     ...outcomes.flatMap((outcome) => [
       ...shortFindings(outcome, plan),
-      ...runningFindings(outcome, run).filter(({ code, state }) => !known.has(`${code}/${state}`)),
+      ...runningFindings(outcome, plan, run).filter(({ code, state }) => !known.has(`${code}/${state}`)),
+      ...fedTogether(outcome, plan, run),
       ...restingFindings(outcome, plan, run),
     ]),
     ...frameFindings(
@@ -58,10 +72,34 @@ export function checkPlan(
         : "";
     }),
     ...structure,
+    ...supplyFindings(plan, run, right, rated),
+    ...turningFindings(plan, run, outcomes),
+    ...servedFindings(plan, hungMotor(plan, run.motor, run.fitted)),
+    ...capacitorValueFindings(plan, run),
     ...capacitorVoltsFindings(outcomes, plan, run),
     ...cappedFindings(outcomes, plan),
+    ...assumes.flatMap(assumedFinding),
   ]);
-  return { weight: findings[0]?.weight ?? "good", findings, outcomes };
+  return { weight: findings[0]?.weight ?? "good", findings: onceFor(findings, outcomes), outcomes, assumes };
+}
+
+/** What a verdict assumes and must not, or must be looked at for; figures taken as usual stand beside it. */
+function assumedFinding({ code, effect, says, fact, leads }: Assumption): CheckFinding[] {
+  if (code === "figure-assumed") return [];
+  return [finding({ code, weight: effect === "stop" ? "stop" : "again", leads, says, mend: fact })];
+}
+
+/** A finding that calls standing together only repeat is said once, for the call by itself. */
+function onceFor(findings: readonly CheckFinding[], outcomes: readonly StateOutcome[]): CheckFinding[] {
+  const together = new Map(
+    outcomes.filter(({ state }) => state.calls.length > 1).map(({ state }) => [state.id, state.calls]),
+  );
+  return findings.filter(({ state, code, weight }) => {
+    const calls = state === null ? undefined : together.get(state);
+    if (!calls) return true;
+    if (weight === "good") return code === "together";
+    return !findings.some((one) => one.code === code && one.state !== null && calls.includes(one.state));
+  });
 }
 
 /** In some state the frame stands at volts that a hand must not meet. */

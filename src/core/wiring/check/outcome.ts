@@ -4,7 +4,7 @@ import { type FedMotor, fedMotor } from "../../machine/fedMotor";
 import type { FittedMotor } from "../../machine/fitMotor";
 import type { Load } from "../../machine/load";
 import { type OperatingPoint, operatingPoint } from "../../machine/operatingPoint";
-import { solve } from "../../machine/solve";
+import { type Solution, solve } from "../../machine/solve";
 import type { WoundMotor } from "../../machine/woundMotor";
 import type { Wanted, WiringPlan } from "../plan";
 import { type EquipmentState, hungMotor, leadEnd, type StateCircuit, stateCircuit } from "../stateCircuit";
@@ -52,6 +52,7 @@ export interface StateOutcome {
 /** A motor at the moment it is switched on. */
 export interface Standstill {
   readonly torqueNm: number;
+  readonly solution: Solution;
   readonly coils: ReadonlyMap<string, CoilOutcome>;
 }
 
@@ -70,6 +71,13 @@ export function ratedLoad({ ratedNm, rating }: FittedMotor): Load {
   return { kind: "fan", newtonMetres: ratedNm, atRpm: rating.rpm };
 }
 
+/** The load on a power lead: the blade that such a power carries at the plate's speed. */
+function loadOnTap(load: Load, { rating }: FittedMotor, rank: number): Load {
+  const watts = rating.powers?.[rank - 1];
+  if (watts === undefined || load.kind === "none") return load;
+  return { ...load, newtonMetres: (load.newtonMetres * watts) / rating.watts };
+}
+
 /** Runs the plan in a state. */
 export function runState(
   plan: WiringPlan,
@@ -80,9 +88,7 @@ export function runState(
 ): StateOutcome {
   const { motor } = run;
   const circuit = stateCircuit(plan, hungMotor(plan, motor, run.fitted), state);
-  const wanted = state.opened
-    ? null
-    : (plan.wanted.find(({ call, speed }) => state.calls.includes(call) && speed !== null) ?? null);
+  const wanted = wantedIn(plan, state, circuit);
   const reference = wanted?.speed ? rightRun(wanted.speed, wanted.reversed) : null;
   const empty = {
     state,
@@ -99,7 +105,7 @@ export function runState(
   const point =
     !wanted && (state.calls.length === 0 || state.opened)
       ? atRest(circuit)
-      : operatingPoint(circuit.machine, load, circuit.contacts);
+      : operatingPoint(circuit.machine, loadOnTap(load, run.fitted, wanted?.speed ?? 1), circuit.contacts);
   if (!point) return { ...empty, point: null };
   const { solution } = point;
   const amps = (id: string) => abs(solution.branches.get(id)?.amps ?? ZERO);
@@ -129,6 +135,22 @@ export function runState(
       ]),
     ),
   };
+}
+
+/**
+ * What a state is to do with the motor. A call runs it as the plan has it; of several that stand at once the one whose
+ * contact the equipment leaves closed; a call without a terminal of its own as those whose terminal it makes live.
+ */
+function wantedIn(plan: WiringPlan, state: EquipmentState, { nodeOf }: StateCircuit): Wanted | null {
+  if (state.opened) return null;
+  const { feeds } = plan.compartment.offers;
+  const wants = plan.wanted.filter(({ speed }) => speed !== null);
+  const own = wants.filter(({ call }) => state.calls.includes(call));
+  const lines = new Set(plan.compartment.supply.terminals.map(nodeOf));
+  const live = (want: Wanted) => feeds.some(({ call, hot }) => call === want.call && lines.has(nodeOf(hot)));
+  if (own.length === 1) return own[0] ?? null;
+  if (own.length > 1) return own.find(live) ?? own[0] ?? null;
+  return state.calls.length > 0 ? (wants.find(live) ?? null) : null;
 }
 
 /** Greatest amps of any winding with the shaft held, in a state; null where the circuit is a dead short. */
@@ -163,6 +185,7 @@ function standstillOf(motor: WoundMotor, machine: Machine): Standstill | null {
   return (
     solution && {
       torqueNm: solution.torqueNm,
+      solution,
       coils: new Map(coilsOf(motor, solution).map((coil) => [coil.id, coil])),
     }
   );
@@ -178,27 +201,48 @@ function ampsInto({ coils }: WoundMotor, solution: OperatingPoint["solution"], j
   return abs(total);
 }
 
-/** Right runs of a motor, each worked out once: at its rated volts, fed straight by its chart. */
+/**
+ * Right runs of a motor, each worked out once: fed straight by its chart, at the supply's volts where its plate takes
+ * them, else at those of the plate nearest to them.
+ *
+ * @param supply the plate's own volts and hertz where left out.
+ */
 export function rightRuns(
   { motor, fitted }: MotorToRun,
   setting: "low" | "high",
   load: Load = ratedLoad(fitted),
+  supply: { readonly volts: number; readonly hertz: number } = {
+    volts: fitted.rating.volts[setting],
+    hertz: fitted.rating.hertz,
+  },
 ): (speed: number, reversed: boolean) => RightRun | null {
   const known = new Map<string, RightRun | null>();
+  const volts = takenVolts(fitted, setting, supply.volts);
   return (speed, reversed) => {
     const key = `${speed}/${reversed}`;
     const before = known.get(key);
     if (before !== undefined) return before;
     const fed = fedMotor(motor, fitted.parameters, fitted.gear, {
       ask: { speed, setting, reversed },
-      volts: fitted.rating.volts[setting],
+      volts,
+      hertz: supply.hertz,
       runMicrofarads: fitted.rating.runMicrofarads,
     });
-    const run = fed && rightRun(motor, fed, load);
+    const run = fed && rightRun(motor, fed, loadOnTap(load, fitted, speed));
     known.set(key, run);
     return run;
   };
 }
+
+/** The supply's volts where the plate takes them, else the end of the plate's range that is nearer. */
+function takenVolts({ rating }: FittedMotor, setting: "low" | "high", supplyVolts: number): number {
+  const [least, most] = [rating.leastVolts[setting], rating.volts[setting]];
+  if (supplyVolts < least * (1 - VOLTS_TAKEN)) return least;
+  return supplyVolts > most * (1 + VOLTS_TAKEN) ? most : supplyVolts;
+}
+
+/** Volts of the supply beside the plate's that a motor takes (NEMA MG 1: ten per cent). */
+export const VOLTS_TAKEN = 0.105;
 
 function rightRun(motor: WoundMotor, fed: FedMotor, load: Load): RightRun | null {
   const point = operatingPoint(fed.machine, load, fed.contacts);

@@ -1,5 +1,10 @@
+import type { StartContact } from "../../machine/operatingPoint";
+import type { Solution } from "../../machine/solve";
+import { formatRotation } from "../../quantity/rotation";
+import type { WiringPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
+import { turnOf } from "./turning";
 
 /** A speed this far from the right one, as a share, is another speed. */
 const SPEED_APART = 0.04;
@@ -19,10 +24,12 @@ const NOTHING_SHARE = 0.03;
 const CAPACITOR_SHARE = 0.3;
 
 /** What a state that is to run the motor does instead, or that it does so; each finding with its numbers. */
-export function runningFindings(outcome: StateOutcome, { fitted, motor }: MotorToRun): CheckFinding[] {
+export function runningFindings(outcome: StateOutcome, plan: WiringPlan, run: MotorToRun): CheckFinding[] {
+  const { fitted } = run;
   const { state, wanted, point, reference } = outcome;
   if (!wanted || outcome.circuit.shorted.length > 0) return [];
-  if (!reference || !point || reference.point.outcome === "stalls") return [notFigured(outcome)];
+  if (!reference || !point || reference.point.outcome === "stalls" || hangs(run))
+    return [notFigured(outcome)];
   const amps = fitted.rating.amps;
   const make = (
     code: CheckFinding["code"],
@@ -79,7 +86,7 @@ export function runningFindings(outcome: StateOutcome, { fitted, motor }: MotorT
         "Make the one change that reverses this motor, or undo the one that did.",
       ),
     );
-  else findings.push(...speedFindings(outcome, make));
+  else findings.push(...speedFindings(outcome, tapsOf(run.motor), make));
   findings.push(...windingFindings(outcome, make));
   if (findings.length === 0) findings.push(...standstillFindings(outcome, make));
   const capacitorAmps = Math.max(0, ...outcome.capacitors.map((c) => c.amps));
@@ -92,28 +99,37 @@ export function runningFindings(outcome: StateOutcome, { fitted, motor }: MotorT
         "One side of the capacitor on the start end, the other on the run end’s line.",
       ),
     );
-  findings.push(...startFindings(outcome, make));
+  findings.push(...startFindings(outcome, amps, make));
   return findings.some(({ weight }) => weight === "stop")
     ? findings
     : [
         make(
           "runs-right",
           "good",
-          `starts, turns ${turn(wanted.reversed, motor)}, about ${round(Math.abs(point.rpm))} rpm at ${figure(outcome.lineAmps)} A.`,
+          `starts, turns ${turn(outcome, plan, run)}, about ${round(Math.abs(point.rpm))} rpm at ${figure(outcome.lineAmps)} A.`,
           "",
         ),
         ...findings,
       ];
 }
 
-/** The way it turns, as far as the leads tell it. */
-function turn(reversed: boolean, { feeding, unproved, plugTurned }: MotorToRun["motor"]): string {
+/** The way it turns, as far as the leads tell it, from both ends. */
+function turn(outcome: StateOutcome, plan: WiringPlan, run: MotorToRun): string {
+  const way = turnOf(plan, run, outcome);
+  if (way) return formatRotation(way);
+  const { feeding, unproved, plugTurned } = run.motor;
+  const reversed = outcome.wanted?.reversed === true;
   if (plugTurned && !reversed) return "the other way than before, by its plug (bump it: that tells which)";
   if (feeding.bumpTells || unproved.length > 0)
     return reversed
       ? "the other way than before (bump it: that tells which)"
       : "one way (bump it: that tells which)";
   return reversed ? "the other way than the plate’s drawing" : "as the plate’s drawing has it";
+}
+
+/** Even fed as its plate says, the fitted motor hangs far under its plate's speed: nothing to hold a plan against. */
+function hangs({ fitted }: MotorToRun): boolean {
+  return fitted.met.some(({ unit, plate, model }) => unit === "rpm" && model < CRAWL * plate);
 }
 
 /** Silence would pass for good: where the model finds no run to hold the plan against, it says so. */
@@ -135,7 +151,12 @@ type Make = (
   leads?: readonly string[],
 ) => CheckFinding;
 
-function speedFindings({ point, reference }: StateOutcome, make: Make): CheckFinding[] {
+/** Speed taps that the motor brings out. */
+function tapsOf({ leads }: MotorToRun["motor"]): number {
+  return new Set(leads.flatMap(({ slot, junction }) => (slot.startsWith("speed-") ? [junction] : []))).size;
+}
+
+function speedFindings({ point, reference }: StateOutcome, taps: number, make: Make): CheckFinding[] {
   const [is, right] = [Math.abs(point?.rpm ?? 0), Math.abs(reference?.point.rpm ?? 0)];
   if (right === 0) return [];
   const share = is / right;
@@ -154,7 +175,9 @@ function speedFindings({ point, reference }: StateOutcome, make: Make): CheckFin
           "wrong-speed",
           "stop",
           `it runs at about ${round(is)} rpm where ${round(right)} are asked for.`,
-          "Another tap than the one chosen is on this call: change them over.",
+          taps > 1
+            ? "Another tap than the one chosen is on this call: change them over."
+            : "See the capacitor, the voltage setting and the supply.",
         ),
       ]
     : [];
@@ -198,10 +221,9 @@ const STARTING_AMPS_TOO_MUCH = 1.35;
 const STARTING_TORQUE_TOO_LITTLE = 0.6;
 
 /** What shows only until a start switch opens: a start winding on the wrong volts, or the other way round than it should. */
-function standstillFindings({ standstill, reference, circuit }: StateOutcome, make: Make): CheckFinding[] {
+function standstillFindings({ standstill, reference }: StateOutcome, make: Make): CheckFinding[] {
   const right = reference?.standstill;
-  // What starts through a relay of the equipment starts better than the motor by itself: nothing to hold it against.
-  if (!standstill || !right || circuit.contacts.some(({ kind }) => kind === "potential")) return [];
+  if (!standstill || !right) return [];
   const greatest = Math.max(0, ...[...right.coils.values()].map(({ amps }) => amps));
   const worst = [...standstill.coils.values()]
     .map(({ id, amps }) => ({
@@ -218,25 +240,44 @@ function standstillFindings({ standstill, reference, circuit }: StateOutcome, ma
         "A start winding stands on more volts than it is wound for: across one half, never across the line of the high setting.",
       ),
     ];
-  return Math.abs(standstill.torqueNm) < STARTING_TORQUE_TOO_LITTLE * Math.abs(right.torqueNm)
+  const share = Math.abs(standstill.torqueNm) / Math.max(1e-9, Math.abs(right.torqueNm));
+  return share < STARTING_TORQUE_TOO_LITTLE
     ? [
         make(
           "weak-start",
           "stop",
-          `it starts with ${Math.round((100 * Math.abs(standstill.torqueNm)) / Math.abs(right.torqueNm))} % of the torque it should have, and may hum under its load.`,
+          `it starts with ${Math.round(100 * share)} % of the torque it should have, and may hum under its load.`,
           "See the start winding and what it starts through.",
         ),
       ]
     : [];
 }
 
-/** Of its pick-up volts, under which a relay's coil is not where it belongs. */
-const COIL_ASTRAY = 0.6;
+/** Under this share of the plate's amps a start contact carries nothing of the motor's: its gear stands idle. */
+const IDLE_SHARE = 0.02;
 
-function startFindings({ point, circuit }: StateOutcome, make: Make): CheckFinding[] {
-  if (!point || point.outcome === "stalls") return [];
+function startFindings(outcome: StateOutcome, plateAmps: number, make: Make): CheckFinding[] {
+  const { point, circuit, standstill } = outcome;
+  if (!point) return [];
   return circuit.contacts.flatMap((contact) => {
-    if (point.open.includes(contact.branch)) return [];
+    if (!standstill || standsIdle(contact, standstill.solution, plateAmps)) return [];
+    if (contact.kind === "potential") {
+      const coil = standstill.solution.branches.get(contact.coil)?.volts;
+      const held = coil ? Math.hypot(coil.re, coil.im) : 0;
+      if (held >= contact.pickUpVolts)
+        return [
+          make(
+            "start-stays-in",
+            "stop",
+            `the relay picks up at ${round(contact.pickUpVolts)} V and its coil gets ${round(held)} V while the shaft still stands: the start capacitor is out before it turns, and the relay chatters.`,
+            "A relay that picks up between the coil’s volts at rest and at three quarters of speed; its coil from 2, on the start winding, to 5.",
+          ),
+        ];
+    }
+    if (point.outcome === "stalls" || point.open.includes(contact.branch))
+      return contact.kind === "potential" && point.outcome !== "stalls"
+        ? coilFindings(contact, point.solution, make)
+        : [];
     if (contact.kind === "centrifugal")
       return [
         make(
@@ -252,7 +293,7 @@ function startFindings({ point, circuit }: StateOutcome, make: Make): CheckFindi
       return [
         make(
           "start-stays-in",
-          "again",
+          "stop",
           `the relay chatters: with its contact open the coil keeps fewer than the ${round(contact.dropOutVolts)} V that hold it.`,
           "A relay chosen by this motor’s pick-up and drop-out volts.",
         ),
@@ -260,13 +301,45 @@ function startFindings({ point, circuit }: StateOutcome, make: Make): CheckFindi
     return [
       make(
         "start-stays-in",
-        across < COIL_ASTRAY * contact.pickUpVolts ? "stop" : "again",
+        "stop",
         `the relay’s coil gets about ${round(across)} V and picks up at ${round(contact.pickUpVolts)}: the start capacitor stays in, the start winding burns open and the capacitor vents.`,
-        "Coil from 2, on the start winding, to 5, on the shared lead; a relay chosen by the motor’s pick-up volts.",
+        "Coil from 2, on the start winding, to 5, on the joint’s line; a relay chosen by the motor’s pick-up volts.",
       ),
     ];
   });
 }
+
+/** Nothing flows in the contact but what its own coil takes. */
+function standsIdle(contact: StartContact, { branches }: Solution, plateAmps: number): boolean {
+  const amps = (id: string) => {
+    const state = branches.get(id)?.amps;
+    return state ? Math.hypot(state.re, state.im) : 0;
+  };
+  const coil = contact.kind === "potential" ? amps(contact.coil) : 0;
+  return amps(contact.branch) < IDLE_SHARE * plateAmps + 1.5 * coil;
+}
+
+/** A coil on more than it stands for good burns out, and then the start capacitor stays in. */
+function coilFindings(
+  { coil, coilVolts }: Extract<StartContact, { kind: "potential" }>,
+  { branches }: Solution,
+  make: Make,
+): CheckFinding[] {
+  const volts = branches.get(coil)?.volts;
+  const across = volts ? Math.hypot(volts.re, volts.im) : 0;
+  if (coilVolts === undefined || across <= coilVolts) return [];
+  return [
+    make(
+      "start-stays-in",
+      across > COIL_OVER * coilVolts ? "stop" : "again",
+      `the relay’s coil stands at about ${round(across)} V while it runs and is made for ${round(coilVolts)} V: it burns open, and the start capacitor stays in.`,
+      "A relay whose coil stands more for good.",
+    ),
+  ];
+}
+
+/** The model's volts are good to a tenth or so. */
+const COIL_OVER = 1.1;
 
 /** Leads that carry the most. */
 function hottest({ leads }: StateOutcome): string[] {

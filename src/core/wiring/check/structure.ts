@@ -5,12 +5,6 @@ import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun } from "./outcome";
 import { placesFindings } from "./places";
 
-/** Volts of the supply beside the setting's that a motor takes (NEMA MG 1: ten per cent). */
-const VOLTS_TAKEN = 0.105;
-/** A capacitor's value beside the plate's: its tolerance, and no use at all. */
-const VALUE_NEAR = 0.1;
-const VALUE_FAR = 0.3;
-
 /** What is wrong with the wires as they lie, whatever flows in them. */
 export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFinding[] {
   return [
@@ -19,11 +13,7 @@ export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFindi
     ...onGround(plan),
     ...placesFindings(plan),
     ...servesCut(plan),
-    ...setting(plan, run),
-    ...capacitors(plan, run),
     ...plateNotMet(run),
-    ...unproved(run),
-    ...unread(run),
   ];
 }
 
@@ -46,7 +36,7 @@ function tiedTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
 }
 
 /** The frame carries no current: a lead of the motor has nothing to do on the ground. */
-function onGround(plan: WiringPlan): CheckFinding[] {
+export function onGround(plan: WiringPlan): CheckFinding[] {
   const net = joinedLeads(plan).find(
     (leads) =>
       leads.includes(FRAME) || leads.some((lead) => plan.landings[lead] === plan.compartment.supply.ground),
@@ -106,74 +96,26 @@ function wrongTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
   });
 }
 
-function servesCut({ removed, compartment: made }: WiringPlan): CheckFinding[] {
+/** What a wire served has lost it: its two ends stand on one potential no more. What is run beside the fan tells itself. */
+function servesCut(plan: WiringPlan): CheckFinding[] {
+  const nodeOf = wiredNodes(plan);
+  const { removed, compartment: made } = plan;
+  const run = new Set(
+    made.devices.flatMap(({ name, parts }) => (parts.some((p) => p.kind === "compressor") ? [name] : [])),
+  );
   return removed.flatMap((wire) => {
     const { serves } = wire;
-    return serves
-      ? [
-          finding({
-            code: "serves-cut",
-            weight: "stop",
-            places: [wire.from, wire.to],
-            says: `The wire from ${placeName(made, wire.from)} to ${placeName(made, wire.to)} is off: the ${serves} has lost it and will not start.`,
-            mend: `Put it back: the ${serves} keeps what it had.`,
-          }),
-        ]
-      : [];
-  });
-}
-
-function setting(
-  { compartment: made, setting: set }: WiringPlan,
-  { fitted, motor }: MotorToRun,
-): CheckFinding[] {
-  const rated = fitted.rating.volts[set];
-  if (fitted.rating.assumed.includes("volts")) return [];
-  const { volts } = made.supply;
-  const low = fitted.rating.leastVolts[set];
-  if (volts >= low * (1 - VOLTS_TAKEN) && volts <= rated * (1 + VOLTS_TAKEN)) return [];
-  return [
-    finding({
-      code: "setting",
-      weight: "stop",
-      says: `The supply is ${volts} V and the motor, as joined, is for ${rated} V: ${volts > rated ? "its iron saturates and it burns in seconds" : "a weak field, it hangs and overheats"}.`,
-      mend: motor.feeding.twoVoltages
-        ? `Join its leads for ${volts > rated ? "the high" : "the low"} volts, or choose another motor.`
-        : "Another motor, of this supply’s volts.",
-    }),
-  ];
-}
-
-function capacitors(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
-  const { runMicrofarads, assumed } = fitted.rating;
-  if (runMicrofarads === null) return [];
-  if (assumed.includes("run capacitor"))
+    if (!serves || run.has(serves) || nodeOf(wire.from) === nodeOf(wire.to)) return [];
     return [
       finding({
-        code: "capacitor-unknown",
-        weight: "again",
-        says: "No plate says what run capacitor this motor takes: the figures here stand on an estimate, which is no rating.",
-        mend: "Type the plate’s µF and volts in Plate.",
+        code: "serves-cut",
+        weight: "stop",
+        places: [wire.from, wire.to],
+        says: `The wire from ${placeName(made, wire.from)} to ${placeName(made, wire.to)} is off: the ${serves} has lost it and will not start.`,
+        mend: `Put it back: the ${serves} keeps what it had.`,
       }),
     ];
-  const { capacitor } = plan.compartment.offers;
-  const device = plan.compartment.devices.find(({ id }) => id === capacitor?.device);
-  const part = device?.parts.find(
-    (p) => p.kind === "capacitor" && !p.start && [p.from, p.to].includes(capacitor?.startSide ?? ""),
-  );
-  if (part?.kind !== "capacitor") return [];
-  const off = Math.abs(part.microfarads / runMicrofarads - 1);
-  return off <= VALUE_NEAR
-    ? []
-    : [
-        finding({
-          code: "capacitor-value",
-          weight: off > VALUE_FAR ? "stop" : "again",
-          places: [capacitor?.startSide ?? ""],
-          says: `The capacitor has ${part.microfarads} µF where the new motor’s plate says ${runMicrofarads}: ${part.microfarads < runMicrofarads ? "weak start, hot, it hums" : "start winding and capacitor overloaded"}.`,
-          mend: `A capacitor of ${runMicrofarads} µF.`,
-        }),
-      ];
+  });
 }
 
 /** A model this far off the plate proves little. */
@@ -192,38 +134,6 @@ function plateNotMet({ fitted }: MotorToRun): CheckFinding[] {
       weight: "again",
       says: `The plate’s figures and the measured ohms do not make one motor (${shown.join("; ")}): what is figured here is rough.`,
       mend: "See the plate’s power, speed, volts and amps in Plate, and the readings in Probe.",
-    }),
-  ];
-}
-
-function unproved({ motor }: MotorToRun): CheckFinding[] {
-  if (motor.unproved.length === 0) return [];
-  const leads = motor.leads.filter(({ slot }) => motor.unproved.includes(slot)).map(({ id }) => id);
-  return [
-    finding({
-      code: "ends-unproved",
-      weight: "again",
-      leads,
-      says: "Which end of each coil is which is not proved by ohms; these are taken in the order of the sheet.",
-      mend:
-        motor.feeding.phases === 3 || motor.feeding.twoVoltages
-          ? "Prove it first by a low-voltage AC or battery-kick test, and write the numbers on the leads as marks."
-          : "Only the turning depends on it: bump it, and change one pair if it is wrong.",
-    }),
-  ];
-}
-
-function unread({ motor }: MotorToRun): CheckFinding[] {
-  const coils = motor.coils.filter(({ id }) => motor.unread.includes(id));
-  if (coils.length === 0) return [];
-  const ends = new Set(coils.flatMap(({ from, to }) => [from, to]));
-  return [
-    finding({
-      code: "winding-not-read",
-      weight: "again",
-      leads: motor.leads.filter(({ junction }) => ends.has(junction)).map(({ id }) => id),
-      says: "No reading ran through this winding; that it is whole, and its ohms, are taken for granted.",
-      mend: "Read it once in Probe before power.",
     }),
   ];
 }

@@ -26,8 +26,17 @@ export const condenserDual: Compartment = {
         screw("compressor.R", "load", 1),
         screw("compressor.S", "start", 1),
       ],
-      // It stands here for the wires it must keep; its own current is no affair of the fan.
-      parts: [],
+      parts: [
+        {
+          kind: "compressor",
+          id: "compressor.windings",
+          from: "compressor.C",
+          to: "compressor.R",
+          start: "compressor.S",
+          runOhms: 0.8,
+          startOhms: 3,
+        },
+      ],
     },
     GROUND_STUD,
   ],
@@ -46,4 +55,26 @@ export const condenserDual: Compartment = {
     capacitor: { device: "dual", startSide: "dual.FAN", lineSide: "dual.C", tied: true, dual: true },
   },
   cautions: ["The compressor keeps C and HERM. Its terminals are not to be touched with its cover off."],
+};
+
+/** The same on a one-pole contactor: the other leg goes through it unbroken, and is live always. */
+export const condenserDualOnePole: Compartment = {
+  ...condenserDual,
+  id: "condenser-dual-one-pole",
+  title: "Condenser, dual capacitor, one-pole contactor",
+  devices: condenserDual.devices.map((device) =>
+    device.id === "contactor"
+      ? {
+          ...device,
+          parts: [
+            contact("contactor.pole", "L1", "contactor.T1", ["cool"]),
+            contact("contactor.shunt", "L2", "contactor.T2", "always"),
+          ],
+        }
+      : device,
+  ),
+  cautions: [
+    ...condenserDual.cautions,
+    "A one-pole contactor: T2 and what hangs on it stay live with the contactor open.",
+  ],
 };

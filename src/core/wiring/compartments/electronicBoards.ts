@@ -32,7 +32,7 @@ export const electronicBoard: Compartment = {
       parts: [
         contact("neutral-bank", "N", "board.NEUTRAL", "always"),
         contact("board.cool-relay", "board.LINE", "board.COOL", ["cool"]),
-        contact("board.heat-relay", "board.LINE", "board.HEAT", ["heat", "heat-2"]),
+        contact("board.heat-relay", "board.LINE", "board.HEAT", ["heat", "heat-2"], { opensOn: ["cool"] }),
       ],
     },
     {
@@ -54,6 +54,11 @@ export const electronicBoard: Compartment = {
     { id: "heat", name: "Heating, first stage" },
     { id: "heat-2", name: "Heating, second stage" },
     { id: "fan", name: "Continuous fan" },
+  ],
+  together: [
+    ["cool", "fan"],
+    ["heat", "fan"],
+    ["heat", "heat-2"],
   ],
   offers: {
     feeds: [
@@ -101,6 +106,7 @@ export const electronicStrip: Compartment = {
   ],
   wires: [],
   calls: [{ id: "cool", name: "Cooling" }],
+  together: [],
   offers: {
     feeds: [{ call: "cool", hot: "relay.NO", want: "fastest" }],
     back: "relay.NEUTRAL",

@@ -7,6 +7,7 @@ import {
   disconnect,
   GROUND_STUD,
   SUPPLY_115,
+  screw,
   singleCapacitor,
 } from "./build";
 
@@ -15,7 +16,10 @@ const CAUTIONS = [
   "The door switch is never defeated.",
 ];
 
-/** A blower's control board: a hot terminal for each call, fed through the door switch; neutrals; places to park. */
+/**
+ * A blower's control board: a hot terminal for each call, fed through the door switch; neutrals; places to park. Its
+ * relays bar one another: a call further down the list yields to those before it.
+ */
 function board(calls: readonly (readonly [terminal: string, call: string])[], parks: number): Device {
   return {
     id: "board",
@@ -28,18 +32,37 @@ function board(calls: readonly (readonly [terminal: string, call: string])[], pa
     ],
     parts: [
       contact("neutral-bank", "N", "board.NEUTRAL", "always"),
-      ...calls.map(([terminal, call]) =>
-        contact(`board.${terminal}-relay`, "board.LINE", `board.${terminal}`, [call]),
+      ...calls.map(([terminal, call], i) =>
+        contact(`board.${terminal}-relay`, "board.LINE", `board.${terminal}`, [call], {
+          opensOn: calls.slice(0, i).map(([, before]) => before),
+        }),
       ),
     ],
   };
 }
 
+/** The thermostat strip beside the board: each terminal stands at R's volts while its call stands. */
+function strip(calls: Readonly<Record<string, readonly string[]>>): Device {
+  return {
+    id: "strip",
+    name: "thermostat strip",
+    terminals: ["R", "C", ...Object.keys(calls)].map((t) => screw(`strip.${t}`, "control", 2)),
+    parts: Object.entries(calls).map(([t, on]) =>
+      contact(`strip.${t.toLowerCase()}`, "strip.R", `strip.${t}`, [...on]),
+    ),
+  };
+}
+
+const SUPPLY: Compartment["supply"] = {
+  ...SUPPLY_115,
+  control: { volts: 24, hot: "strip.R", common: "strip.C" },
+};
+
 /** One stage: heating, cooling, continuous fan. */
 export const furnaceBoard: Compartment = {
   id: "furnace-board",
   title: "Furnace board, one stage",
-  supply: SUPPLY_115,
+  supply: SUPPLY,
   devices: [
     disconnect(["L", "N"], true),
     DOOR_SWITCH,
@@ -51,6 +74,7 @@ export const furnaceBoard: Compartment = {
       ],
       3,
     ),
+    strip({ W: ["heat"], Y: ["cool"], G: ["cool", "fan"] }),
     singleCapacitor("capacitor", 10, 440),
     GROUND_STUD,
   ],
@@ -59,6 +83,10 @@ export const furnaceBoard: Compartment = {
     { id: "cool", name: "Cooling" },
     { id: "heat", name: "Heating" },
     { id: "fan", name: "Continuous fan" },
+  ],
+  together: [
+    ["cool", "fan"],
+    ["heat", "fan"],
   ],
   offers: {
     feeds: [
@@ -97,6 +125,13 @@ export const furnaceBoardTwoStage: Compartment = {
       ],
       3,
     ),
+    strip({
+      W: ["heat-low", "heat-high"],
+      W2: ["heat-high"],
+      Y: ["cool-low", "cool-high"],
+      Y2: ["cool-high"],
+      G: ["cool-low", "cool-high"],
+    }),
     singleCapacitor("capacitor", 10, 440),
     GROUND_STUD,
   ],
@@ -105,6 +140,11 @@ export const furnaceBoardTwoStage: Compartment = {
     { id: "cool-low", name: "Cooling, low" },
     { id: "heat-high", name: "Heating, high" },
     { id: "heat-low", name: "Heating, low" },
+  ],
+  // The second stage comes with the first still calling.
+  together: [
+    ["cool-high", "cool-low"],
+    ["heat-high", "heat-low"],
   ],
   offers: {
     ...furnaceBoard.offers,

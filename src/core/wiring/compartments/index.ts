@@ -1,5 +1,5 @@
 import type { Compartment } from "../compartment";
-import { condenserDual } from "./condenserDual";
+import { condenserDual, condenserDualOnePole } from "./condenserDual";
 import { condenserSingle } from "./condenserSingle";
 import { electronicBoard, electronicStrip } from "./electronicBoards";
 import { furnaceBoard, furnaceBoardTwoStage } from "./furnaceBoards";
@@ -16,6 +16,7 @@ import { threePhaseContactor, threePhaseStarter } from "./threePhase";
 /** The library: compartments ready-made, each to be copied into a job and edited there. */
 export const COMPARTMENTS: readonly Compartment[] = [
   condenserDual,
+  condenserDualOnePole,
   condenserSingle,
   furnaceBoard,
   furnaceBoardTwoStage,

@@ -216,6 +216,7 @@ export const submersibleBox: Compartment = {
     ground: "G",
     capacitor: { device: "run", startSide: "box.start", lineSide: "box.main", tied: true, dual: false },
     start: "box.start",
+    startFed: "box.main",
     takesStartOut: true,
   },
   cautions: [WET, "The cable down the well is live at the splice: dead and proved before it is touched."],
