@@ -59,6 +59,7 @@ export {
   fact,
   factUpload,
   type InsulationTest,
+  type KickSeen,
   type LabelText,
   type LandingChoice,
   MOST_FACTS_A_WRITE,
@@ -67,6 +68,7 @@ export {
   type Pin,
   type Place,
   type Reference,
+  type SetInside,
   type Told,
   type WiringWish,
 } from "./record/facts";

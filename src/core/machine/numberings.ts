@@ -21,22 +21,28 @@ export function renumbered(motor: WoundMotor, numbering: Numbering): WoundMotor 
 
 /**
  * Every way to number the leads that no mark, told end or test has numbered: coils that are alike take their sets of
- * slots in any order, each with its ends either way. The first is how the motor is numbered now. Ways that only number
- * like motors anew (all phases moved on by one) are among them.
+ * slots in any order, each with its ends either way. The first is how the motor is numbered now. The first coil keeps its
+ * numbers: which phase is called the first, and all ends turned over at once, is a matter of naming. A star inside cannot be
+ * turned over, so beside one the ends of the first coil are open too.
  */
 export function numberings(motor: WoundMotor): Numbering[] {
   let ways: Map<string, Slot>[] = [new Map()];
-  for (const sets of motor.openSets) {
+  const rigid = motor.openSets.some((sets) => sets.some((set) => set.length > 2));
+  motor.openSets.forEach((sets, list) => {
     const groups = sets.map((set) => motor.leads.filter(({ slot }) => set.includes(slot)));
-    const orders = permutations(sets.map((_, i) => i));
+    const named = list === 0 && sets.length > 1;
+    const orders = permutations(sets.map((_, i) => i)).filter(([first]) => !named || first === 0);
     ways = ways.flatMap((way) =>
       orders.flatMap((order) =>
-        product(order.map((to, from) => endsOf(groups[from] ?? [], sets[to] ?? []))).map(
-          (pieces) => new Map([...way, ...pieces.flatMap((piece) => [...piece])]),
-        ),
+        product(
+          order.map((to, from) => {
+            const ends = endsOf(groups[from] ?? [], sets[to] ?? []);
+            return named && !rigid && from === 0 ? ends.slice(0, 1) : ends;
+          }),
+        ).map((pieces) => new Map([...way, ...pieces.flatMap((piece) => [...piece])])),
       ),
     );
-  }
+  });
   return ways.filter((way) => meets(motor, way));
 }
 
@@ -72,11 +78,12 @@ function endsOf(leads: readonly Lead[], set: readonly Slot[]): Map<string, Slot>
 
 /** Whether slots that are joined inside are the ends of one coil in this numbering, as they are in the motor. */
 function meets(motor: WoundMotor, way: Numbering): boolean {
-  const { together = [] } = motor.feeding;
+  const { together = [], clusters } = motor.feeding;
   const slotOf = (junction: string) => {
     const lead = motor.leads.find((one) => one.junction === junction);
     return lead && (way.get(lead.id) ?? lead.slot);
   };
+  if (clusters && !clusters.every((cluster) => hangsTogether(motor, way, cluster))) return false;
   return together.every(([one, other]) => {
     const lead = motor.leads.find(({ id, slot }) => (way.get(id) ?? slot) === other);
     if (!lead) return true;
@@ -87,6 +94,29 @@ function meets(motor: WoundMotor, way: Numbering): boolean {
       return far === undefined || far === one || !isMain(motor, from === lead.junction ? to : from);
     });
   });
+}
+
+/** All slots of a cluster are on leads of one group. */
+function hangsTogether(motor: WoundMotor, way: Numbering, cluster: readonly Slot[]): boolean {
+  const junctions = motor.leads
+    .filter(({ id, slot }) => cluster.includes(way.get(id) ?? slot))
+    .map(({ junction }) => junction);
+  const group = groupOf(motor, junctions[0] ?? "");
+  return junctions.every((junction) => group.has(junction));
+}
+
+/** Junctions that coils join to one. */
+export function groupOf({ coils }: Pick<WoundMotor, "coils">, junction: string): Set<string> {
+  const group = new Set([junction]);
+  for (let grown = true; grown; ) {
+    grown = false;
+    for (const { from, to } of coils)
+      if (group.has(from) !== group.has(to)) {
+        group.add(from).add(to);
+        grown = true;
+      }
+  }
+  return group;
 }
 
 function isMain({ coils }: WoundMotor, junction: string): boolean {

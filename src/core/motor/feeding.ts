@@ -68,8 +68,12 @@ export interface Feeding {
   readonly chart: (ask: FeedingAsk) => readonly Net[] | null;
   /** Which way it turns hangs on more than its leads (the order of the supply's phases, which end is which): bump it. */
   readonly bumpTells?: boolean;
+  /** Which way it turns wired by its standard numbers as the chart has it (NEMA MG 1, part 2). */
+  readonly standardTurn?: "cw-lead-end" | "ccw-lead-end";
   /** Roles whose coils have ends that ohms cannot tell apart, though the wiring must. */
   readonly endsMatter: readonly RoleName[];
+  /** Slots that hang together inside, where a group of leads takes all of one set or of another. */
+  readonly clusters?: readonly (readonly Slot[])[];
   /** Windings inside that no lead brings out, where these slots have leads. */
   readonly inside?: (slots: ReadonlySet<Slot>) => readonly InsideCoil[];
   /** Slots that one coil has at its two ends, where a joint inside decides which end of another coil is which. */

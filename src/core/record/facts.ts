@@ -177,6 +177,24 @@ const boardNow = z.object({
   joined: z.record(z.string().max(64), text(20)),
 });
 
+/** A battery-kick test: where battery and meter stood, plus first, and what the needle did at the touch. */
+const kick = z.object({
+  battery: z.tuple([leadId, leadId]),
+  meter: z.tuple([leadId, leadId]),
+  shows: z.enum(["up", "down", "still"]),
+  hardest: z.boolean().optional(),
+});
+
+/**
+ * How a motor of two voltages that is set inside (dial, plug, links), or a module by its jumper, stands; and how it stood
+ * when its ohms were read, where it was turned since.
+ */
+const setInside = z.object({
+  now: z.enum(["low", "high"]).nullable(),
+  by: z.enum(["seen", "ohms"]),
+  readAt: z.enum(["low", "high"]).optional(),
+});
+
 const wire = z
   .object({ id: z.uuid(), from: placeId, to: placeId })
   .refine((w) => w.from !== w.to, "a wire has two ends");
@@ -205,6 +223,10 @@ const body = z.discriminatedUnion("kind", [
   z.object({ kind: z.literal("pin-gone"), pin: z.uuid() }),
   z.object({ kind: z.literal("wiring-wish"), wish: wiringWish }),
   z.object({ kind: z.literal("board-now"), board: boardNow }),
+  z.object({ kind: z.literal("kick"), kick }),
+  /** Every kick so far taken back: begun anew. */
+  z.object({ kind: z.literal("kicks-anew") }),
+  z.object({ kind: z.literal("set-inside"), set: setInside }),
   /** A lead moved by hand; null: where the plan has it. */
   z.object({ kind: z.literal("moved"), lead: leadId, to: placeId.nullable() }),
   z.object({ kind: z.literal("wire-added"), wire }),
@@ -262,6 +284,8 @@ export type Photo = z.output<typeof photo>;
 export type Pin = z.output<typeof pin>;
 export type WiringWish = z.output<typeof wiringWish>;
 export type BoardNow = z.output<typeof boardNow>;
+export type KickSeen = z.output<typeof kick>;
+export type SetInside = z.output<typeof setInside>;
 export type LabelText = z.output<typeof labelText>;
 
 /** The most facts one upload carries. */

@@ -1,16 +1,19 @@
 import type { Identification } from "../identify/identification";
 import { type FittedMotor, fitMotor } from "../machine/fitMotor";
+import { type Polarity, polarity } from "../machine/polarity";
 import { ratingOf } from "../machine/rating";
 import { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
-import { type WoundMotor, woundMotor } from "../machine/woundMotor";
+import { slotOfMark, type WoundMotor, woundMotor } from "../machine/woundMotor";
 import { type Plate, readPlate } from "../motor/plate";
 import type { Fault } from "../quantity/fault";
 import type { VoltRange } from "../quantity/volts";
+import { powerLeadFor } from "../replacement/powerLead";
 import type { Compartment } from "../wiring/compartment";
 import { HARNESS } from "../wiring/harness";
-import { type HandChanges, type WiringPlan, withChanges } from "../wiring/plan";
+import { type HandChanges, type Turn, type WiringPlan, withChanges } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
-import { planRetrofit } from "../wiring/retrofit";
+import { planRetrofit, type RetrofitModule } from "../wiring/retrofit";
+import type { SetInside } from "./facts";
 import type { Job } from "./job";
 import { withPresent } from "./presentCapacitor";
 
@@ -29,6 +32,8 @@ export type JobWiring =
       readonly kind: "plan";
       readonly motor: WoundMotor;
       readonly fitted: FittedMotor;
+      /** What the battery kicks say of its ends. */
+      readonly polarity: Polarity;
     })
   | (PlanChoice & {
       readonly kind: "retrofit";
@@ -50,7 +55,7 @@ interface PlanChoice {
 /** What the wiring of a job hangs on; equal parts give an equal wiring. */
 export type WiringFactsOfJob = Pick<
   Job,
-  "compartment" | "wish" | "changes" | "leads" | "plates" | "capacitor"
+  "compartment" | "wish" | "changes" | "leads" | "plates" | "capacitor" | "kicks" | "setInside"
 >;
 
 /** What of an identification the wiring hangs on. */
@@ -65,12 +70,17 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
   const { changes } = job;
   const plate = plateOf(job);
   if (plate.kind === "retrofit" || plate.kind === "electronic")
-    return chosen(planRetrofit(compartment), { wish, changes, plug: false }, compartment, (parts) => ({
-      ...parts,
-      kind: "retrofit",
-      plated: plate.volts ?? [],
-      leads: HARNESS.map(({ id }) => id),
-    }));
+    return chosen(
+      planRetrofit(compartment, moduleOf(job, plate)),
+      { wish, changes, plug: false },
+      compartment,
+      (parts) => ({
+        ...parts,
+        kind: "retrofit",
+        plated: plate.volts ?? [],
+        leads: HARNESS.map(({ id }) => id),
+      }),
+    );
   if (!answer)
     return { kind: "not-settled", stop: false, says: "Enter the leads and their readings in Probe first." };
   if (answer.status === "fault")
@@ -81,17 +91,21 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
       stop: false,
       says: "The leads are not settled yet. Land nothing until Probe says settled.",
     };
-  const motor = woundMotor(answer, job.leads);
-  if (!motor)
+  const unproved = woundMotor(asSetNow(answer, job.setInside), job.leads);
+  if (!unproved)
     return {
       kind: "not-settled",
       stop: false,
       says: "There is no winding to land: electronics are landed as a retrofit. Say so in Plate, kind.",
     };
-  const fitted = fittedTo(motor, plate, compartment);
+  const ends = polarity(unproved, job.kicks);
+  const motor = ends.kind === "proved" ? ends.motor : unproved;
+  const fitted = fittedTo(motor, plate, compartment, job.setInside?.now ?? null);
   const { runCapacitor } = plate;
   const byPlug = wish.reversed && wish.turnBy === "plug" && canHavePlug(motor);
   const asSet = byPlug ? turnedByPlug(motor) : motor;
+  const old = readPlate(job.plates.old).plate;
+  const powerRank = powerRankOf(plate, old);
   const planned = planWiring({
     motor: asSet,
     fitted,
@@ -101,12 +115,15 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
       : null,
     speeds: wish.speeds,
     reversed: wish.reversed && !byPlug,
+    turn: turnOf(motor, plate, old, job.leads),
+    ...(powerRank === null ? {} : { powerRank }),
   });
   return chosen(planned, { wish, changes, plug: canHavePlug(motor) && !byPlug }, compartment, (parts) => ({
     ...parts,
     kind: "plan",
     motor: asSet,
     fitted,
+    polarity: ends,
     leads: motor.leads.map(({ id }) => id),
   }));
 }
@@ -119,8 +136,52 @@ export function plateOf({ plates }: Pick<Job, "plates">): Plate {
   return readPlate(of).plate;
 }
 
-function fittedTo(motor: WoundMotor, plate: Plate, { supply }: Compartment): FittedMotor {
-  return fitMotor(motor, ratingOf(motor, plate, supply.volts));
+function fittedTo(
+  motor: WoundMotor,
+  plate: Plate,
+  { supply }: Compartment,
+  setAt: "low" | "high" | null,
+): FittedMotor {
+  return fitMotor(motor, ratingOf(motor, plate, supply.volts, supply.hertz, setAt));
+}
+
+/** Two halves in series read four times what they read side by side. */
+const SERIES_TIMES = 4;
+
+/** The answer with its ohms as they stand now, where the motor was turned to its other setting after it was read. */
+function asSetNow(answer: KnownAnswer, set: SetInside | null): KnownAnswer {
+  if (!set?.now || !set.readAt || set.readAt === set.now) return answer;
+  const times = set.now === "high" ? SERIES_TIMES : 1 / SERIES_TIMES;
+  return {
+    ...answer,
+    sections: answer.sections.map((section) => ({ ...section, ohms: section.ohms * times })),
+  };
+}
+
+function moduleOf({ plates, setInside }: WiringFactsOfJob, plate: Plate): RetrofitModule {
+  const range = setInside?.now === "low" ? plate.volts?.[0] : plate.volts?.at(-1);
+  const watts = readPlate(plates.old).plate.powerWatts;
+  return {
+    ...(setInside?.now && range && (plate.volts?.length ?? 0) > 1 ? { setFor: range.high } : {}),
+    ...(watts ? { oldWatts: Math.max(...watts) } : {}),
+  };
+}
+
+/** The power lead that Match chooses by the old plate; null for a motor of one power, or where the old is not known. */
+function powerRankOf({ powerWatts }: Plate, old: Plate): number | null {
+  if (!powerWatts || powerWatts.length < 2 || !old.powerWatts) return null;
+  return powerLeadFor(powerWatts, Math.max(...old.powerWatts))?.rank ?? null;
+}
+
+/** Which way it has to turn and which way its drawing turns it, as far as plates, or the standard numbers, tell. */
+function turnOf(motor: WoundMotor, plate: Plate, old: Plate, leads: Job["leads"]): Turn {
+  const oneWay = (rotation: Plate["rotation"]) => (rotation === "either" ? null : (rotation ?? null));
+  const numbered = leads.every(({ mark }) => slotOfMark(mark) !== null) && motor.unproved.length === 0;
+  return {
+    needed: oneWay(old.rotation),
+    neededBy: "the old motor’s plate, or its blade or scroll,",
+    asDrawn: oneWay(plate.rotation) ?? (numbered ? (motor.feeding.standardTurn ?? null) : null),
+  };
 }
 
 function chosen(

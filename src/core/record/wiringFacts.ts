@@ -1,7 +1,17 @@
 import type { Compartment } from "../wiring/compartment";
 import { compartmentById } from "../wiring/compartments";
 import { type HandChanges, type Jumper, NO_CHANGES } from "../wiring/plan";
-import type { BoardNow, Fact, LandingChoice, OldLead, Photo, Pin, WiringWish } from "./facts";
+import type {
+  BoardNow,
+  Fact,
+  KickSeen,
+  LandingChoice,
+  OldLead,
+  Photo,
+  Pin,
+  SetInside,
+  WiringWish,
+} from "./facts";
 
 /** What a job knows of its equipment, the old wiring and the plan. */
 export interface WiringFacts {
@@ -13,6 +23,10 @@ export interface WiringFacts {
   readonly wish: WiringWish;
   /** How the motor's own leads are joined now; null while nobody said. */
   readonly board: BoardNow | null;
+  /** Battery kicks, each pair of places once, as it was seen last. */
+  readonly kicks: readonly KickSeen[];
+  /** How the motor, or a module, is set inside; null while nobody said. */
+  readonly setInside: SetInside | null;
   /** What was changed by hand on the plan since the equipment was chosen. */
   readonly changes: HandChanges;
   /** The plan was marked ready and nothing of the wiring changed since; with the reason where the check said stop. */
@@ -24,6 +38,9 @@ const WIRING_KINDS: ReadonlySet<Fact["body"]["kind"]> = new Set([
   "compartment",
   "landing",
   "wiring-wish",
+  "kick",
+  "kicks-anew",
+  "set-inside",
   "moved",
   "wire-added",
   "wire-off",
@@ -54,9 +71,23 @@ export function wiringFacts(live: readonly Fact[]): WiringFacts {
     pins: standing<Pin>(live, "pin").filter((pin) => photos.some(({ id }) => id === pin.photo)),
     wish: last("wiring-wish")?.wish ?? (landing ? wishOfLanding(landing) : NO_WISH),
     board: last("board-now")?.board ?? null,
+    kicks: kicksOf(live),
+    setInside: last("set-inside")?.set ?? null,
     changes: handChanges(live),
     ready: readyOf(live),
   };
+}
+
+/** A test made again counts as it was seen last, whichever way round its clips stood. */
+function kicksOf(live: readonly Fact[]): KickSeen[] {
+  const begin = live.findLastIndex(({ body }) => body.kind === "kicks-anew");
+  const kicks = new Map<string, KickSeen>();
+  for (const { body } of live.slice(begin + 1)) {
+    if (body.kind !== "kick") continue;
+    const key = [body.kick.battery, body.kick.meter].map((pair) => [...pair].sort().join()).join("/");
+    kicks.set(key, body.kick);
+  }
+  return [...kicks.values()];
 }
 
 /** Jobs of before the equipment was data said supply and capacitor alone. */

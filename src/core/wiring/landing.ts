@@ -3,8 +3,8 @@ import { formatHp } from "../quantity/power";
 import type { CapacitorPlace } from "./capacitorPlace";
 import { CAPPED, type Compartment, JOINT, terminalOf } from "./compartment";
 import { FRAME, type Jumper, NO_TURN, type Wanted, type WiringPlan } from "./plan";
-import type { WiringAsk } from "./planWiring";
 import type { TerminalNet } from "./terminalNets";
+import type { WiringAsk } from "./wiringAsk";
 
 const SERVICE_ORDER: Readonly<Record<Service, number>> = {
   "run-cap-2": 0,

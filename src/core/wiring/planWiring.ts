@@ -1,4 +1,3 @@
-import type { FittedMotor } from "../machine/fitMotor";
 import type { WoundMotor } from "../machine/woundMotor";
 import { familyById } from "../motor/families";
 import type { Net, Service } from "../motor/feeding";
@@ -6,27 +5,11 @@ import { type Fault, fault, type Refused, refused } from "../quantity/fault";
 import { type AskedCapacitor, capacitorPlaces } from "./capacitorPlace";
 import { type Compartment, placeName } from "./compartment";
 import { landed } from "./landing";
-import type { Turn, Wanted, WiringPlan } from "./plan";
+import type { Wanted, WiringPlan } from "./plan";
 import { speedCalls } from "./speedCalls";
-import { withStartGear } from "./startGear";
+import { withOwnCapacitors, withStartGear } from "./startGear";
 import { capacitorHangsOn, terminalNets } from "./terminalNets";
-
-/** What a plan is asked for. */
-export interface WiringAsk {
-  readonly motor: WoundMotor;
-  readonly compartment: Compartment;
-  /** Of the new motor's plate; null where it takes none, or where nobody can say. */
-  readonly runCapacitor: AskedCapacitor | null;
-  /** What its plate and ohms say of it: volts by setting, and what its start gear has to suit. */
-  readonly fitted: FittedMotor;
-  /** The speed of a call, where a person chose it; of a motor with a lead for each power, that lead's rank. */
-  readonly speeds: Readonly<Record<string, number>>;
-  readonly reversed: boolean;
-  /** The power lead that was matched to the old motor, 1 the strongest; the strongest where left out. */
-  readonly powerRank?: number;
-  /** Which way it is to turn, and which way its plate's drawing turns it, as far as either is known. */
-  readonly turn?: Turn;
-}
+import type { WiringAsk } from "./wiringAsk";
 
 /**
  * The plans that land a motor on the equipment: its connection chart laid over what the equipment offers, once for each
@@ -63,7 +46,11 @@ export function planWiring(
   return {
     ok: true,
     plans: places.map((place) =>
-      withStartGear(landed(ask, place, nets, { wanted, setting, startOut }), motor, fitted),
+      withOwnCapacitors(
+        withStartGear(landed(ask, place, nets, { wanted, setting, startOut }), motor, fitted),
+        motor,
+        fitted,
+      ),
     ),
   };
 }

@@ -126,6 +126,45 @@ export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: Fitte
   return { ...suited, parts: [...plan.parts, ...work, relayWork(relay.device, relay.part, volts)] };
 }
 
+/**
+ * The plan with the capacitors that sit on the motor itself, each with its place and a step: in its own wart where it has
+ * one, else in line before the start lead.
+ */
+export function withOwnCapacitors(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): WiringPlan {
+  const { startMicrofarads, runBesideMicrofarads } = fitted.gear;
+  if (plan.startOut !== "motor" || !motor.feeding.shaftSwitch || startMicrofarads === null) return plan;
+  const start = new Set(
+    motor.coils.filter(({ winding }) => winding === "start").flatMap(({ from, to }) => [from, to]),
+  );
+  const lead = motor.leads.find(({ junction, id }) => start.has(junction) && plan.landings[id] !== undefined);
+  const { startPlated, sources, runVolts } = fitted.rating;
+  const value = startPlated
+    ? `${startPlated.lowMicrofarads}–${startPlated.highMicrofarads} µF${startPlated.volts ? `, ${startPlated.volts} V or more` : ""}`
+    : "its band by the motor’s plate";
+  const read = motor.coils.some(({ winding, id }) => winding === "start" && !motor.inside.includes(id));
+  const work: PartWork[] = [
+    {
+      device: "motor-start",
+      change: "on-motor",
+      does: `The start capacitor (${value}) belongs on the motor, in its own wart: see that it is there, whole, and back in line.${lead ? " A motor without a wart takes it in line before the start lead." : ""}`,
+      because: `${read ? "The start winding read through, so that the capacitor was lifted or bridged then. " : ""}${
+        sources["start capacitor"]?.kind === "plate"
+          ? ""
+          : "No plate says its band here: the label of the one that is there. "
+      }Straight on the line the start winding burns.`,
+    },
+  ];
+  if (runBesideMicrofarads)
+    work.push({
+      device: "motor-run",
+      change: "on-motor",
+      does: `The run capacitor (${runBesideMicrofarads} µF${runVolts ? `, ${runVolts} V or more` : ""}) belongs on the motor too, beside the start capacitor and its switch.`,
+      because:
+        "It stays in line with the start winding for good; the start capacitor goes out near three quarters of speed.",
+    });
+  return { ...plan, parts: [...plan.parts, ...work] };
+}
+
 /** Volts by which a relay suits: between what it may pick up at and what holds it, by the machine model. */
 function relayVolts(
   plan: WiringPlan,

@@ -1,3 +1,4 @@
+import { formatRotation } from "../quantity/rotation";
 import { CAPPED, JOINT, placeName, terminalOf } from "./compartment";
 import { FRAME, type PlanStep, type WiringPlan } from "./plan";
 
@@ -65,8 +66,17 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
     return [step({ id: `land-${lead}-${to}`, kind: parked ? "park" : "land", lead, to, because })];
   });
   const of = (kind: PlanStep["kind"]) => placed.filter((one) => one.kind === kind);
-  const lines = new Set([...made.offers.feeds.map(({ hot }) => hot), ...(made.offers.lines ?? [])]);
-  const linesLast = of("land").sort((a, b) => Number(lines.has(a.to ?? "")) - Number(lines.has(b.to ?? "")));
+  const constant = made.devices.flatMap(({ terminals }) =>
+    terminals.filter(({ kind }) => kind === "line").map(({ id }) => id),
+  );
+  const lines = new Set([
+    ...made.offers.feeds.map(({ hot }) => hot),
+    ...(made.offers.lines ?? []),
+    ...made.supply.terminals,
+    ...constant,
+  ]);
+  const rank = (to: string | null) => (constant.includes(to ?? "") ? 2 : Number(lines.has(to ?? "")));
+  const linesLast = of("land").sort((a, b) => rank(a.to) - rank(b.to));
   const jumpers = plan.jumpers.map(({ id, from, to }) =>
     step({
       id: `wire-${id}`,
@@ -98,6 +108,25 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
       because:
         "Every end pulled on once, caps seated, nothing in the blade’s way, covers, clamp round the lead.",
     }),
+    ...bumps(plan).map((does) =>
+      step({
+        id: "bump",
+        kind: "look",
+        does,
+        because: "At arm’s length, cover on, clamp on. A fan turned the wrong way moves a third of the air.",
+      }),
+    ),
+  ];
+}
+
+/** The first second of power, with the turn to look for; none where the module finds its own. */
+function bumps({ turn, wanted, moduleVolts, parts }: WiringPlan): string[] {
+  const module = moduleVolts !== undefined || parts.some(({ device }) => device === "module-volts");
+  if (module || wanted.length === 0) return [];
+  return [
+    turn.needed
+      ? `Bump it for a second: it has to turn ${formatRotation(turn.needed)}. If not, power off, and the one swap that reverses it.`
+      : "Bump it for a second and look which way it turns and where the air goes. If it is wrong: power off, and the one swap that reverses it.",
   ];
 }
 

@@ -5,7 +5,8 @@ import type { Plate } from "../motor/plate/plate";
 import type { Role } from "../motor/role";
 import type { Compartment } from "./compartment";
 import type { WiringPlan } from "./plan";
-import { planWiring, type WiringAsk } from "./planWiring";
+import { planWiring } from "./planWiring";
+import type { WiringAsk } from "./wiringAsk";
 
 /** Motors of the invented world, as an identification would know them, for the tests of the wiring. */
 

@@ -121,6 +121,8 @@ const FEEDING: Feeding = {
     return { axisDegrees: START_AXIS_DEGREES + (inward ? 0 : 180), field: 0 };
   },
   chart,
+  // Counter-clockwise facing the end opposite the shaft, which is the lead end.
+  standardTurn: "ccw-lead-end",
   endsMatter: ["half", "start"],
   // Four leads: the start winding stands across the second half inside, with what takes it out.
   inside: (slots) =>

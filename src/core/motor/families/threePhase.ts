@@ -37,7 +37,7 @@ export function lines(reversed: boolean, slotsOfLine: readonly (readonly Slot[])
  * and T10 belong to one phase, and a coil's axis follows from the number at its first end.
  */
 export function threePhaseFeeding(
-  rest: Pick<Feeding, "slotSets"> & {
+  rest: Pick<Feeding, "slotSets" | "clusters"> & {
     readonly chart: (ask: FeedingAsk) => Net[];
     readonly settingRatio?: number;
     readonly endsMatter?: Feeding["endsMatter"];
@@ -51,6 +51,7 @@ export function threePhaseFeeding(
     ...(rest.settingRatio === undefined ? {} : { settingRatio: rest.settingRatio }),
     shaftSwitch: false,
     slotSets: rest.slotSets,
+    ...(rest.clusters ? { clusters: rest.clusters } : {}),
     seat: (from, to) => {
       const { phase, forward } = phaseOf(from, to);
       return { axisDegrees: 120 * phase + (forward ? 0 : 180), field: 0 };

@@ -57,6 +57,11 @@ export const threePhase9Delta: Family = {
             ["T5", "T7"],
             ["T6", "T8"],
           ],
+    clusters: [
+      ["T1", "T4", "T9"],
+      ["T2", "T5", "T7"],
+      ["T3", "T6", "T8"],
+    ],
     phaseOf,
     chart: ({ setting, reversed }) =>
       setting === "low"

@@ -29,6 +29,7 @@ export const threePhase9Wye: Family = {
     role.role === "star" ? "lead of the star (T7, T8 or T9)" : `outer winding ${role.group}`,
   feeding: threePhaseFeeding({
     settingRatio: 2,
+    endsMatter: ["phase", "star"],
     slotSets: ({ role }) => (role === "star" ? [["T7", "T8", "T9"]] : pairSlots(1, 2, 3)),
     chart: ({ setting, reversed }) =>
       setting === "low"
