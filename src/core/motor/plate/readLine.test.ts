@@ -10,11 +10,11 @@ describe("a whole plate in one line", () => {
       {
         power: "1/3 HP",
         speed: "1075/3SPD",
-        volts: "208-230V",
-        hertz: "60HZ",
+        volts: "208-230",
+        hertz: "60",
         phase: "1",
         amps: "2.6",
-        runCapacitor: "5MFD 370V",
+        runCapacitor: "5 MFD 370V",
         rotation: "CWLE",
       },
       "",
@@ -23,9 +23,9 @@ describe("a whole plate in one line", () => {
       "Larkhull LH-630-4, 0.25 kW, 1425 rpm, 230 V, 50 Hz, single phase, FLA 1.9, Cl F, TEFC",
       {
         power: "0.25 kW",
-        speed: "1425 rpm",
-        volts: "230 V",
-        hertz: "50 Hz",
+        speed: "1425",
+        volts: "230",
+        hertz: "50",
         phase: "1",
         amps: "1.9",
         insulationClass: "F",
@@ -36,7 +36,7 @@ describe("a whole plate in one line", () => {
     [
       "3/4 hp 115/230 11/5.5 A SF 1.25 FR 56C 88-108 MFD 125V ball",
       {
-        power: "3/4 hp",
+        power: "3/4 HP",
         volts: "115/230",
         amps: "11/5.5",
         serviceFactor: "1.25",
@@ -83,6 +83,153 @@ describe("a whole plate in one line", () => {
         expect(rest).toEqual({});
       }),
       { numRuns: 300 },
+    );
+  });
+});
+
+describe("labels before their figures, after them, glued or apart", () => {
+  it.each([
+    [
+      "HP 1/6 RPM 1550 VOLTS 115 AMPS 3.2 HZ 60",
+      { power: "1/6 HP", speed: "1550", volts: "115", amps: "3.2", hertz: "60" },
+    ],
+    ["825RPM 1/4HP 230V 1.8A", { power: "1/4 HP", speed: "825", volts: "230", amps: "1.8" }],
+    [
+      "1075RPM 4SPD 1/2 hp 115 v 7.4 a",
+      { speed: "1075", speeds: "4", power: "1/2 HP", volts: "115", amps: "7.4" },
+    ],
+    [
+      "FLA 5.8 CAP 5/370 PH: 1 230V 1 HP",
+      { amps: "5.8", runCapacitor: "5 MFD 370V", phase: "1", volts: "230", power: "1 HP" },
+    ],
+    [
+      "3~ 1,5 kW 400 V 3,4 A 1430 min-1 50 Hz",
+      { phase: "3", power: "1,5 kW", volts: "400", amps: "3,4", speed: "1430", hertz: "50" },
+    ],
+    [
+      "9W 115V 0,3A 60HZ 1500 r.p.m.",
+      { power: "9 W", volts: "115", amps: "0,3", hertz: "60", speed: "1500" },
+    ],
+    [
+      "H.P. 1/3 R.P.M. 1725 V. 115/230 F.L.A. 6.2/3.1 S.F. 1.35",
+      { power: "1/3 HP", speed: "1725", volts: "115/230", amps: "6.2/3.1", serviceFactor: "1.35" },
+    ],
+    [
+      "HP: 1/2 V: 208-230 A: 3.6 PH: 1 RPM: 1075 MFD: 7.5 VAC: 370",
+      {
+        power: "1/2 HP",
+        volts: "208-230",
+        amps: "3.6",
+        phase: "1",
+        speed: "1075",
+        runCapacitor: "7.5 MFD 370V",
+      },
+    ],
+    [
+      "1/3-1/4 HP 2.5/1.3 A 208-230 VAC 1075 RPM",
+      { power: "1/3-1/4 HP", amps: "2.5/1.3", volts: "208-230", speed: "1075" },
+    ],
+  ])("%s", (line, typed) => {
+    const read = readPlateLine(line);
+    expect(read.typed).toEqual(typed);
+    expect(read.left).toBe("");
+    expect(readPlate(read.typed).faults).toEqual({});
+  });
+
+  it("amps that no motor of that power draws are asked back and not stored", () => {
+    const read = readPlateLine("1/6 HP 115 V 115 A");
+    expect(read.typed).toEqual({ power: "1/6 HP", volts: "115" });
+    expect(read.asked[0]).toMatchObject({ path: ["amps"], code: "cannot-be" });
+    expect(read.asked[0]?.says).toContain("“115”");
+  });
+
+  it.each([
+    ["1200 RPM 60 Hz", 1200, "speed of the field"],
+    ["1300 RPM 60 Hz", 1300, "no usual range"],
+    ["3295 RPM 60 Hz", 3295, "no usual range"],
+  ])("a speed in no usual range is kept, and said to be odd: %s", (line, rpm, says) => {
+    const { plate, doubts } = readPlate(readPlateLine(line).typed);
+    expect(plate.rpm).toBe(rpm);
+    expect(doubts.map((doubt) => doubt.says).join()).toContain(says);
+  });
+});
+
+/** A plate's figures, and one way that makers stamp them. */
+const stamped = fc
+  .record({
+    hp: fc.constantFrom("1/6", "1/4", "1/3", "1/2", "3/4", "1"),
+    rpm: fc.constantFrom(825, 1075, 1140, 1550, 1725, 3450),
+    volts: fc.constantFrom("115", "230", "208-230", "115/230", "460"),
+    ampsPerHp: fc.double({ min: 0.8, max: 1.6, noNaN: true }),
+    hertz: fc.constantFrom("60", "50"),
+    phase: fc.constantFrom("1", "3"),
+    capacitor: fc.constantFrom(null, "5", "7.5", "10"),
+    order: fc.shuffledSubarray(["hp", "rpm", "volts", "amps", "hertz", "phase", "capacitor"], {
+      minLength: 7,
+    }),
+    style: fc.constantFrom("value-label", "label-value", "colon", "glued"),
+    lower: fc.boolean(),
+    dots: fc.boolean(),
+    comma: fc.boolean(),
+  })
+  .map((p) => {
+    const hp = p.hp.includes("/") ? Number(p.hp[0]) / Number(p.hp[2]) : Number(p.hp);
+    const lowest = Number(/^\d+/.exec(p.volts)?.[0]);
+    const amps = ((hp * 745.7 * 1.6 * p.ampsPerHp) / lowest / (p.phase === "3" ? Math.sqrt(3) : 1)).toFixed(
+      1,
+    );
+    return { ...p, amps: amps === "0.0" ? "0.3" : amps };
+  });
+
+const LABELS: Readonly<Record<string, readonly [plain: string, dotted: string]>> = {
+  hp: ["HP", "H.P."],
+  rpm: ["RPM", "R.P.M."],
+  volts: ["VOLTS", "V."],
+  amps: ["AMPS", "F.L.A."],
+  hertz: ["HZ", "HZ"],
+  phase: ["PH", "PH"],
+  capacitor: ["MFD", "MFD"],
+};
+
+describe("figures stamped in any order and style", () => {
+  it("come out as they were stamped, none lost and none stored wrong", () => {
+    fc.assert(
+      fc.property(stamped, (p) => {
+        const { hp, volts, amps, hertz, phase, capacitor } = p;
+        const values: Record<string, string | null> = {
+          hp,
+          volts,
+          amps,
+          hertz,
+          phase,
+          capacitor,
+          rpm: String(p.rpm),
+        };
+        const pieces = p.order.flatMap((field) => {
+          const value = values[field];
+          if (value === null || value === undefined) return [];
+          const label = LABELS[field]?.[p.dots && p.style !== "glued" ? 1 : 0] ?? "";
+          const text = p.comma && field === "amps" ? value.replace(".", ",") : value;
+          if (p.style === "label-value") return [`${label} ${text}`];
+          if (p.style === "colon") return [`${label}: ${text}`];
+          return [p.style === "glued" ? `${text}${label}` : `${text} ${label}`];
+        });
+        const joined = pieces.join(" ");
+        const line = p.lower ? joined.toLowerCase() : joined;
+        const { typed, left, asked } = readPlateLine(line);
+        const { plate } = readPlate(typed);
+        expect({ line, left, asked }).toEqual({ line, left: "", asked: [] });
+        expect(plate.rpm).toBe(p.rpm);
+        expect(plate.fullLoadAmps).toEqual([Number(p.amps)]);
+        expect(plate.hertz).toEqual([Number(p.hertz)]);
+        expect(plate.phase).toBe(Number(p.phase));
+        expect(typed.volts).toBe(p.volts);
+        expect(typed.power).toBe(`${p.hp} HP`);
+        expect(plate.runCapacitor?.microfarads ?? null).toBe(
+          p.capacitor === null ? null : Number(p.capacitor),
+        );
+      }),
+      { numRuns: 500 },
     );
   });
 });

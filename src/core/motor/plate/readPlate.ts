@@ -1,6 +1,7 @@
 import type { Fault } from "../../quantity/fault";
 import { PLATE_FIELDS } from "./fields";
 import type { Plate } from "./plate";
+import { plateDoubts } from "./plateDoubts";
 import type { PlateField, PlateFieldId } from "./plateField";
 
 /** A plate as it was typed: the hand's own words by field; fields left out are not known. */
@@ -11,6 +12,8 @@ export interface PlateReading {
   readonly plate: Plate;
   /** What could not be understood, by field; the field then gives nothing. */
   readonly faults: Readonly<Partial<Record<PlateFieldId, Fault>>>;
+  /** What is odd about the figures beside one another, or cannot be; each names its field. */
+  readonly doubts: readonly Fault[];
   /** Every field in full, in inch and metric, in the order of the catalogue. */
   readonly echo: readonly { readonly field: PlateFieldId; readonly says: string }[];
 }
@@ -39,6 +42,9 @@ export function readPlate(typed: TypedPlate): PlateReading {
   return {
     plate,
     faults,
+    get doubts() {
+      return plateDoubts(plate);
+    },
     // Said only where it is asked for: ten thousand lines of an import are read without.
     get echo() {
       return echoOf(plate);
