@@ -63,7 +63,7 @@ export function plainPlate(line: string): string {
   return line
     .normalize("NFC")
     .replace(
-      /\b(?:min\s?[-–⁻]\s?[1¹]|min⁻¹|1\/min|r\/min|u\/min|rev\/min|r\.p\.m\.?|u\.p\.m\.?)(?![\p{L}\d])/giu,
+      /(?<!\p{L})(?:min\s?[-–⁻]\s?[1¹]|min⁻¹|1\/min|r\/min|u\/min|rev\/min)(?![\p{L}\d])|(?<=\d\s?)\/\s?min\b/giu,
       "RPM",
     )
     .replace(/\b([13])\s*~/g, "$1 PH ")

@@ -28,7 +28,7 @@ const PIECES: readonly {
   },
   {
     field: "insulationClass",
-    pattern: /\b(?:ins(?:ulation)?\.?\s*)?cl(?:ass)?\.?\s*:?\s*[abfh]\b/i,
+    pattern: /\b(?:ins(?:ulation)?\.?\s*(?:cl(?:ass)?\.?)?|cl(?:ass)?\.?)\s*:?\s*[abfh]\b/i,
     as: (text) => text.slice(-1).toUpperCase(),
   },
   {
@@ -131,6 +131,9 @@ function figuresOf(tokens: readonly PlateToken[], used: Set<PlateToken>): [Plate
     take(label, figure);
     if (!found.some(([field]) => field === entry[0])) found.push(entry);
   }
+  // "CAP 5 MFD": the word said no more than its unit did.
+  if (found.some(([field]) => /Capacitor$/.test(field)))
+    take(...tokens.filter((token) => token.kind === "label" && token.says === "capacitor"));
   return found;
 }
 
@@ -153,7 +156,8 @@ function matched(tokens: readonly PlateToken[], side: "before" | "after"): Map<L
   }
   for (const first of [side, side === "before" ? "after" : "before"] as const)
     for (const { label, i } of labels) {
-      if (pairs.has(label)) continue;
+      // A capacitor is announced; what stands before the word is another's.
+      if (pairs.has(label) || (label.says === "capacitor" && first === "before")) continue;
       const figure = first === "before" ? tokens[i - 1] : tokens[i + 1];
       if (free(figure, label.says)) pair(label, figure);
     }
