@@ -22,7 +22,7 @@ export { placeAlongWinding, type Role } from "./motor/role";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";
 export { type CableRun, cableOhmsEachWay, OHMS_PER_1000_FT, type WireGauge } from "./ohms/cable";
 export { parseCable } from "./ohms/cableEntry";
-export { type InsulationVerdict, judgeInsulation, megohmsAt40C } from "./ohms/insulation";
+export { comparableMegohms, type InsulationVerdict, judgeInsulation } from "./ohms/insulation";
 export type { Meter } from "./ohms/readingError";
 export {
   compareWithReference,

@@ -70,6 +70,7 @@ function groupSentences(answer: Answer, evidence: Evidence, word: Word): string[
   const [only] = lists;
   if (only !== undefined && lists.length === 1)
     return [`${only} hang together, and are open to what was tried of the others.`];
+  if (lists.length === 0) return [];
   return [`open between ${listed(lists)}: ${lists.length} separate windings or groups.`];
 }
 

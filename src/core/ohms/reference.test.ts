@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { cableOhmsEachWay } from "./cable";
-import { judgeInsulation, megohmsAt40C } from "./insulation";
+import { comparableMegohms, judgeInsulation, megohmsAt40C } from "./insulation";
 import { compareWithReference, type MeasuredOhms, type ReferenceOhms } from "./reference";
 import { ohmsAtTemperature, temperatureOfOhms } from "./windingTemperature";
 
@@ -120,6 +120,17 @@ describe("the insulation test at 500 V", () => {
   });
 
   it("in a well says that the cable is in the reading", () => {
-    expect(judgeInsulation(0.5, 15, true).says).toContain("cable");
+    expect(judgeInsulation(0.1, 15, true).says).toContain("cable");
+    for (const [read, weight] of [
+      [25, "good"],
+      [19, "good"],
+      [0.5, "good"],
+      [0.49, "look-again"],
+      [0.02, "look-again"],
+      [0.019, "stop"],
+    ] as const)
+      for (const windingC of [5, 40]) expect(judgeInsulation(read, windingC, true).weight).toBe(weight);
+    expect(comparableMegohms({ megohms: 3, windingC: 10, inWell: true })).toBe(3);
+    expect(comparableMegohms({ megohms: 16, windingC: 20, inWell: false })).toBeCloseTo(4, 9);
   });
 });

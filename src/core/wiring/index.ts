@@ -42,5 +42,6 @@ export { speedCalls } from "./speedCalls";
 export { type SpeedForecast, speedForecast } from "./speedForecast";
 export { type EquipmentState, guardedStatesOf, statesOf } from "./stateCircuit";
 export { planSteps } from "./steps";
+export { type SupplySystem, supplySystem } from "./supplySystem";
 export { HELD, type Move } from "./voltageMoves";
 export { type CurvePoint, type WhatIf, whatIf } from "./whatIf";

@@ -48,7 +48,7 @@ function reading(made: Compartment, old: readonly OldLanding[], terminal: string
         };
       if (terminal === capacitor.lineSide)
         return {
-          was: "run end, the shared lead",
+          was: offers.feeds.length > 1 ? "run end, shared by the speeds" : "run end",
           because: "C carries the line that feeds both capacitors’ other sides.",
           sure: true,
         };
@@ -90,12 +90,19 @@ function reading(made: Compartment, old: readonly OldLanding[], terminal: string
   }
   if (terminal === offers.back && !offers.lines)
     return {
-      was: "the shared lead, the return",
+      was:
+        offers.feeds.length > 1
+          ? "the return, shared by the speeds"
+          : "the return: run end, or the joint where line and return stand the other way",
       because:
         at.kind === "neutral" ? "It was on the neutral." : "It was on the line that no call switches apart.",
       sure: at.kind === "neutral",
     };
   if (offers.lines?.includes(terminal))
-    return { was: "a line lead", because: "Any two changed over reverse it.", sure: true };
+    return {
+      was: "a line lead",
+      because: "A line of three: any two of the lines changed over reverse it.",
+      sure: true,
+    };
   return { was: "a line lead", because: `It was on ${at.name} of the ${device.name}.`, sure: false };
 }

@@ -6,9 +6,9 @@ import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { type FormEvent, useEffect, useState } from "react";
 import {
+  comparableMegohms,
   judgeInsulation,
   type KeptInsulationTest,
-  megohmsAt40C,
   parseMegohms,
   parseTemperature,
 } from "@/core";
@@ -183,7 +183,7 @@ function TestTable({
           <th scope="col">day</th>
           <th scope="col">MΩ read</th>
           <th scope="col">at</th>
-          <th scope="col">MΩ at 40 °C</th>
+          <th scope="col">MΩ at 40 °C; in the well as read</th>
           <Box component="th" scope="col" sx={{ width: "1%" }}>
             undo
           </Box>
@@ -199,7 +199,7 @@ function TestTable({
             </Box>
             <td>{test.windingC === undefined ? "not told" : `${test.windingC} °C`}</td>
             <Box component="td" sx={{ fontFamily: MONO }}>
-              {Number(megohmsAt40C(test.megohms, test.windingC ?? 40).toPrecision(2))}
+              {Number(comparableMegohms(test).toPrecision(2))}
             </Box>
             <td>
               <Button

@@ -11,7 +11,7 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import { type InsulationTest, megohmsAt40C } from "@/core";
+import { comparableMegohms, type InsulationTest } from "@/core";
 
 /** Passes from here on, and must not run below: megohms at 40 °C. */
 const LIMITS = [
@@ -23,7 +23,7 @@ const LIMITS = [
 export function InsulationTrend({ tests }: { tests: readonly InsulationTest[] }) {
   const data = tests.map((test) => ({
     at: Date.parse(test.on),
-    megohms: Math.max(0.01, megohmsAt40C(test.megohms, test.windingC ?? 40)),
+    megohms: Math.max(0.01, comparableMegohms(test)),
   }));
   const last = data.at(-1);
   const first = data[0];

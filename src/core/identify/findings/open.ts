@@ -9,6 +9,13 @@ const FAULT_SURE = 0.9;
 /** Minutes that a hot protector is given to close before the motor is read again. */
 export const COOLING_MINUTES = 30;
 
+/** What stands in line with a start winding reads open too, and is no broken winding. */
+function inLineWords(winding: string, { sheet }: FindingContext): string {
+  const { capacitor } = sheet.about;
+  if (winding !== "start" || capacitor === "none" || capacitor === "run") return "";
+  return " A start capacitor or an open start switch in line reads open too, or climbs: bridge it, or lift it and read the winding by itself.";
+}
+
 /** The chance that the motor is broken, and where, when no sound motor explains the opens. */
 export function openFindings(context: FindingContext): Finding[] {
   const members = context.answers.flatMap((answer) => answer.members);
@@ -33,7 +40,7 @@ export function openFindings(context: FindingContext): Finding[] {
       code: common && apart.length === 1 ? "open-common" : "open-winding",
       severity: "fault",
       leads: idsOf(context, apart),
-      says: `${what} Let the motor cool for ${COOLING_MINUTES} minutes and read again before condemning it.`,
+      says: `${what}${inLineWords(winding, context)} Let the motor cool for ${COOLING_MINUTES} minutes and read again before condemning it.`,
     },
   ];
 }

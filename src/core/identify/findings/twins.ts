@@ -4,7 +4,7 @@ import { predict } from "../prediction";
 import { listed } from "../reasoning";
 import { type FindingContext, idsOf, ohmsIn, wordOf } from "./context";
 
-/** A spread of like windings over this is suspect, over that a fault; shares of their mean. */
+/** A spread of like windings over this is suspect, over that a fault; shares of their mean, of phases line to line. */
 const SUSPECT_SPREAD = 0.03;
 const FAULT_SPREAD = 0.05;
 /** How far over a limit a spread must be to count, in its own standard deviations. */
@@ -15,6 +15,8 @@ const SLIP_FACTOR = 1.6;
 interface Twin {
   readonly ohms: number;
   readonly sigmaOhms: number;
+  /** One of the phases of a three-phase motor: a leg, which a line meets with another in series. */
+  readonly leg: boolean;
   /** Leads at the ends, by place in the sheet; one where the other end is a joint without lead. */
   readonly leads: readonly number[];
 }
@@ -29,11 +31,7 @@ export function twinFindings(context: FindingContext): Finding[] {
 
 function oddAmong(twins: readonly Twin[], context: FindingContext): Finding[] {
   if (twins.length < 2) return [];
-  const mean = twins.reduce((sum, { ohms }) => sum + ohms, 0) / twins.length;
-  const highest = twins.reduce((a, b) => (b.ohms > a.ohms ? b : a));
-  const lowest = twins.reduce((a, b) => (b.ohms < a.ohms ? b : a));
-  const spread = (highest.ohms - lowest.ohms) / mean;
-  const sigma = Math.hypot(highest.sigmaOhms, lowest.sigmaOhms) / mean;
+  const { spread, sigma } = spreadOf(twins);
   const clearlyOver = (limit: number) => spread - CLEARLY_SIGMAS * sigma > limit;
   if (!clearlyOver(SUSPECT_SPREAD)) return [];
   const odd = oddOne(twins);
@@ -50,7 +48,7 @@ function oddAmong(twins: readonly Twin[], context: FindingContext): Finding[] {
   const fault = clearlyOver(FAULT_SPREAD);
   const low = odd.ohms < usual;
   const cause = low ? "shorted turns" : "a poor joint or a broken strand";
-  const percent = `a spread of ${(spread * 100).toFixed(1)} %, over the ${fault ? "5 % that is a fault" : "3 % that is suspect"}`;
+  const percent = `a spread of ${(spread * 100).toFixed(1)} %${odd.leg ? " line to line" : ""}, over the ${fault ? "5 % that is a fault" : "3 % that is suspect"}`;
   return [
     {
       code: low && twins.length === 2 ? "shorted-turns" : "unbalanced-phases",
@@ -59,6 +57,19 @@ function oddAmong(twins: readonly Twin[], context: FindingContext): Finding[] {
       says: `${found}: ${percent}, and ${cause} the likely cause. Read both again before condemning it.`,
     },
   ];
+}
+
+/**
+ * (most − least) / mean of what a line meets, with its standard deviation: a winding by itself, or of phases two legs in
+ * series. One leg off by so much shows half of it line to line, in a star as in a delta.
+ */
+function spreadOf(twins: readonly Twin[]): { spread: number; sigma: number } {
+  const sorted = [...twins].sort((a, b) => a.ohms - b.ohms);
+  const mean = sorted.reduce((sum, { ohms }) => sum + ohms, 0) / sorted.length;
+  const [least, most] = [sorted[0] as Twin, sorted.at(-1) as Twin];
+  const sigma = Math.hypot(most.sigmaOhms, least.sigmaOhms) / mean;
+  const spread = (most.ohms - least.ohms) / mean;
+  return least.leg ? { spread: spread / 2, sigma: sigma / 2 } : { spread, sigma };
 }
 
 /** The one farthest from the middle of all; of two, the lower, since shorted turns are the commoner fault. */
@@ -88,7 +99,14 @@ function likeWindings({ answers }: FindingContext): Twin[][] {
     const leads = nodeOf.flatMap((node, lead) =>
       node === section.from || node === section.to ? [lead] : [],
     );
-    sets.set(first(s), [...(sets.get(first(s)) ?? []), { ...predict(hypothesis, 1 << s), leads }]);
+    sets.set(first(s), [
+      ...(sets.get(first(s)) ?? []),
+      {
+        ...predict(hypothesis, 1 << s),
+        leg: section.winding === "phase" || section.winding === "star",
+        leads,
+      },
+    ]);
   });
   return [...sets.values()];
 }

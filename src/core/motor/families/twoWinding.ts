@@ -17,9 +17,11 @@ export const twoWinding: Family = {
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   plateTells: (speeds) => ({ phase: 1, capacitor: "run", speeds }),
   roleWords: (role, speeds) => {
-    if (role.role === "run-end") return "run end, the shared lead (common)";
+    // One speed: the trade's common is the joint. Several: it is the lead that all of them share.
+    if (role.role === "run-end")
+      return speeds <= 1 ? "run end" : "run end, shared by all speeds (COM, shared lead)";
     if (role.role === "start-end") return "start end, to the capacitor";
-    if (speeds <= 1) return "joint of run and start (line)";
+    if (speeds <= 1) return "joint of run and start (COM, joint)";
     return `speed ${role.rank}${role.rank === 1 ? ", the fastest" : role.rank === speeds ? ", the slowest" : ""}`;
   },
   feeding: {

@@ -176,7 +176,7 @@ export const startCapacitorRelay: Compartment = {
   cautions: [WET],
 };
 
-/** The control box of a three-wire submersible: line, start and shared leads; start and run capacitor, potential relay. */
+/** The control box of a three-wire submersible: main, start and joint; start and run capacitor, potential relay. */
 export const submersibleBox: Compartment = {
   id: "submersible-box",
   title: "Control box of a three-wire submersible pump",
@@ -189,7 +189,7 @@ export const submersibleBox: Compartment = {
       terminals: [
         screw("box.main", "load", 3, "main"),
         screw("box.start", "start", 3, "start"),
-        screw("box.shared", "load", 4, "shared"),
+        screw("box.shared", "load", 4, "joint"),
       ],
       parts: [
         contact("box.pole-1", "L1", "box.main", ["run"]),
