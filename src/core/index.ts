@@ -40,6 +40,7 @@ export { parseNumber } from "./quantity/number";
 export { formatOhms, type OhmsShown, ohmsDigits, parseOhms } from "./quantity/ohms";
 export { formatPower } from "./quantity/power";
 export { formatRotation, type Rotation } from "./quantity/rotation";
+export { type Source, sourceWords } from "./quantity/source";
 export { celsiusOfFahrenheit, parseTemperature } from "./quantity/temperature";
 export {
   comparison,
@@ -92,5 +93,6 @@ export {
   type WiringFactsOfJob,
 } from "./record/jobWiring";
 export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
+export { labelContent } from "./record/labelContent";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
 export { type StockItem, stockItem } from "./stock/item";

@@ -55,7 +55,7 @@ interface PlanChoice {
 /** What the wiring of a job hangs on; equal parts give an equal wiring. */
 export type WiringFactsOfJob = Pick<
   Job,
-  "compartment" | "wish" | "changes" | "leads" | "plates" | "capacitor" | "kicks" | "setInside"
+  "compartment" | "wish" | "changes" | "leads" | "plates" | "capacitor" | "kicks" | "setInside" | "place"
 >;
 
 /** What of an identification the wiring hangs on. */
@@ -115,7 +115,7 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
       : null,
     speeds: wish.speeds,
     reversed: wish.reversed && !byPlug,
-    turn: turnOf(motor, plate, old, job.leads),
+    turn: turnOf(motor, plate, old, job),
     ...(powerRank === null ? {} : { powerRank }),
   });
   return chosen(planned, { wish, changes, plug: canHavePlug(motor) && !byPlug }, compartment, (parts) => ({
@@ -174,12 +174,17 @@ function powerRankOf({ powerWatts }: Plate, old: Plate): number | null {
 }
 
 /** Which way it has to turn and which way its drawing turns it, as far as plates, or the standard numbers, tell. */
-function turnOf(motor: WoundMotor, plate: Plate, old: Plate, leads: Job["leads"]): Turn {
+function turnOf(
+  motor: WoundMotor,
+  plate: Plate,
+  old: Plate,
+  { leads, place }: Pick<Job, "leads" | "place">,
+): Turn {
   const oneWay = (rotation: Plate["rotation"]) => (rotation === "either" ? null : (rotation ?? null));
   const numbered = leads.every(({ mark }) => slotOfMark(mark) !== null) && motor.unproved.length === 0;
   return {
-    needed: oneWay(old.rotation),
-    neededBy: "the old motor’s plate, or its blade or scroll,",
+    needed: oneWay(place.rotation) ?? oneWay(old.rotation),
+    neededBy: oneWay(place.rotation) ? "the blade or scroll" : "the old motor’s plate",
     asDrawn: oneWay(plate.rotation) ?? (numbered ? (motor.feeding.standardTurn ?? null) : null),
   };
 }

@@ -6,7 +6,8 @@ const content = (rows: number, text = "speed 2"): LabelContent => ({
   unit: "Harbour office fan coil",
   date: "2026-02-17",
   who: "Maren Osk",
-  supply: "Wired 208–230 V",
+  supply: "Motor for 208–230 V",
+  assumed: "",
   capacitor: "capacitor 7.5 µF / 440 V",
   rows: Array.from({ length: rows }, (_, i) => ({ wire: `W${i}`, role: text, to: "capped on its own" })),
 });

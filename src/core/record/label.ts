@@ -8,6 +8,8 @@ export interface LabelContent {
   readonly who: string;
   readonly supply: string;
   readonly capacitor: string;
+  /** What is assumed still, in few words; "" where nothing is. */
+  readonly assumed: string;
   readonly rows: readonly { readonly wire: string; readonly role: string; readonly to: string }[];
 }
 
@@ -53,7 +55,12 @@ export function layoutLabel(content: LabelContent): LabelLayout {
     texts.push(line(x + roleX, y, size, false, row.role, toX - roleX - 1));
     texts.push(line(x + toX, y, size, false, `→ ${row.to}`, columnWidth - toX - 1));
   });
-  texts.push(line(MARGIN, 57.4, 2.2, false, CAUTION, whole));
+  if (content.assumed === "") texts.push(line(MARGIN, 57.4, 2.2, false, CAUTION, whole));
+  else
+    texts.push(
+      line(MARGIN, 56.4, 2, true, `Assumed still: ${content.assumed}.`, whole),
+      line(MARGIN, 58.8, 2, false, CAUTION, whole),
+    );
   return { texts, rules: [18.8, 54.2] };
 }
 

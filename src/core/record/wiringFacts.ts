@@ -52,6 +52,7 @@ const WIRING_KINDS: ReadonlySet<Fact["body"]["kind"]> = new Set([
   "told",
   "capacitor",
   "plate",
+  "place",
   "chosen",
 ]);
 

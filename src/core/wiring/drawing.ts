@@ -108,7 +108,7 @@ export function wiringDrawing(
     devices.push({
       id: device.id,
       name: device.name,
-      note: capacitorsOf(device),
+      note: capacitorsOf(device, plan),
       x: left,
       y,
       width: DEVICE_WIDTH,
@@ -205,14 +205,21 @@ export function wiringDrawing(
   };
 }
 
-function capacitorsOf({ parts }: Device): string {
-  const values = parts.flatMap((part) => (part.kind === "capacitor" ? [part] : []));
+/** Values of a device's capacitors that somebody stated or the plan fits; what nobody stated is not drawn as stated. */
+function capacitorsOf({ id, parts }: Device, { capacitors, parts: works }: WiringPlan): string {
+  const planned = capacitors.find(({ device, known }) => device === id && known);
+  const fitted = works.some(({ device }) => device === id);
+  const known = parts.flatMap((part) => {
+    if (part.kind !== "capacitor") return [];
+    const own = planned && Math.abs(part.microfarads / planned.microfarads - 1) < 1e-6;
+    return part.stated || own || (part.start && fitted) ? [part] : [];
+  });
   // A dual is written with the compressor's half first; its parts stand fan first.
-  values.reverse();
-  const [first] = values;
-  return first
-    ? `${values.map(({ microfarads }) => Number(microfarads.toPrecision(3))).join(" + ")} µF, ${first.volts} V`
-    : "";
+  known.reverse();
+  const [first] = known;
+  if (!first) return parts.some(({ kind }) => kind === "capacitor") ? "label not read" : "";
+  const values = known.map(({ microfarads }) => Number(microfarads.toPrecision(3))).join(" + ");
+  return `${values} µF, ${first.volts} V${planned?.change === "fit" ? " or more" : ""}`;
 }
 
 /** The contact that feeds a terminal, in a few words. */

@@ -1,6 +1,7 @@
 /** The door of the wiring: equipment, plans, the check, the drawing. */
 
 export { type FittedMotor, fitMotor } from "../machine/fitMotor";
+export type { Kick, KickAsked, Polarity } from "../machine/polarity";
 export { type Rating, ratingOf } from "../machine/rating";
 export { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
 export { type WoundMotor, woundMotor } from "../machine/woundMotor";
@@ -25,6 +26,7 @@ export { COMPARTMENTS, compartmentById } from "./compartments";
 export { DEVICE_LIBRARY, type LibraryDevice } from "./deviceLibrary";
 export { type DrawnWire, type WiringDrawing, wiringDrawing } from "./drawing";
 export { HARNESS, harnessName } from "./harness";
+export { tapName } from "./landing";
 export { boardAsSet, boardPlaces, netsOfSetting, type VoltageChange, voltageChange } from "./motorBoard";
 export { type OldLanding, type OldLeadReading, readOldLeads } from "./oldLeads";
 export {
@@ -38,10 +40,11 @@ export {
 } from "./plan";
 export { emptied, planWiring, speedsOf } from "./planWiring";
 export { planRetrofit, type RetrofitModule } from "./retrofit";
+export { settingByOhms } from "./settingByOhms";
 export { speedCalls } from "./speedCalls";
 export { type SpeedForecast, speedForecast } from "./speedForecast";
 export { type EquipmentState, guardedStatesOf, statesOf } from "./stateCircuit";
-export { planSteps } from "./steps";
+export { planSteps, stepTick } from "./steps";
 export { type SupplySystem, supplySystem } from "./supplySystem";
 export { HELD, type Move } from "./voltageMoves";
 export { type CurvePoint, type WhatIf, whatIf } from "./whatIf";

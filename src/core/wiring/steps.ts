@@ -119,6 +119,11 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
   ];
 }
 
+/** What a ticked step is kept as: ticks belong to the equipment, the plan and the place, so that a step that changes is open again. */
+export function stepTick(plan: Pick<WiringPlan, "compartment" | "id">, step: string): string {
+  return `land ${plan.compartment.id}/${plan.id} ${step}`;
+}
+
 /** The first second of power, with the turn to look for; none where the module finds its own. */
 function bumps({ turn, wanted, moduleVolts, parts }: WiringPlan): string[] {
   const module = moduleVolts !== undefined || parts.some(({ device }) => device === "module-volts");

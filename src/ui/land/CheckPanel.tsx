@@ -4,7 +4,8 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import type { CheckFinding, FittedMotor } from "@/core/wiring";
+import { sourceWords } from "@/core";
+import type { Assumption, CheckFinding, FittedMotor } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Verdict } from "../parts/Verdict";
@@ -15,6 +16,7 @@ import { useWireName } from "./useWiringCheck";
 interface Check {
   readonly weight: CheckFinding["weight"];
   readonly findings: readonly CheckFinding[];
+  readonly assumes: readonly Assumption[];
 }
 
 const SUMMARY = {
@@ -50,6 +52,7 @@ export function CheckPanel({ check }: { check: Check }) {
         ) : null}
         <FindingList findings={good} label="As it should be" name={name} compartment={compartment} />
       </Box>
+      <Assumed assumes={check.assumes} />
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 2, maxWidth: 720 }}>
         Figures are estimates of a machine model fitted to the plate and the ohms; the plate and the clamp
         meter outrank them.
@@ -60,9 +63,44 @@ export function CheckPanel({ check }: { check: Check }) {
   );
 }
 
-/** How well the machine behind the figures meets the plate, and what it had to take for usual. */
+/** What nobody stated and the verdict stands on, each with the fact that replaces it. What is assumed looks assumed. */
+function Assumed({ assumes }: { assumes: readonly Assumption[] }) {
+  if (assumes.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Assumed" sx={{ mt: 4 }}>
+      <Typography variant="h3">Assumed still</Typography>
+      <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 1, p: 0, display: "grid", gap: 2 }}>
+        {assumes.map(({ code, says, fact, effect, source }) => (
+          <Box
+            component="li"
+            key={`${code} ${says}`}
+            sx={{
+              borderLeft: "4px dashed",
+              borderColor: effect === "stop" ? "error.main" : "text.secondary",
+              pl: 3,
+              maxWidth: 760,
+            }}
+          >
+            <Box component="span" sx={{ fontStyle: "italic" }}>
+              {says}
+            </Box>{" "}
+            <Box component="span" sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
+              ({sourceWords(source)})
+            </Box>
+            <Box sx={{ fontWeight: 650 }}>
+              {effect === "stop" ? "Needed first: " : "To know it: "}
+              {fact}
+            </Box>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+/** How well the machine behind the figures meets the plate. */
 function Fitted({ fitted }: { fitted: FittedMotor }) {
-  const { met, rating } = fitted;
+  const { met } = fitted;
   const figure = (value: number) => Number(value.toPrecision(3));
   return (
     <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1, maxWidth: 720 }}>
@@ -74,9 +112,6 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
         )
         .join("; ")}
       .
-      {rating.assumed.length > 0
-        ? ` Not on the plate and taken as usual: ${rating.assumed.join(", ")}.`
-        : " Nothing had to be taken as usual."}
     </Typography>
   );
 }

@@ -11,9 +11,12 @@ import { TOUCH } from "../theme/theme";
 import { EquipmentChoice } from "../trace/EquipmentChoice";
 import { CheckPanel } from "./CheckPanel";
 import { DrawingPanel } from "./DrawingPanel";
+import { KickPanel } from "./KickPanel";
 import { MarksPanel } from "./MarksPanel";
 import { RunPanel } from "./RunPanel";
+import { SettingPanel } from "./SettingPanel";
 import { StepList } from "./StepList";
+import { SupplyPanel } from "./SupplyPanel";
 import { useWiringCheck } from "./useWiringCheck";
 import { VoltagePanel } from "./VoltagePanel";
 import { Wishes } from "./Wishes";
@@ -53,15 +56,26 @@ export function LandStage() {
             {wiring.kind === "plan" && wiring.motor.feeding.endsMatter.length > 0 ? (
               <Fold
                 title="Numbers on the leads"
+                open={wiring.polarity.kind === "open" || wiring.polarity.kind === "contradiction"}
                 summary={
                   wiring.motor.unproved.length > 0
                     ? "which end is which is not proved"
                     : "every end is proved"
                 }
               >
-                <MarksPanel />
+                <Box sx={{ display: "grid", gap: 6 }}>
+                  <KickPanel />
+                  <MarksPanel />
+                </Box>
               </Fold>
             ) : null}
+            <InsideSetting />
+            <Fold
+              title="Which supply it is"
+              summary={`${Math.round(wiring.compartment.supply.volts)} V, ${wiring.compartment.supply.hertz} Hz`}
+            >
+              <SupplyPanel />
+            </Fold>
             {wiring.kind === "plan" && wiring.motor.feeding.twoVoltages ? (
               <Fold title="Voltage setting" summary={`set for the ${wiring.plan.setting} volts by this plan`}>
                 <VoltagePanel />
@@ -77,6 +91,34 @@ export function LandStage() {
       ) : null}
     </Box>
   );
+}
+
+/** How a motor of two voltages, or a module, is set inside; nothing for any other. */
+function InsideSetting() {
+  const { wiring } = useJob();
+  if (wiring.kind === "plan") {
+    const set = wiring.fitted.rating.insideSetting;
+    return set ? (
+      <Fold
+        title="Set inside"
+        open={set.now === null}
+        summary={set.now ? `for ${Math.round(set.volts[set.now])} V` : "nobody has looked"}
+      >
+        <SettingPanel low={set.volts.low} high={set.volts.high} />
+      </Fold>
+    ) : null;
+  }
+  if (wiring.kind !== "retrofit" || wiring.plated.length < 2) return null;
+  const [low, high] = [wiring.plated[0], wiring.plated.at(-1)];
+  return low && high ? (
+    <Fold
+      title="The module’s jumper"
+      open={wiring.plan.moduleVolts === undefined}
+      summary={wiring.plan.moduleVolts ? `for ${wiring.plan.moduleVolts} V` : "nobody has looked"}
+    >
+      <SettingPanel low={low.high} high={high.high} module />
+    </Fold>
+  ) : null;
 }
 
 /** Why there is nothing to land yet, and what to do about it. */

@@ -16,9 +16,8 @@ export function MarksPanel() {
   return (
     <Box sx={{ display: "grid", gap: 3 }}>
       <Typography sx={{ maxWidth: 720 }}>
-        Ohms do not tell one end of a coil from the other. Where the leads bear no numbers: low-voltage AC on
-        one coil and a meter on the next, or a battery kick, tells which ends are alike. A battery kick puts
-        volts on every coil: hands off.
+        Or the numbers that stand on the leads themselves, read off the sleeves: they prove the ends without a
+        test.
       </Typography>
       {numbers ? (
         <Box

@@ -3,6 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import {
+  type Assumption,
   CAPPED,
   type CheckFinding,
   emptied,
@@ -10,6 +11,7 @@ import {
   type PlanStep,
   placeName,
   planSteps,
+  stepTick,
   type WiringPlan,
 } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
@@ -21,6 +23,7 @@ interface Props {
   readonly check: {
     readonly weight: CheckFinding["weight"];
     readonly findings: readonly CheckFinding[];
+    readonly assumes: readonly Assumption[];
   } | null;
 }
 
@@ -30,7 +33,7 @@ export function StepList({ check }: Props) {
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { plan } = wiring;
   const steps = planSteps(plan, wiring.leads);
-  const done = steps.filter((step) => job.ticked.includes(tickOf(plan, step))).length;
+  const done = steps.filter((step) => job.ticked.includes(stepTick(plan, step.id))).length;
   const empty = emptied(
     plan,
     job.oldLeads.flatMap(({ terminal }) => (terminal ? [terminal] : [])),
@@ -49,6 +52,11 @@ export function StepList({ check }: Props) {
           <Verdict weight="stop" word="Stop: do not power this" />
           <Typography>{check.findings[0]?.says}</Typography>
         </Box>
+      ) : null}
+      {check && check.assumes.length > 0 ? (
+        <Typography sx={{ borderLeft: "4px dashed", borderColor: "text.secondary", pl: 3, mb: 3 }}>
+          Assumed still: {[...new Set(check.assumes.map((one) => one.short))].join(", ")}.
+        </Typography>
       ) : null}
       <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0, borderTop: "1.5px solid" }}>
         {steps.map((step) => (
@@ -73,15 +81,10 @@ export function StepList({ check }: Props) {
   );
 }
 
-/** Ticks belong to the equipment, the plan and the place: a step that changes is to be done again. */
-function tickOf(plan: WiringPlan, step: PlanStep): string {
-  return `land ${plan.compartment.id}/${plan.id} ${step.id}`;
-}
-
 function StepLine({ step, plan }: { step: PlanStep; plan: WiringPlan }) {
   const { job, add, wiring, leadOf } = useJob();
   const name = useWireName();
-  const tick = tickOf(plan, step);
+  const tick = stepTick(plan, step.id);
   const done = job.ticked.includes(tick);
   const to = step.to ? placeName(plan.compartment, step.to) : "";
   return (

@@ -141,9 +141,7 @@ export function VoltagePanel() {
         )}
         {change?.proof ? <Typography sx={{ mt: 2 }}>{change.proof.says}</Typography> : null}
         <Typography sx={{ mt: 2, color: "text.secondary", fontSize: "0.9375rem" }}>
-          Supply not known? Measure L1–L2 and L1–N: 104–127 V is 115, 187–207 is 208, 207–253 is 230. 110, 115
-          and 120 are one system, 220, 230 and 240 another; 208 is its own. Then mark the motor with the volts
-          it is wired for.
+          Then mark the motor with the volts it is joined for.
         </Typography>
       </Box>
     </Box>

@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import { familyById, type WiringWish } from "@/core";
-import { canHavePlug, NO_CHANGES, speedForecast, speedsOf } from "@/core/wiring";
+import { canHavePlug, NO_CHANGES, speedForecast, speedsOf, tapName } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { rememberSchool } from "./rememberedSchool";
@@ -24,6 +24,8 @@ export function Wishes() {
   const family = familyById(answer?.family ?? null);
   const words = (rank: number) => {
     const expected = forecast.find(({ speed }) => speed === rank);
+    if (wiring.kind === "plan" && wiring.fitted.rating.powers)
+      return `${tapName(wiring, `speed-${rank}`)}${expected ? ` — about ${Math.round(expected.rpm)} rpm, ${Number(expected.amps.toPrecision(2))} A` : ""}`;
     const place = rank === 1 ? ", the fastest" : rank === speeds ? ", the slowest" : "";
     return `${rank}${place}${expected ? ` — about ${Math.round(expected.rpm)} rpm, ${Number(expected.amps.toPrecision(2))} A` : ""}`;
   };
@@ -49,7 +51,7 @@ export function Wishes() {
         ? asMade.wanted.map(({ call, speed }) => (
             <Choice
               key={call}
-              label={`Speed for ${compartment.calls.find(({ id }) => id === call)?.name.toLowerCase() ?? call}`}
+              label={`${wiring.kind === "plan" && wiring.fitted.rating.powers ? "Power lead" : "Speed"} for ${compartment.calls.find(({ id }) => id === call)?.name.toLowerCase() ?? call}`}
               value={String(speed)}
               onChange={(value) => choose({ speeds: { ...job.wish.speeds, [call]: Number(value) } })}
             >

@@ -1,18 +1,30 @@
 "use client";
 
 import { useMemo } from "react";
-import { type CheckFinding, checkPlan, checkRetrofit, FRAME, harnessName } from "@/core/wiring";
+import {
+  type Assumption,
+  type CheckFinding,
+  checkPlan,
+  checkRetrofit,
+  FRAME,
+  harnessName,
+} from "@/core/wiring";
 import { useJob } from "../job/JobContext";
+
+const NOTHING_ASSUMED: readonly Assumption[] = [];
 
 /** The check of the plan as it stands now: run anew whenever a wire moves. */
 export function useWiringCheck(): {
   weight: CheckFinding["weight"];
   findings: readonly CheckFinding[];
+  assumes: readonly Assumption[];
 } | null {
   const { wiring } = useJob();
   return useMemo(() => {
     if (wiring.kind === "plan") return checkPlan(wiring.plan, wiring);
-    return wiring.kind === "retrofit" ? checkRetrofit(wiring.plan, wiring.plated) : null;
+    return wiring.kind === "retrofit"
+      ? { ...checkRetrofit(wiring.plan, wiring.plated), assumes: NOTHING_ASSUMED }
+      : null;
   }, [wiring]);
 }
 

@@ -8,6 +8,7 @@ import { missingOf, PLATE_FIELDS, type PlateField, readPlate } from "@/core";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
 import { Fold } from "../parts/Fold";
+import { Mark } from "../parts/Verdict";
 import { PlaceEntry } from "./PlaceEntry";
 import { PlateFieldEntry } from "./PlateFieldEntry";
 import { RotationHelper } from "./RotationHelper";
@@ -117,6 +118,7 @@ export function PlateStage() {
           overflowY: { md: "auto" },
         }}
       >
+        <Doubts />
         <Understood />
         <Missing />
         <Fold
@@ -130,6 +132,30 @@ export function PlateStage() {
           <PlaceEntry />
         </Fold>
       </Box>
+    </Box>
+  );
+}
+
+/** What is odd about the figures of either plate, or cannot be: asked back, never changed in silence. */
+function Doubts() {
+  const { job } = useJob();
+  const doubts = (["old", "new"] as const).flatMap((motor) =>
+    readPlate(job.plates[motor]).doubts.map((fault) => ({ motor, fault })),
+  );
+  if (doubts.length === 0) return null;
+  return (
+    <Box component="section" aria-label="To look at again" role="status">
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Look again
+      </Typography>
+      {doubts.map(({ motor, fault }) => (
+        <Box key={`${motor} ${fault.says}`} sx={{ display: "flex", gap: 2, py: 0.5 }}>
+          <Mark weight="again" />
+          <Typography>
+            {motor === "old" ? "Old" : "New"} motor: {fault.says}
+          </Typography>
+        </Box>
+      ))}
     </Box>
   );
 }

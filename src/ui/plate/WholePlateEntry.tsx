@@ -18,7 +18,7 @@ export function WholePlateEntry({ motor }: { motor: "old" | "new" }) {
   const [says, setSays] = useState<string | null>(null);
   const enter = (event: FormEvent) => {
     event.preventDefault();
-    const { typed, left } = readPlateLine(line);
+    const { typed, left, asked } = readPlateLine(line);
     const found = PLATE_FIELDS.filter(({ id }) => typed[id] !== undefined);
     for (const { id } of found) {
       const text = typed[id] ?? "";
@@ -28,7 +28,13 @@ export function WholePlateEntry({ motor }: { motor: "old" | "new" }) {
     setSays(
       found.length === 0
         ? "Nothing in it could be placed. Mark the figures as a plate does: 1/3 HP, 1075 RPM, 208-230V, 2.6A."
-        : `Taken: ${names}.${left ? ` Not placed: ${left}.` : ""}`,
+        : [
+            `Taken: ${names}.`,
+            left ? `Not read: ${left}.` : "",
+            ...asked.map((fault) => `Not taken: ${fault.says}`),
+          ]
+            .filter(Boolean)
+            .join(" "),
     );
     setLine(found.length === 0 ? line : left);
   };

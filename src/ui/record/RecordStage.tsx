@@ -5,10 +5,10 @@ import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
 import { type ReactNode, useEffect, useState } from "react";
-import { familyById, type LabelContent, type LabelText } from "@/core";
-import { FRAME, harnessName, placeName } from "@/core/wiring";
-import { type OpenJob, useJob } from "../job/JobContext";
+import { type LabelText, labelContent } from "@/core";
+import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
+import { useWiringCheck } from "../land/useWiringCheck";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { LabelDrawing } from "./LabelDrawing";
@@ -17,6 +17,7 @@ import { LabelDrawing } from "./LabelDrawing";
 export function RecordStage() {
   const open = useJob();
   const { answer } = open;
+  const check = useWiringCheck();
   const settled = answer?.status === "settled";
   return (
     <Box
@@ -56,7 +57,7 @@ export function RecordStage() {
         <Box
           sx={{ border: "1px solid", borderColor: "divider", maxWidth: 640, "@media print": { border: 0 } }}
         >
-          <LabelDrawing content={labelContent(open)} width="100%" />
+          <LabelDrawing content={labelContent({ ...open, check })} width="100%" />
         </Box>
         <Box
           className="no-print"
@@ -73,77 +74,6 @@ export function RecordStage() {
       </Box>
     </Box>
   );
-}
-
-/** Puts the label together from the verdict, the plan and what was typed. */
-function labelContent({ job, answer, wiring, short }: OpenJob): LabelContent {
-  const family = familyById(answer?.family ?? null);
-  const roles = answer?.roles ?? {};
-  const speeds = Math.max(
-    0,
-    ...Object.values(roles).map((role) => (role.role === "speed" ? (role.rank ?? 0) : 0)),
-  );
-  const plan = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring.plan : null;
-  const microfarads = job.label.capacitorMicrofarads;
-  const volts = job.label.capacitorVolts;
-  const head = {
-    unit: job.label.unit || job.title,
-    date: job.lastAt?.slice(0, 10) ?? "",
-    who: job.label.who,
-  };
-  if (answer?.status === "fault") {
-    return {
-      ...head,
-      supply: "DO NOT RUN",
-      capacitor: "",
-      rows: answer.findings
-        .filter((f) => f.severity === "fault")
-        .flatMap((f) =>
-          f.leads.map((lead) => ({ wire: short(lead), role: f.code.replaceAll("-", " "), to: "do not run" })),
-        ),
-    };
-  }
-  const settled = answer?.status === "settled";
-  return {
-    ...head,
-    supply: plan
-      ? `Wired ${plan.compartment.supply.volts} V`
-      : settled
-        ? "Not landed"
-        : "Not settled — not landed",
-    capacitor: microfarads ? `capacitor ${microfarads} µF${volts ? ` / ${volts} V` : ""}` : "",
-    rows: plan
-      ? [
-          ...Object.entries(plan.landings)
-            .filter(([lead]) => lead !== FRAME)
-            .map(([lead, place]) => {
-              const role = roles[lead];
-              return {
-                wire: wiring.kind === "retrofit" ? harnessName(lead) : short(lead),
-                role: role && family ? briefly(family.roleWords(role, speeds)) : "",
-                to: placeName(plan.compartment, place),
-              };
-            }),
-          ...plan.jumpers.map(({ from, to }) => ({
-            wire: "jumper",
-            role: placeName(plan.compartment, from),
-            to: placeName(plan.compartment, to),
-          })),
-        ]
-      : job.leads.map((lead) => {
-          const role = roles[lead.id];
-          return {
-            wire: short(lead.id),
-            role: settled && role && family ? briefly(family.roleWords(role, speeds)) : "not settled",
-            to: "—",
-          };
-        }),
-  };
-}
-
-/** A role in as few words as a label has room for: what stands before the first comma or bracket. */
-function briefly(words: string): string {
-  return words.split(/[,(:]/)[0]?.trim() ?? words;
 }
 
 function LabelFields() {
@@ -167,8 +97,8 @@ function LabelFields() {
       <Field label="Equipment and unit" placeholder={job.title} {...field("unit", 60)} />
       <Field label="Who" {...field("who", 40)} />
       <Box sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 3 }}>
-        <Field label="Capacitor, µF, as the motor’s plate says" {...field("capacitorMicrofarads", 12)} />
-        <Field label="Capacitor, volts" {...field("capacitorVolts", 12)} />
+        <Field label="Capacitor as fitted, µF" {...field("capacitorMicrofarads", 12)} />
+        <Field label="Capacitor as fitted, volts" {...field("capacitorVolts", 12)} />
       </Box>
     </>
   );

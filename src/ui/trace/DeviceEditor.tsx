@@ -73,7 +73,7 @@ export function DeviceEditor({ device, calls, onChange, onGone }: Props) {
                 label={figure === "microfarads" ? `µF, ${ends(device, one).join(" to ")}` : "Volts"}
                 value={String(one[figure])}
                 numeric
-                onKeep={(text) => part(one, { [figure]: Number(text) })}
+                onKeep={(text) => part(one, { [figure]: Number(text), stated: "told" })}
               />
             ))}
           </Box>
@@ -93,7 +93,7 @@ export function DeviceEditor({ device, calls, onChange, onGone }: Props) {
                 label={figure === "pickUpVolts" ? "Picks up at, volts" : "Drops out at, volts"}
                 value={String(one[figure])}
                 numeric
-                onKeep={(text) => part(one, { [figure]: Number(text) })}
+                onKeep={(text) => part(one, { [figure]: Number(text), stated: "told" })}
               />
             ))}
           </Box>

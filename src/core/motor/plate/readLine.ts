@@ -124,7 +124,9 @@ function figuresOf(tokens: readonly PlateToken[], used: Set<PlateToken>): [Plate
   const [before, after] = [matched(tokens, "before"), matched(tokens, "after")];
   const pairs = after.size > before.size ? after : before;
   const found: [PlateFieldId, string][] = [];
-  const take = (...taken: PlateToken[]) => taken.forEach((token) => used.add(token));
+  const take = (...taken: PlateToken[]) => {
+    for (const token of taken) used.add(token);
+  };
   for (const [label, figure] of pairs) {
     const entry = fieldOf(label, figure, tokens, pairs, take);
     if (!entry) continue;

@@ -9,7 +9,9 @@ import { type MotorToRun, type RightRun, runState, type StateOutcome } from "./o
 /** Something that nobody stated and the verdict stands on. */
 export interface Assumption {
   readonly code: CheckCode;
-  /** What was taken, in a sentence. */
+  /** What was taken, in a word or two. */
+  readonly short: string;
+  /** The same in a sentence. */
   readonly says: string;
   readonly source: Source;
   /**
@@ -45,6 +47,7 @@ function settingUnknown({ fitted }: MotorToRun): Assumption[] {
   return [
     {
       code: "setting-unknown",
+      short: "the setting inside",
       says: `The motor is made for ${volts(set.volts.low)} or ${volts(set.volts.high)} V and set for one of them inside; nobody has said for which. Set for ${volts(set.volts.low)} on ${volts(set.volts.high)} V it burns in seconds; the other way it hangs and overheats.`,
       source: assumed("nobody has seen its dial or plug"),
       effect: "stop",
@@ -60,6 +63,7 @@ function voltsUnknown({ compartment: made }: WiringPlan, { fitted }: MotorToRun)
   return [
     {
       code: "volts-unknown",
+      short: "the motor’s volts",
       says: `Nobody has said what volts this motor is for; ${made.supply.volts} V is the supply’s. A motor for half as much burns on it, one for twice as much hangs and overheats.`,
       source,
       effect: "stop",
@@ -79,16 +83,18 @@ function endsUnproved(plan: WiringPlan, run: MotorToRun, right: RightRuns): Assu
     return [
       {
         code: "ends-unproved",
+        short: "ends of the coils",
         says: "Which coil is which, and which end of each, is not proved by ohms; here they stand in the order of the sheet. Run in other orders the same wires hum, or burn a winding.",
         source: assumed("in the order of the sheet"),
         effect: "stop",
-        fact: "Prove the ends in Probe, with a battery and a meter; or type the numbers that stand on the leads.",
+        fact: "Prove them with a battery and a meter, under “Numbers on the leads” here; or give the numbers that stand on the leads.",
         leads,
       },
     ];
   return [
     {
       code: "ends-unproved",
+      short: "ends of the coils",
       says: "Which end of each coil is which is not proved by ohms; here they stand in the order of the sheet. Another order only turns it the other way.",
       source: assumed("in the order of the sheet"),
       effect: "figures",
@@ -135,6 +141,7 @@ function unread({ landings }: WiringPlan, { motor }: MotorToRun): Assumption[] {
   return [
     {
       code: "winding-not-read",
+      short: "a winding not read",
       says: "No reading ran through this winding; that it is whole, and joined as its kind has it, is taken for granted.",
       source: assumed("as its kind of motor has it"),
       effect: "stop",
@@ -151,6 +158,7 @@ function runCapacitorUnknown({ fitted }: MotorToRun): Assumption[] {
   return [
     {
       code: "capacitor-unknown",
+      short: "the run capacitor",
       says: `Nobody has said what run capacitor this motor takes. The figures here stand on an estimate of ${digits(about * 0.6)} to ${digits(about * 1.5)} µF, which is no rating: too few and it hums, too many and its start winding burns.`,
       source,
       effect: "stop",
@@ -174,6 +182,7 @@ function startGearUnstated(plan: WiringPlan, { fitted }: MotorToRun): Assumption
       ? [
           {
             code: "start-gear" as const,
+            short: "the start capacitor",
             says: "Nobody has said what start capacitor stands there, and no plate says what the motor takes: the value here is an estimate. Another band starts weak or burns the start winding.",
             source: assumed("figured from the windings"),
             effect: "stop" as const,
@@ -186,6 +195,7 @@ function startGearUnstated(plan: WiringPlan, { fitted }: MotorToRun): Assumption
       ? [
           {
             code: "start-gear" as const,
+            short: "the relay’s pick-up",
             says: "Nobody has said what the relay picks up at: it is run as the motor needs it.",
             source: computed("coil volts of the machine model at three quarters of speed"),
             effect: "figures" as const,
@@ -223,6 +233,7 @@ function figuresTaken({ fitted }: MotorToRun): Assumption[] {
     return [
       {
         code: "figure-assumed" as const,
+        short: figure,
         says: `Not on the plate and taken as usual: ${words.says} (${source.because}). It changes the figures here, not where the wires go.`,
         source,
         effect: "figures" as const,
@@ -238,6 +249,7 @@ function insideTaken({ motor }: MotorToRun): Assumption[] {
   return [
     {
       code: "figure-assumed",
+      short: "the start winding inside",
       says: "The start winding is joined inside and no lead brings it out: its ohms are taken as usual for such a motor.",
       source: assumed("usual for such a motor"),
       effect: "figures",

@@ -1,0 +1,163 @@
+import type { Identification } from "../identify/identification";
+import { familyById } from "../motor/families";
+import { formatRotation } from "../quantity/rotation";
+import type { Assumption } from "../wiring/check/assumed";
+import { type Compartment, placeName } from "../wiring/compartment";
+import { harnessName } from "../wiring/harness";
+import { FRAME, type WiringPlan } from "../wiring/plan";
+import { planSteps, stepTick } from "../wiring/steps";
+import type { Job } from "./job";
+import type { JobWiring } from "./jobWiring";
+import type { LabelContent } from "./label";
+
+/** What a label is made of: the job, what is known of its motor, its plan, and the verdict on that. */
+export interface LabelAsk {
+  readonly job: Pick<Job, "label" | "title" | "lastAt" | "leads" | "ticked" | "ready">;
+  readonly answer: Pick<Identification, "status" | "family" | "roles" | "findings"> | null;
+  readonly wiring: JobWiring;
+  readonly check: {
+    readonly weight: "good" | "again" | "stop";
+    readonly assumes?: readonly Assumption[];
+  } | null;
+  /** A lead as the label names it. */
+  readonly short: (lead: string) => string;
+}
+
+/**
+ * The label: what is landed, once every line of the work is ticked; before that PLANNED – NOT PROVED. A plan that the
+ * check stops, and nobody overrode, names no terminal. It states the motor's own setting, never the supply's volts.
+ */
+export function labelContent({ job, answer, wiring, check, short }: LabelAsk): LabelContent {
+  const head = {
+    unit: job.label.unit || job.title,
+    date: job.lastAt?.slice(0, 10) ?? "",
+    who: job.label.who,
+    assumed: "",
+  };
+  if (answer?.status === "fault") return { ...head, ...doNotRun(answer, short) };
+  const capacitor = fittedCapacitor(job.label);
+  const role = roleWords(answer);
+  const settled = answer?.status === "settled";
+  const planned = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring : null;
+  const stopped = check?.weight === "stop" && !job.ready?.override;
+  if (!planned || stopped)
+    return {
+      ...head,
+      supply: stopped
+        ? "NOT LANDED: the check stops this plan"
+        : settled
+          ? "Not landed"
+          : "Not settled — not landed",
+      capacitor: stopped ? "" : capacitor,
+      rows: job.leads.map(({ id }) => ({
+        wire: short(id),
+        role: settled ? (role(id) ?? "") : "not settled",
+        to: "—",
+      })),
+    };
+  const { plan, leads } = planned;
+  const done = landedWhole(plan, leads, job.ticked);
+  const turn = plan.turn.needed ?? plan.turn.asDrawn;
+  return {
+    ...head,
+    supply: `${done ? "" : "PLANNED – NOT PROVED · "}${settingWords(planned)}`,
+    capacitor: [capacitor, turn && planned.kind === "plan" ? `turns ${formatRotation(turn)}` : ""]
+      .filter(Boolean)
+      .join(" · "),
+    assumed: (check?.assumes ?? [])
+      .map((one) => one.short)
+      .filter((s, i, all) => all.indexOf(s) === i)
+      .join(", "),
+    rows: [
+      ...Object.entries(plan.landings)
+        .filter(([lead]) => lead !== FRAME)
+        .map(([lead, place]) => ({
+          wire: planned.kind === "retrofit" ? harnessName(lead) : short(lead),
+          role: planned.kind === "retrofit" ? "" : (role(lead) ?? ""),
+          to: placeName(plan.compartment, place),
+        })),
+      ...plan.jumpers.map(({ from, to }) => ({
+        wire: "jumper",
+        role: placeName(plan.compartment, from),
+        to: placeName(plan.compartment, to),
+      })),
+      ...callRows(plan),
+    ],
+  };
+}
+
+function doNotRun(
+  { findings }: NonNullable<LabelAsk["answer"]>,
+  short: (lead: string) => string,
+): Pick<LabelContent, "supply" | "capacitor" | "rows"> {
+  return {
+    supply: "DO NOT RUN",
+    capacitor: "",
+    rows: findings
+      .filter(({ severity }) => severity === "fault")
+      .flatMap(({ leads, code }) =>
+        leads.map((lead) => ({ wire: short(lead), role: code.replaceAll("-", " "), to: "do not run" })),
+      ),
+  };
+}
+
+/** The capacitor as a person wrote that it was fitted; nothing where nobody did. */
+function fittedCapacitor({ capacitorMicrofarads, capacitorVolts }: Job["label"]): string {
+  return capacitorMicrofarads
+    ? `capacitor ${capacitorMicrofarads} µF${capacitorVolts ? ` / ${capacitorVolts} V` : ""}`
+    : "";
+}
+
+/** A lead's role in as few words as a label has room for: what stands before the first comma or bracket. */
+function roleWords(answer: LabelAsk["answer"]): (lead: string) => string | null {
+  const family = familyById(answer?.family ?? null);
+  const roles = answer?.roles ?? {};
+  const speeds = Math.max(
+    0,
+    ...Object.values(roles).map((role) => (role.role === "speed" ? (role.rank ?? 0) : 0)),
+  );
+  return (lead) => {
+    const role = roles[lead];
+    const words = role && family ? family.roleWords(role, speeds) : null;
+    return words === null ? null : (words.split(/[,(:]/)[0]?.trim() ?? words);
+  };
+}
+
+/** Every wire of the plan is ticked as done. */
+function landedWhole(plan: WiringPlan, leads: readonly string[], ticked: readonly string[]): boolean {
+  return planSteps(plan, leads)
+    .filter(({ kind }) => kind !== "look")
+    .every(({ id }) => ticked.includes(stepTick(plan, id)));
+}
+
+/** What the motor is set or made for: a label outlives the supply that it was wired on. */
+function settingWords(planned: Extract<JobWiring, { kind: "plan" | "retrofit" }>): string {
+  if (planned.kind === "retrofit") {
+    const { moduleVolts } = planned.plan;
+    return moduleVolts === undefined ? "Module’s volts not looked at" : `Module set for ${moduleVolts} V`;
+  }
+  const { rating } = planned.fitted;
+  if (rating.sources.volts?.kind === "assumed") return "Motor’s volts not known";
+  const { setting } = planned.plan;
+  const [low, high] = [rating.leastVolts[setting], rating.volts[setting]].map(Math.round);
+  const volts = low === high ? `${high} V` : `${low}–${high} V`;
+  if (rating.insideSetting)
+    return rating.insideSetting.now ? `Motor set for ${volts}` : "Setting not looked at";
+  return planned.motor.feeding.twoVoltages ? `Motor joined for ${volts}` : `Motor for ${volts}`;
+}
+
+/** Which speed is on which call, where there is more than one of each. */
+function callRows({ wanted, compartment, compartment: { calls } }: WiringPlan): LabelContent["rows"] {
+  const speeds = new Set(wanted.map(({ speed }) => speed));
+  if (speeds.size < 2) return [];
+  return wanted.map(({ call, speed }) => ({
+    wire: `speed ${speed ?? "—"}`,
+    role: calls.find(({ id }) => id === call)?.name ?? call,
+    to: hotName(compartment, call),
+  }));
+}
+
+function hotName(made: Compartment, call: string): string {
+  const hot = made.offers.feeds.find((feed) => feed.call === call)?.hot;
+  return hot === undefined ? "—" : placeName(made, hot);
+}
