@@ -6,6 +6,7 @@ import { identification } from "./identification";
 import { machine as acMachine } from "./machine";
 import { replacement } from "./replacement";
 import { wiring } from "./wiring";
+import { wiringAttack } from "./wiringAttack";
 
 const machine = `${cpus().length} × ${cpus()[0]?.model ?? "unknown processor"}, Node ${process.version}`;
 const say = (line: string) => console.log(line);
@@ -22,6 +23,7 @@ const text = [
   replacement(say),
   acMachine(say),
   wiring(say),
+  wiringAttack(say),
 ].join("\n");
 writeFileSync("docs/benchmarks.md", text);
 say("written to docs/benchmarks.md");

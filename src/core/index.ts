@@ -91,6 +91,7 @@ export {
   type KnownAnswer,
   plateOf,
   type WiringFactsOfJob,
+  wiringFactsOf,
 } from "./record/jobWiring";
 export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
 export { labelContent } from "./record/labelContent";

@@ -68,7 +68,7 @@ function drawn(
   keep: (build: Variant) => boolean,
 ): BuiltMotor | null {
   const virtual = randomMotor(random, family, leadCount, keep);
-  const known = knownOf(virtual);
+  const known = scaled(knownOf(virtual), volts, random);
   const unmarked = woundMotor(known, virtual.leads);
   if (!unmarked) return null;
   const leads = unmarked.leads.map(({ id, slot }) => (slot.startsWith("T") ? { id, mark: slot } : { id }));
@@ -169,6 +169,20 @@ function drawn(
       met: [],
       rating: { ...ratingOf(motor, plate, volts, hertz), rpm, amps, watts, startMicrofarads, runMicrofarads },
     },
+  };
+}
+
+/** Amps of a main coil that a small motor has, at the coil's volts and per unit of copper drop: from these its ohms follow. */
+const COIL_AMPS = [0.8, 9] as const;
+const COPPER_DROP = 0.09;
+
+/** The motor with its ohms brought to those of a motor of a usual power on such volts, ratios as they were drawn. */
+function scaled(known: KnownMotor, volts: number, random: Random): KnownMotor {
+  const first = known.sections[0]?.ohms ?? 1;
+  const times = (COPPER_DROP * volts) / logUniform(random, ...COIL_AMPS) / first;
+  return {
+    ...known,
+    sections: known.sections.map((section) => ({ ...section, ohms: section.ohms * times })),
   };
 }
 

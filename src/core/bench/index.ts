@@ -1,6 +1,7 @@
 /** The door of the virtual bench: random motors and simulated instruments, for tests, demo data and practice. */
 
 export { junctionGroups, type Network } from "../motor/network";
+export { type BuiltMotor, builtMotor } from "./builtMotor";
 export { aboutOf, meterFor, openSection, type PairReading, shortedTurns, slipOf } from "./faultyMotor";
 export {
   type InsulationShown,
@@ -13,3 +14,4 @@ export { type PlatedMotor, platedMotor } from "./platedMotor";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
 export { motorForLeads, randomMotor, type VirtualMotor } from "./randomMotor";
 export { type ScpiMeter, scpiMeter, settledValue, shownOf } from "./scpiMeter";
+export { ATTACKED_KINDS, attack, goodPlans } from "./wiringAttack";

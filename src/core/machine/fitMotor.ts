@@ -65,14 +65,14 @@ const PULL_OVER_LOAD = 1.1;
 const MOST_PULL = 4;
 const RUN_UP_SLIPS = [1, 0.35] as const;
 /** Where a fan's run-up is looked at between, the start contact closed; and just under the speed where it has opened. */
-const DIP_SLIPS = [0.8, 0.65, 0.5, 0.3] as const;
+const DIP_SLIPS = [0.8, 0.65, 0.5, 0.35, 0.26] as const;
 const OPENED_SLIP = 0.24;
 const FRICTION_SHARE = 0.02;
 /** No parameter goes farther from the usual than this factor. */
 const FARTHEST = 12;
-/** Where the search may begin: the usual values, and rotor and field off them by a factor; the nearest is taken. */
+/** Where the search may begin: the usual values, and field, rotor and start turns off them by a factor; the nearest is taken. */
 const FIRST_GUESSES = [0, -1, 1].flatMap((rotor) =>
-  [0, -0.6, 0.6].map((field) => [field, rotor, 0, 0] as const),
+  [0, -0.6, 0.6].flatMap((field) => [0, -0.35, 0.35].map((turns) => [field, rotor, 0, turns] as const)),
 );
 const FASTEST = { speed: 1, setting: "high", reversed: false } as const;
 
@@ -93,44 +93,12 @@ export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
   };
   const ratedNm = rating.watts / ((rating.rpm * 2 * Math.PI) / 60);
   const feed: Feed = { ask: FASTEST, volts: rating.volts.high, runMicrofarads: rating.runMicrofarads };
-  const usual = usualOf(motor, rating, ratedNm);
-  const held = holder(motor, rating, gear, feed, ratedNm);
-  const names = ["magnetisingOhms", "rotorOhms", "leakageOhms", "startTurns"] as const;
-  const spreads = [USUAL.magnetising, USUAL.rotor, USUAL.leakage, USUAL.startTurns].map(
-    ({ spread }) => spread,
-  );
-  const at = (logs: readonly number[]): MotorParameters => ({
-    ...usual,
-    ...Object.fromEntries(names.map((name, i) => [name, usual[name] * Math.exp(logs[i] ?? 0)])),
-    // One leakage is told apart by the plate, not two: the rotor's goes with the coils'.
-    rotorReactanceOhms: usual.rotorReactanceOhms * Math.exp(logs[names.indexOf("leakageOhms")] ?? 0),
-  });
-  const residuals = memo((logs: readonly number[]) => [
-    ...held(at(logs)),
-    ...logs.map((log, i) => log / Math.log(spreads[i] ?? 2)),
-  ]);
-  const error = (logs: readonly number[]) => residuals(logs).reduce((sum, r) => sum + r * r, 0);
-  const best = (many: readonly (readonly number[])[]) =>
-    many.reduce((one, other) => (error(other) < error(one) ? other : one));
-  const first = best(FIRST_GUESSES);
-  const count = residuals(first).length;
-  const bound = Math.log(FARTHEST);
-  const fit = levenbergMarquardt(
-    { x: Array.from({ length: count }, (_, i) => i), y: Array.from({ length: count }, () => 0) },
-    (logs) => (x) => residuals(logs)[x] ?? 0,
-    {
-      initialValues: [...first],
-      minValues: names.map(() => -bound),
-      maxValues: names.map(() => bound),
-      damping: 1,
-      gradientDifference: 1e-4,
-      centralDifference: false,
-      maxIterations: 40,
-      errorTolerance: 1e-9,
-    },
-  );
-  // A step too far may end worse than where it began.
-  const parameters = at(best([first, fit.parameterValues]));
+  const asked: FitAsk = { motor, rating, gear, feed, ratedNm };
+  const hangs = (p: MotorParameters) => settles(asked, p) < HANGS_SHARE * rating.rpm;
+  const near = search(asked, HELD.start);
+  // What hangs on its way up is no motor that anyone plated: then the way up comes before what is usual at rest.
+  const firm = hangs(near) ? search(asked, HELD.start / 5) : near;
+  const parameters = firm !== near && hangs(firm) ? near : firm;
   const run = atRated(motor, parameters, gear, feed, rating);
   const shaftNm = run ? run.torqueNm - parameters.frictionNm : 0;
   return {
@@ -149,7 +117,7 @@ export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
       {
         what: "speed it comes to",
         plate: rating.rpm,
-        model: settles(motor, parameters, gear, feed, { ratedNm, rating }),
+        model: settles(asked, parameters),
         unit: "rpm",
       },
       ...lockedMet(motor, parameters, gear, feed, rating),
@@ -157,14 +125,64 @@ export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
   };
 }
 
+interface FitAsk {
+  readonly motor: WoundMotor;
+  readonly rating: Rating;
+  readonly gear: StartGear;
+  readonly feed: Feed;
+  readonly ratedNm: number;
+}
+
+/** The parameters nearest to the plate and to what is usual; `startHeld` is how near the way up is held. */
+function search({ motor, rating, gear, feed, ratedNm }: FitAsk, startHeld: number): MotorParameters {
+  const usual = usualOf(motor, rating, ratedNm);
+  const held = holder(motor, rating, gear, feed, ratedNm, startHeld);
+  const names = ["magnetisingOhms", "rotorOhms", "leakageOhms", "startTurns"] as const;
+  const spreads = [USUAL.magnetising, USUAL.rotor, USUAL.leakage, USUAL.startTurns].map(
+    ({ spread }) => spread,
+  );
+  const at = (logs: readonly number[]): MotorParameters => ({
+    ...usual,
+    ...Object.fromEntries(names.map((name, i) => [name, usual[name] * Math.exp(logs[i] ?? 0)])),
+    // One leakage is told apart by the plate, not two: the rotor's goes with the coils'.
+    rotorReactanceOhms: usual.rotorReactanceOhms * Math.exp(logs[names.indexOf("leakageOhms")] ?? 0),
+  });
+  const residuals = memo((logs: readonly number[]) => [
+    ...held(at(logs)),
+    ...logs.map((log, i) => log / Math.log(spreads[i] ?? 2)),
+  ]);
+  const error = (logs: readonly number[]) => residuals(logs).reduce((sum, r) => sum + r * r, 0);
+  const best = (many: readonly (readonly number[])[]) =>
+    many.reduce((one, other) => (error(other) < error(one) ? other : one));
+  // Three lines have no start winding to guess turns for.
+  const guesses =
+    motor.feeding.phases === 3 ? FIRST_GUESSES.filter(([, , , turns]) => turns === 0) : FIRST_GUESSES;
+  const first = best(guesses);
+  const count = residuals(first).length;
+  const bound = Math.log(FARTHEST);
+  const fit = levenbergMarquardt(
+    { x: Array.from({ length: count }, (_, i) => i), y: Array.from({ length: count }, () => 0) },
+    (logs) => (x) => residuals(logs)[x] ?? 0,
+    {
+      initialValues: [...first],
+      minValues: names.map(() => -bound),
+      maxValues: names.map(() => bound),
+      damping: 1,
+      gradientDifference: 1e-4,
+      centralDifference: false,
+      maxIterations: 40,
+      errorTolerance: 1e-9,
+    },
+  );
+  // A step too far may end worse than where it began.
+  return at(best([first, fit.parameterValues]));
+}
+
+/** Settling under this share of the plate's speed, it hangs. */
+const HANGS_SHARE = 0.93;
+
 /** Where it settles from standstill on its rated load as a fan takes it, rpm; 0 where it does not start. */
-function settles(
-  motor: WoundMotor,
-  p: MotorParameters,
-  gear: StartGear,
-  feed: Feed,
-  { ratedNm, rating }: { readonly ratedNm: number; readonly rating: Rating },
-): number {
+function settles({ motor, rating, gear, feed, ratedNm }: FitAsk, p: MotorParameters): number {
   const fed = fedMotor(motor, p, gear, feed);
   const load = { kind: "fan" as const, newtonMetres: ratedNm, atRpm: rating.rpm };
   return (fed && operatingPoint(fed.machine, load, fed.contacts)?.rpm) ?? 0;
@@ -207,9 +225,17 @@ function usualOf(motor: WoundMotor, rating: Rating, ratedNm: number): MotorParam
 }
 
 /** The residuals of the plate's figures, each in units of how near it is held. */
-function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, ratedNm: number) {
+function holder(
+  motor: WoundMotor,
+  rating: Rating,
+  gear: StartGear,
+  feed: Feed,
+  ratedNm: number,
+  startHeld: number,
+) {
   const near = (what: string) => (rating.assumed.includes(what) ? HELD.assumed : HELD.plated);
   const [torqueHeld, ampsHeld] = [Math.max(near("power"), near("speed")), near("full-load amps")];
+  const mostPull = (MOST_PULL * HELD.start) / startHeld;
   const kind = rating.startsOnly ? "shaft-switch" : turningField(motor);
   const leastStart = LEAST_START[kind];
   return (p: MotorParameters): number[] => {
@@ -228,8 +254,8 @@ function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, 
       Math.min(0, breakdown / ratedNm - LEAST_BREAKDOWN) / HELD.breakdown,
       ...RUN_UP_SLIPS.map((slip, i) =>
         Math.max(
-          -MOST_PULL,
-          Math.min(0, starting.torqueNm(slip) / ratedNm - (leastStart[i] ?? 0)) / HELD.start,
+          -mostPull,
+          Math.min(0, starting.torqueNm(slip) / ratedNm - (leastStart[i] ?? 0)) / startHeld,
         ),
       ),
       lockedShare(lineAmps(starting.at(1)), rating, kind),
@@ -242,7 +268,7 @@ function holder(motor: WoundMotor, rating: Rating, gear: StartGear, feed: Feed, 
     const asked = PULL_OVER_LOAD * ((1 - slip) / (1 - slipOf(rating))) ** 2;
     return slip <= slipOf(rating)
       ? 0
-      : Math.max(-MOST_PULL, Math.min(0, torqueNm / ratedNm - asked) / HELD.start);
+      : Math.max(-mostPull, Math.min(0, torqueNm / ratedNm - asked) / startHeld);
   }
 }
 

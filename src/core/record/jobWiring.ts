@@ -58,6 +58,12 @@ export type WiringFactsOfJob = Pick<
   "compartment" | "wish" | "changes" | "leads" | "plates" | "capacitor" | "kicks" | "setInside" | "place"
 >;
 
+/** Those facts of a job alone, to see whether any of them changed. */
+export function wiringFactsOf(job: WiringFactsOfJob): WiringFactsOfJob {
+  const { compartment, wish, changes, leads, plates, capacitor, kicks, setInside, place } = job;
+  return { compartment, wish, changes, leads, plates, capacitor, kicks, setInside, place };
+}
+
 /** What of an identification the wiring hangs on. */
 export type KnownAnswer = Pick<Identification, "status" | "family" | "roles" | "sections" | "bonded">;
 

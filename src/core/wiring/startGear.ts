@@ -49,6 +49,7 @@ export interface StartNeed {
 
 /** The start capacitor that a motor wants: its plate's, else by its locked-rotor impedances; null where nothing tells. */
 export function startNeed(motor: WoundMotor, fitted: FittedMotor): StartNeed | null {
+  if (!motor.coils.some(({ winding }) => winding === "start")) return null;
   const { startPlated, volts } = fitted.rating;
   if (startPlated)
     return {
@@ -262,7 +263,7 @@ function relayWork(
 function bandWords({ rating }: FittedMotor, need: StartNeed): string {
   const { startPlated } = rating;
   return startPlated
-    ? `${startPlated.lowMicrofarads}–${startPlated.highMicrofarads} µF, ${need.volts} V or more`
+    ? `${Math.round(startPlated.lowMicrofarads)}–${Math.round(startPlated.highMicrofarads)} µF, ${need.volts} V or more`
     : `about ${Math.round(need.microfarads)} µF by estimate, ${need.volts} V or more`;
 }
 

@@ -209,9 +209,13 @@ function shortedSources({ supply }: Compartment, nodeOf: (place: string) => stri
   const hot = supply.kind === "line-and-neutral" ? supply.terminals.slice(0, 1) : supply.terminals;
   const control = supply.control ? [supply.control.hot] : [];
   const live = [...hot, ...control];
-  return live.filter((terminal) =>
+  const common = supply.control?.common;
+  const controlShort =
+    common !== undefined && control.some((terminal) => nodeOf(terminal) === nodeOf(common)) ? control : [];
+  const met = live.filter((terminal) =>
     [...live, ...supply.terminals, supply.ground, GROUND]
       .filter((other) => other !== terminal)
       .some((other) => nodeOf(other) === nodeOf(terminal)),
   );
+  return [...new Set([...met, ...controlShort])];
 }

@@ -15,6 +15,7 @@ import {
   type LeadName,
   leadNames,
   type WiringFactsOfJob,
+  wiringFactsOf,
 } from "@/core";
 import { type Saving, useFacts } from "./useFacts";
 import { useIdentification } from "./useIdentification";
@@ -89,7 +90,6 @@ function Opened({ id, first, children }: Props) {
 
 /** The wiring, worked out anew only when something it hangs on changed, and after the verdict is on the page. */
 function useWiring(job: Job, answer: Identification | null): JobWiring {
-  const { compartment, wish, changes, leads, plates, capacitor } = job;
   const motor: KnownAnswer | null = answer && {
     status: answer.status,
     family: answer.family,
@@ -97,9 +97,7 @@ function useWiring(job: Job, answer: Identification | null): JobWiring {
     sections: answer.sections,
     bonded: answer.bonded,
   };
-  const key = useDeferredValue(
-    JSON.stringify({ facts: { compartment, wish, changes, leads, plates, capacitor }, motor }),
-  );
+  const key = useDeferredValue(JSON.stringify({ facts: wiringFactsOf(job), motor }));
   return useMemo(() => {
     const read = JSON.parse(key) as { facts: WiringFactsOfJob; motor: KnownAnswer | null };
     return jobWiring(read.facts, read.motor);

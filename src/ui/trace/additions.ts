@@ -76,6 +76,7 @@ export const additions = {
             : part,
         ),
       })),
+      ...(made.together ? { together: made.together.filter((set) => !set.includes(gone)) } : {}),
       offers: { ...made.offers, feeds: made.offers.feeds.filter(({ call }) => call !== gone) },
     };
   },

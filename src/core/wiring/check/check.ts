@@ -11,7 +11,7 @@ import { fedTogether } from "./fedTogether";
 import { type CheckFinding, finding, gravestFirst, LIVE_VOLTS } from "./finding";
 import { frameFindings } from "./frame";
 import { guardFindings } from "./guards";
-import { ampsAtRest, type MotorToRun, ratedLoad, rightRuns, runState, type StateOutcome } from "./outcome";
+import { ampsAtRest, figuredLoad, type MotorToRun, rightRuns, runState, type StateOutcome } from "./outcome";
 import { RUNS_SHARE, restingFindings } from "./resting";
 import { figure, runningFindings } from "./running";
 import { servedFindings } from "./served";
@@ -36,15 +36,13 @@ export interface WiringCheck {
  * beside that the rules for wires as they lie. What it says in figures is an estimate of the machine model; the plate
  * and the clamp meter outrank it.
  *
- * @param load the plate's load as a fan takes it, where left out.
+ * @param ownLoad the plate's load as a fan takes it, where left out; less of it where the fitted motor hangs under that,
+ *   so that its wires are held against a run all the same.
  */
-export function checkPlan(
-  plan: WiringPlan,
-  run: MotorToRun,
-  load: Load = ratedLoad(run.fitted),
-): WiringCheck {
+export function checkPlan(plan: WiringPlan, run: MotorToRun, ownLoad?: Load): WiringCheck {
   const started = { ...run, fitted: fittedWithStart(plan, run) };
   const { supply } = plan.compartment;
+  const load = ownLoad ?? figuredLoad(started, plan.setting);
   const right = rightRuns(started, plan.setting, load, supply);
   const rated = rightRuns(started, plan.setting, load);
   const outcomes = statesOf(plan.compartment).map((state) => runState(plan, run, state, right, load));

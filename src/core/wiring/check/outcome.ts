@@ -71,6 +71,25 @@ export function ratedLoad({ ratedNm, rating }: FittedMotor): Load {
   return { kind: "fan", newtonMetres: ratedNm, atRpm: rating.rpm };
 }
 
+/** Shares of the plate's load that are tried until the fitted motor carries one to near its plate's speed. */
+const LOAD_SHARES = [1, 0.7, 0.5, 0.3, 0.15] as const;
+const CARRIED = 0.9;
+
+/** The plate's load, or as much of it as the fitted motor carries, fed as its plate says; the plate's where it carries none. */
+export function figuredLoad(run: MotorToRun, setting: "low" | "high"): Load {
+  const { rating } = run.fitted;
+  const full = ratedLoad(run.fitted);
+  const shares = LOAD_SHARES.map(
+    (share): Load => ({ ...full, newtonMetres: share * run.fitted.ratedNm }) as Load,
+  );
+  return (
+    shares.find((load) => {
+      const right = rightRuns(run, setting, load)(1, false);
+      return right !== null && Math.abs(right.point.rpm) > CARRIED * rating.rpm;
+    }) ?? full
+  );
+}
+
 /** The load on a power lead: the blade that such a power carries at the plate's speed. */
 function loadOnTap(load: Load, { rating }: FittedMotor, rank: number): Load {
   const watts = rating.powers?.[rank - 1];

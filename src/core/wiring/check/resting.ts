@@ -1,7 +1,7 @@
 import type { WiringPlan } from "../plan";
 import { type CheckFinding, finding, LIVE_VOLTS } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
-import { figure, notFigured } from "./running";
+import { figure, notFigured, SHORT_TIMES, shortThroughMotor } from "./running";
 
 /** Amps, as a share of the plate's, from which a motor that should rest does not. */
 export const RUNS_SHARE = 0.03;
@@ -15,6 +15,7 @@ export function restingFindings(
   const { state, wanted, point } = outcome;
   if (wanted || outcome.circuit.shorted.length > 0) return [];
   if (!point) return [notFigured(outcome)];
+  if (outcome.lineAmps > SHORT_TIMES * fitted.rating.amps) return [shortThroughMotor(outcome)];
   const greatest = Math.max(0, ...outcome.coils.map(({ amps }) => amps));
   if (greatest > RUNS_SHARE * fitted.rating.amps)
     return [

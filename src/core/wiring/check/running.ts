@@ -17,7 +17,7 @@ const AMPS_TOO_MUCH = 1.4;
 const SMALL_SECTION = 0.35;
 const VOLTS_TOO_MUCH = 1.18;
 /** Amps that no motor of the size draws: a short by way of its windings. */
-const SHORT_TIMES = 25;
+export const SHORT_TIMES = 25;
 /** Under this share of the plate's amps nothing runs. */
 const NOTHING_SHARE = 0.03;
 /** Of the right capacitor current. */
@@ -28,8 +28,7 @@ export function runningFindings(outcome: StateOutcome, plan: WiringPlan, run: Mo
   const { fitted } = run;
   const { state, wanted, point, reference } = outcome;
   if (!wanted || outcome.circuit.shorted.length > 0) return [];
-  if (!reference || !point || reference.point.outcome === "stalls" || hangs(run))
-    return [notFigured(outcome)];
+  if (!reference || !point || reference.point.outcome === "stalls") return [notFigured(outcome)];
   const amps = fitted.rating.amps;
   const make = (
     code: CheckFinding["code"],
@@ -46,16 +45,7 @@ export function runningFindings(outcome: StateOutcome, plan: WiringPlan, run: Mo
     says: `${state.name}: ${says}`,
     mend,
   });
-  if (outcome.lineAmps > SHORT_TIMES * amps)
-    return [
-      make(
-        "short-through-motor",
-        "stop",
-        `some ${round(outcome.lineAmps)} A run from line to line through the motor’s own leads: the breaker trips, or a lead burns.`,
-        "Two leads that are one inside the motor stand on two lines: put both on one, or cap one.",
-        hottest(outcome),
-      ),
-    ];
+  if (outcome.lineAmps > SHORT_TIMES * amps) return [shortThroughMotor(outcome)];
   const greatest = Math.max(0, ...outcome.coils.map((coil) => coil.amps));
   if (greatest < NOTHING_SHARE * amps)
     return [
@@ -88,7 +78,7 @@ export function runningFindings(outcome: StateOutcome, plan: WiringPlan, run: Mo
     );
   else findings.push(...speedFindings(outcome, tapsOf(run.motor), make));
   findings.push(...windingFindings(outcome, make));
-  if (findings.length === 0) findings.push(...standstillFindings(outcome, make));
+  if (findings.every(({ weight }) => weight !== "stop")) findings.push(...standstillFindings(outcome, make));
   const capacitorAmps = Math.max(0, ...outcome.capacitors.map((c) => c.amps));
   if (reference.capacitorAmps > 0.05 * amps && capacitorAmps < CAPACITOR_SHARE * reference.capacitorAmps)
     findings.push(
@@ -125,11 +115,6 @@ function turn(outcome: StateOutcome, plan: WiringPlan, run: MotorToRun): string 
       ? "the other way than before (bump it: that tells which)"
       : "one way (bump it: that tells which)";
   return reversed ? "the other way than the plate’s drawing" : "as the plate’s drawing has it";
-}
-
-/** Even fed as its plate says, the fitted motor hangs far under its plate's speed: nothing to hold a plan against. */
-function hangs({ fitted }: MotorToRun): boolean {
-  return fitted.met.some(({ unit, plate, model }) => unit === "rpm" && model < CRAWL * plate);
 }
 
 /** Silence would pass for good: where the model finds no run to hold the plan against, it says so. */
@@ -278,6 +263,9 @@ function startFindings(outcome: StateOutcome, plateAmps: number, make: Make): Ch
       return contact.kind === "potential" && point.outcome !== "stalls"
         ? coilFindings(contact, point.solution, make)
         : [];
+    // Fed as its plate says, the fitted motor does not get there either: that is the fit's, not the wiring's.
+    if (contact.kind === "centrifugal" && outcome.reference?.point.open.length === 0)
+      return [notFigured(outcome)];
     if (contact.kind === "centrifugal")
       return [
         make(
@@ -340,6 +328,18 @@ function coilFindings(
 
 /** The model's volts are good to a tenth or so. */
 const COIL_OVER = 1.1;
+
+/** Lines that meet through two leads which are one inside. */
+export function shortThroughMotor(outcome: StateOutcome): CheckFinding {
+  return finding({
+    code: "short-through-motor",
+    weight: "stop",
+    state: outcome.state.id,
+    leads: hottest(outcome),
+    says: `${outcome.state.name}: some ${round(outcome.lineAmps)} A run from line to line through the motor’s own leads: the breaker trips, or a lead burns.`,
+    mend: "Two leads that are one inside the motor stand on two lines: put both on one, or cap one.",
+  });
+}
 
 /** Leads that carry the most. */
 function hottest({ leads }: StateOutcome): string[] {
