@@ -3,6 +3,7 @@ import { familyById } from "../motor/families";
 import type { Net, Service } from "../motor/feeding";
 import { type Fault, fault, type Refused, refused } from "../quantity/fault";
 import { type AskedCapacitor, capacitorPlaces } from "./capacitorPlace";
+import { checkPlan } from "./check/check";
 import { type Compartment, placeName } from "./compartment";
 import { landed } from "./landing";
 import type { Wanted, WiringPlan } from "./plan";
@@ -37,22 +38,32 @@ export function planWiring(
   const missing = wanted.filter((_, i) => !charts[i]);
   if (missing.length > 0) return refused(...missing.map((want) => noSuchFeeding(ask, want, setting)));
   const found = charts as (readonly Net[])[];
-  const nets = terminalNets(found, made);
+  const nets = terminalNets(found, made, startsOnly(ask));
   if (!nets) return refused(changesOver(ask));
   const asked = needsRunCapacitor(found) ? (ask.runCapacitor ?? estimated(ask)) : null;
   const duplicate = motor.leads.filter(({ slot }) => slot === "run-end").length > 1;
   const startOut = (outside || startsOnly(ask)) && made.offers.takesStartOut ? "equipment" : "motor";
   const places = capacitorPlaces(made, asked, duplicate, capacitorHangsOn(found));
-  return {
-    ok: true,
-    plans: places.map((place) =>
-      withOwnCapacitors(
-        withStartGear(landed(ask, place, nets, { wanted, setting, startOut }), motor, fitted),
-        motor,
-        fitted,
-      ),
-    ),
-  };
+  const plans = places.flatMap((place) => {
+    const started = withStartGear(landed(ask, place, nets, { wanted, setting, startOut }), motor, fitted);
+    return started ? [withOwnCapacitors(started, motor, fitted)] : [];
+  });
+  return plans.length > 0
+    ? { ok: true, plans: bestFirst(plans, ask) }
+    : refused(
+        fault(
+          "no-relay-suits",
+          "With this plate’s start capacitor no relay would tell this motor’s start from its run: its coil stands higher at rest than at speed. See the plate’s start capacitor and the readings again, or type the relay that is there.",
+          ["compartment"],
+        ),
+      );
+}
+
+/** Plans as the schools come, but those that the check stops behind those that run. */
+function bestFirst(plans: readonly WiringPlan[], { motor, fitted }: WiringAsk): readonly WiringPlan[] {
+  if (plans.length < 2) return plans;
+  const stopped = new Map(plans.map((plan) => [plan, checkPlan(plan, { motor, fitted }).weight === "stop"]));
+  return [...plans].sort((a, b) => Number(stopped.get(a)) - Number(stopped.get(b)));
 }
 
 /** What of the motor does not go with this equipment at all. */

@@ -96,9 +96,10 @@ function startsByEquipment({ compartment: made, landings }: WiringPlan): boolean
 /**
  * The plan with what starts its motor from outside. Parts that somebody stated stay as they are THERE, with a step where
  * they do not suit; parts that nobody stated are taken as the motor needs them, and a step says so. Picked up where the
- * coil stands at three quarters of speed with the capacitor in, held by what it keeps after.
+ * coil stands at three quarters of speed with the capacitor in, held by what it keeps after. Null where nobody stated the
+ * relay and none would tell this motor's start from its run.
  */
-export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): WiringPlan {
+export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): WiringPlan | null {
   const parts = plan.compartment.devices.flatMap((device) => device.parts.map((part) => ({ device, part })));
   const relay = parts.find(({ part }) => part.kind === "potential-relay");
   const capacitor = parts.find(({ part }) => part.kind === "capacitor" && part.start === true);
@@ -119,10 +120,8 @@ export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: Fitte
   const work = [capacitorWork(capacitor.device, capacitor.part, need, band)];
   if (relay?.part.kind !== "potential-relay") return { ...sized, parts: [...plan.parts, ...work] };
   const volts = relayVolts(sized, motor, fitted, relay.part.id);
-  if (!volts)
-    return runAlone
-      ? withoutStartGear(plan, [relay.device.id, capacitor.device.id])
-      : { ...sized, parts: [...plan.parts, ...work] };
+  if (!volts && runAlone) return withoutStartGear(plan, [relay.device.id, capacitor.device.id]);
+  if (!volts) return relay.part.stated ? { ...sized, parts: [...plan.parts, ...work] } : null;
   const suited = relay.part.stated ? sized : withPart(sized, relay.part.id, volts);
   return { ...suited, parts: [...plan.parts, ...work, relayWork(relay.device, relay.part, volts)] };
 }

@@ -17,15 +17,19 @@ export type CapacitorSide = "run-cap-1?" | "run-cap-2?";
  * where one lead would have to be joined otherwise from call to call, which no wire that stays put can do.
  *
  * @param charts one for each feed of the equipment, in its order.
+ * @param joined the start winding is joined to the main inside, so that what starts it hangs on the run end's line.
  */
-export function terminalNets(charts: readonly (readonly Net[])[], made: Compartment): TerminalNet[] | null {
-  const { feeds } = made.offers;
-  const startOutside = charts.some((nets) => nets.some(({ services }) => services.includes("start")));
-  // What starts the motor may hang on the line that the equipment calls the return: then that is line 1.
-  const swapped =
-    (startOutside || capacitorHangsOn(charts) === "line") &&
-    made.offers.startFed !== undefined &&
-    made.offers.startFed === made.offers.back;
+export function terminalNets(
+  charts: readonly (readonly Net[])[],
+  made: Compartment,
+  joined: boolean,
+): TerminalNet[] | null {
+  const { feeds, back, startFed = feeds[0]?.hot } = made.offers;
+  const starts = charts.some((nets) => nets.some(({ services }) => services.includes("start")));
+  // What starts the motor hangs on one line of the equipment for good: the motor's lines go to it the way round that fits.
+  const swapped = starts
+    ? startFed === (joined ? feeds[0]?.hot : back)
+    : capacitorHangsOn(charts) === "line" && made.offers.startFed === back;
   const bySlots = new Map<string, { slots: readonly Slot[]; terminals: string[]; services: Service[] }>();
   charts.forEach((nets, i) => {
     for (const { slots, services } of nets) {

@@ -11,8 +11,6 @@ import {
 } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 
-const NOTHING_ASSUMED: readonly Assumption[] = [];
-
 /** The check of the plan as it stands now: run anew whenever a wire moves. */
 export function useWiringCheck(): {
   weight: CheckFinding["weight"];
@@ -22,9 +20,7 @@ export function useWiringCheck(): {
   const { wiring } = useJob();
   return useMemo(() => {
     if (wiring.kind === "plan") return checkPlan(wiring.plan, wiring);
-    return wiring.kind === "retrofit"
-      ? { ...checkRetrofit(wiring.plan, wiring.plated), assumes: NOTHING_ASSUMED }
-      : null;
+    return wiring.kind === "retrofit" ? checkRetrofit(wiring.plan, wiring.plated) : null;
   }, [wiring]);
 }
 

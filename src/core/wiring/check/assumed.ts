@@ -106,7 +106,10 @@ function endsUnproved(plan: WiringPlan, run: MotorToRun, right: RightRuns): Assu
 
 /** The worst that one coil turned over, or two alike exchanged, makes of the plan. */
 function otherEnds(plan: WiringPlan, run: MotorToRun, right: RightRuns): "harm" | "turns" {
-  const calling = statesOf(plan.compartment).filter(({ calls }) => calls.length === 1);
+  // What harms as the motor is numbered now has another cause than its numbers.
+  const calling = statesOf(plan.compartment).filter(
+    (state) => state.calls.length === 1 && !harms(runState(plan, run, state, right)),
+  );
   for (const numbering of nearNumberings(run.motor)) {
     const other = { ...run, motor: renumbered(run.motor, numbering) };
     if (calling.some((state) => harms(runState(plan, other, state, right)))) return "harm";
@@ -204,6 +207,22 @@ function startGearUnstated(plan: WiringPlan, { fitted }: MotorToRun): Assumption
           },
         ]
       : []),
+  ];
+}
+
+/** What a retrofit's plan assumes: its module's jumper, while nobody looked at it. */
+export function retrofitAssumptions(plan: WiringPlan, plated: readonly unknown[]): Assumption[] {
+  if (plated.length < 2 || plan.moduleVolts !== undefined) return [];
+  return [
+    {
+      code: "setting-unknown",
+      short: "the module’s jumper",
+      says: `Nobody has said what its jumper or plug is set for; the list sets it for ${volts(plan.compartment.supply.volts)} V.`,
+      source: assumed("set by the first step of the list"),
+      effect: "figures",
+      fact: "Look at the jumper before its connectors go on, and say how it stands.",
+      leads: ["power-1", "power-2"],
+    },
   ];
 }
 

@@ -5,6 +5,7 @@ import { CAPPED, type Compartment } from "../compartment";
 import { HARNESS, HARNESS_JUNCTION, type HarnessLead, hungRetrofit } from "../harness";
 import type { WiringPlan } from "../plan";
 import { type EquipmentState, type StateCircuit, stateCircuit, statesOf } from "../stateCircuit";
+import { type Assumption, retrofitAssumptions } from "./assumed";
 import { type CheckFinding, finding, gravestFirst } from "./finding";
 import { frameFindings } from "./frame";
 import { guardFindings } from "./guards";
@@ -45,8 +46,11 @@ export function checkRetrofit(
   readonly weight: CheckFinding["weight"];
   readonly findings: readonly CheckFinding[];
   readonly states: readonly RetrofitState[];
+  /** What nobody stated and the verdict stands on. */
+  readonly assumes: readonly Assumption[];
 } {
   const states = statesOf(plan.compartment).map((state) => runRetrofit(plan, state));
+  const assumes = retrofitAssumptions(plan, plated);
   const findings = gravestFirst([
     ...states.flatMap(({ state, circuit }) => shortFindings({ state, circuit }, plan)),
     ...powerFindings(plan, states),
@@ -65,8 +69,11 @@ export function checkRetrofit(
     ...onGround(plan),
     ...placesFindings(plan),
     ...settingFindings(plan, plated),
+    ...assumes.map(({ code, leads, says, fact }) =>
+      finding({ code, weight: "again", leads, says, mend: fact }),
+    ),
   ]);
-  return { weight: findings[0]?.weight ?? "good", findings, states };
+  return { weight: findings[0]?.weight ?? "good", findings, states, assumes };
 }
 
 function runRetrofit(plan: WiringPlan, state: EquipmentState): RetrofitState {

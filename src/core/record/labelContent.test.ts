@@ -1,0 +1,87 @@
+import { describe, expect, it } from "vitest";
+import { checkPlan, compartmentById, planSteps, stepTick } from "../wiring";
+import { dualVoltage, plansFor } from "../wiring/testMotors";
+import type { JobWiring } from "./jobWiring";
+import { type LabelAsk, labelContent } from "./labelContent";
+
+const compartment = compartmentById("pump-pressure-switch");
+if (!compartment) throw new Error("no pump");
+const [plan] = plansFor(dualVoltage, compartment);
+if (!plan) throw new Error("no plan");
+const wiring: JobWiring = {
+  kind: "plan",
+  compartment,
+  plans: [plan],
+  asMade: plan,
+  plan,
+  leads: dualVoltage.leads,
+  motor: dualVoltage.motor,
+  fitted: dualVoltage.fitted,
+  polarity: { kind: "none" },
+};
+const half = { role: "half", group: 1 } as const;
+const ask = (more: Partial<LabelAsk> = {}): LabelAsk => ({
+  job: {
+    label: { unit: "", who: "Ilo Brandt", capacitorMicrofarads: "", capacitorVolts: "" },
+    title: "Hatchery pump",
+    lastAt: "2026-03-01T10:00:00Z",
+    leads: dualVoltage.leads.map((id) => ({ id })),
+    ticked: [],
+    ready: null,
+  },
+  answer: {
+    status: "settled",
+    family: "dual-voltage-single-phase",
+    roles: Object.fromEntries(dualVoltage.leads.map((id) => [id, half])),
+    findings: [],
+  },
+  wiring,
+  check: checkPlan(plan, dualVoltage),
+  short: (lead) => lead.toUpperCase(),
+  ...more,
+});
+
+describe("what the label says", () => {
+  it("PLANNED until every wire is ticked, then the motor’s own setting", () => {
+    expect(labelContent(ask()).supply).toBe("PLANNED – NOT PROVED · Motor joined for 230 V");
+    const ticked = planSteps(plan, dualVoltage.leads).map(({ id }) => stepTick(plan, id));
+    const { job } = ask();
+    const done = labelContent(ask({ job: { ...job, ticked } }));
+    expect(done.supply).toBe("Motor joined for 230 V");
+    expect(done.rows.find(({ wire }) => wire === "T1")?.to).toContain("pressure switch");
+    const allButOne = labelContent(ask({ job: { ...job, ticked: ticked.slice(1) } }));
+    expect(allButOne.supply).toContain("PLANNED");
+  });
+
+  it("never the supply’s volts: the same motor on another supply says its own", () => {
+    const other = { ...plan, compartment: { ...compartment, supply: { ...compartment.supply, volts: 240 } } };
+    expect(labelContent(ask({ wiring: { ...wiring, plan: other } })).supply).toContain("230 V");
+  });
+
+  it("names no terminal of a plan that is stopped, unless somebody overrode it with a reason", () => {
+    const check = { weight: "stop" as const, assumes: [] };
+    const stopped = labelContent(ask({ check }));
+    expect(stopped.supply).toMatch(/^NOT LANDED/);
+    expect(stopped.rows.every(({ to }) => to === "—")).toBe(true);
+    const { job } = ask();
+    const ready = { override: "the maker said so", by: "", at: "2026-03-01" };
+    expect(labelContent(ask({ check, job: { ...job, ready } })).supply).toContain("Motor joined");
+  });
+
+  it("shows what is assumed still, and a capacitor only as somebody wrote that it was fitted", () => {
+    const assumes = [
+      {
+        code: "figure-assumed",
+        short: "the relay’s pick-up",
+        says: "",
+        source: { kind: "told" },
+        effect: "figures",
+        fact: "",
+        leads: [],
+      },
+    ] as const;
+    const content = labelContent(ask({ check: { weight: "again", assumes } }));
+    expect(content.assumed).toBe("the relay’s pick-up");
+    expect(content.capacitor).toBe("");
+  });
+});
