@@ -42,3 +42,12 @@ export async function followProbes(page: Page, meter: (a: string, b: string) => 
   }
   throw new Error("the page never stopped asking");
 }
+
+/** Types a whole plate in one line in Plate, and waits until its fields have it. */
+export async function typePlate(page: Page, line: string): Promise<void> {
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Plate/ }).click();
+  const field = page.getByLabel(/The whole plate in one line/);
+  await field.fill(line);
+  await field.press("Enter");
+  await expect(page.getByText(/^Taken: /)).toBeVisible();
+}

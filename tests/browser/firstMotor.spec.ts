@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
 import type { Network } from "../../src/core/bench";
 import { ohmmeter, seededRandom } from "../../src/core/bench";
-import { enter, followProbes, startMotor } from "./bench";
+import { enter, followProbes, startMotor, typePlate } from "./bench";
 
 const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
 
@@ -40,6 +40,7 @@ test("a motor with a duplicate lead and three speeds goes from nothing to a prin
   await expect(loom.getByRole("listitem").filter({ hasText: "YE" })).toContainText("run end");
   await expect(loom.getByRole("listitem").filter({ hasText: "BN/WH" })).toContainText("run end");
 
+  await typePlate(page, "1/15 HP 1075/3SPD 115V 60HZ 1PH .8A 5MFD 370V");
   await page.getByRole("link", { name: /Land/ }).click();
   await expect(page.getByRole("status").filter({ hasText: "Not yet" })).toContainText("choose the equipment");
   await page.getByLabel("Equipment").selectOption({ label: "Plain switch and cord, on the bench" });
@@ -48,15 +49,17 @@ test("a motor with a duplicate lead and three speeds goes from nothing to a prin
     "run capacitor",
   );
   await page.getByLabel("Speed for switch on").selectOption("3");
-  await expect(list.getByRole("listitem").filter({ hasText: "RD" })).toContainText("load side, switch");
-  await expect(list.getByRole("listitem").filter({ hasText: "BK" })).toContainText("capped on its own");
+  const line = (wire: string) =>
+    list.getByRole("listitem").filter({ has: page.getByText(wire, { exact: true }) });
+  await expect(line("RD")).toContainText("load side, switch");
+  await expect(line("BK")).toContainText("capped on its own");
 
   await page.getByRole("link", { name: /Record/ }).click();
   await page.getByLabel("Equipment and unit").fill("Chandlery air handler");
   await page.getByLabel("Who").fill("Dov Hask");
   await page.getByLabel("Who").press("Enter");
   const label = page.getByRole("img", { name: /Label for Chandlery air handler/ });
-  await expect(label).toContainText("Wired 115 V");
+  await expect(label).toContainText("PLANNED – NOT PROVED · Motor for 115 V");
   await expect(label).toContainText("→ load side, switch");
   const pdf = await page.pdf({ preferCSSPageSize: true });
   const box = /\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/.exec(pdf.toString("latin1"));

@@ -1,7 +1,7 @@
 import { expect, type Locator, type Page, test } from "@playwright/test";
 import type { Network } from "../../src/core/bench";
 import { ohmmeter, seededRandom } from "../../src/core/bench";
-import { followProbes, startMotor } from "./bench";
+import { followProbes, startMotor, typePlate } from "./bench";
 
 const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
 
@@ -41,6 +41,14 @@ const PUMP = network(
   ],
 );
 
+/** Plates that go with these windings: a plan stands on none that is missing. */
+const PLATES = {
+  fan: "1/4 HP 1075 RPM 208-230V 60HZ 1PH 1.5A 5MFD 370V",
+  fan115: "1/15 HP 1075 RPM 115V 60HZ 1PH .8A 5MFD 370V",
+  blower: "1/8 HP 1075/4SPD 115V 60HZ 1PH 1.6A 10MFD 370V",
+  pump: "1/2 HP 1725 RPM 115/230V 60HZ 1PH 6.6/3.3A",
+} as const;
+
 async function go(page: Page, stage: RegExp): Promise<void> {
   await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: stage }).click();
 }
@@ -51,12 +59,14 @@ async function landed(
   leads: string,
   of: Network,
   equipment: string,
+  plate: string,
   tell: (page: Page) => Promise<void> = async () => {},
 ): Promise<void> {
   await startMotor(page, leads);
   await tell(page);
   await followProbes(page, ohmmeter(of, METER, seededRandom(9)));
   await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Settled");
+  await typePlate(page, plate);
   await go(page, /Land/);
   await page.getByRole("combobox", { name: "Equipment", exact: true }).selectOption({ label: equipment });
   await expect(page.getByRole("region", { name: "Landing list" })).toBeVisible();
@@ -91,7 +101,13 @@ test("a newcomer replaces a three-lead fan by a four-lead one, both ways, by the
   await expect(line(page, "BN/WH")).toContainText("capped on its own");
   await expect(line(page, "BK")).toContainText("T1, contactor");
   await expect(line(page, "YE")).toContainText("T2, contactor");
-  await expect(check(page)).toContainText("No plate says what run capacitor this motor takes");
+  // Nothing is typed of the plate yet: what it is for, and its capacitor, would be a guess.
+  await expect(check(page)).toContainText("Nobody has said what volts this motor is for");
+  await expect(check(page)).toContainText("Nobody has said what run capacitor this motor takes");
+  await expect(page.getByRole("button", { name: "Mark the plan ready" })).toHaveCount(0);
+  await typePlate(page, PLATES.fan);
+  await go(page, /Land/);
+  await expect(list(page)).toContainText("its FAN side has to be 5 µF, 370 V or more. Read its label");
 
   await page
     .getByRole("combobox", { name: "School", exact: true })
@@ -100,14 +116,15 @@ test("a newcomer replaces a three-lead fan by a four-lead one, both ways, by the
   await expect(line(page, "BN/WH")).toContainText("1, fan’s own capacitor");
   await expect(list(page)).toContainText("Becomes empty: FAN, dual capacitor");
   await expect(list(page).getByRole("listitem").first()).toContainText("ground stud");
-  await expect(list(page).locator("ol > li").last()).toContainText("Take a look before power.");
+  await expect(list(page).locator("ol > li").nth(-2)).toContainText("Take a look before power.");
+  await expect(list(page).locator("ol > li").last()).toContainText("Bump it for a second");
 
   const boxes = list(page).getByRole("checkbox");
   await boxes.nth(0).check();
   await boxes.nth(1).check();
-  await expect(list(page)).toContainText("2 of 8 done");
+  await expect(list(page)).toContainText("2 of 9 done");
   await page.reload();
-  await expect(list(page)).toContainText("2 of 8 done");
+  await expect(list(page)).toContainText("2 of 9 done");
   await expect(boxes.nth(0)).toBeChecked();
   await expect(check(page)).not.toContainText("Stop");
   await page.getByRole("button", { name: "Mark the plan ready" }).click();
@@ -119,7 +136,7 @@ test("a newcomer replaces a three-lead fan by a four-lead one, both ways, by the
 });
 
 test("a four-speed blower on a two-stage board: a tap for each call, changed by choice", async ({ page }) => {
-  await landed(page, "WH BK BU YE RD BN BN/WH", BLOWER, "Furnace board, two-stage");
+  await landed(page, "WH BK BU YE RD BN BN/WH", BLOWER, "Furnace board, two-stage", PLATES.blower);
   await expect(line(page, "BK")).toContainText("COOL-HIGH, board");
   await expect(line(page, "BU")).toContainText("COOL-LOW, board");
   await expect(line(page, "YE")).toContainText("HEAT-HIGH, board");
@@ -136,7 +153,7 @@ test("a four-speed blower on a two-stage board: a tap for each call, changed by 
 });
 
 test("a lead moved to the wrong terminal is a stop at once; ready needs a reason then", async ({ page }) => {
-  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
   await page.getByRole("button", { name: /Change by hand/ }).click();
   await page
     .getByRole("combobox", { name: "Lead", exact: true })
@@ -164,7 +181,7 @@ test("a lead moved to the wrong terminal is a stop at once; ready needs a reason
 test("by keyboard alone: a lead is picked up in the drawing, taken to another terminal, and left again", async ({
   page,
 }) => {
-  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
   const handle = page.getByRole("button", { name: /^BN\/WH: capped/ });
   await handle.focus();
   await page.keyboard.press("Enter");
@@ -181,7 +198,7 @@ test("by keyboard alone: a lead is picked up in the drawing, taken to another te
 });
 
 test("a lead dragged onto a terminal lands there", async ({ page }) => {
-  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
   const drawing = page.getByRole("img", { name: /^Wiring drawing/ });
   await drawing.scrollIntoViewIfNeeded();
   const [handle, sheet] = [
@@ -199,7 +216,7 @@ test("a lead dragged onto a terminal lands there", async ({ page }) => {
 });
 
 test("the drawing is saved as SVG and as PDF", async ({ page }) => {
-  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
   const save = async (name: string) => {
     const [download] = await Promise.all([
       page.waitForEvent("download"),
@@ -228,7 +245,7 @@ test("the drawing is saved as SVG and as PDF", async ({ page }) => {
 });
 
 test("the circuit runs on screen: without its capacitor it does not turn", async ({ page }) => {
-  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
   await page.getByRole("button", { name: /Run it on screen/ }).click();
   const figures = page.getByRole("table", { name: "What it does" });
   await expect(figures.getByRole("row", { name: /Turns/ })).toContainText("forward");
@@ -245,7 +262,14 @@ test("a pump set for the wrong voltage: the fewest moves, and the reading that p
   const tell = async () => {
     await page.getByLabel("Two voltages on the plate").selectOption({ label: "yes" });
   };
-  await landed(page, "BU:T1 WH:T2 OG:T3 YE:T4 RD:T8 BK:T5", PUMP, "Pump on a pressure switch", tell);
+  await landed(
+    page,
+    "BU:T1 WH:T2 OG:T3 YE:T4 RD:T8 BK:T5",
+    PUMP,
+    "Pump on a pressure switch",
+    PLATES.pump,
+    tell,
+  );
   await page.getByRole("button", { name: /Voltage setting/ }).click();
   await page.getByLabel("As it is joined now").selectOption({ label: "all as for the low volts" });
   const moves = page.getByRole("list", { name: "Moves" });
@@ -266,6 +290,10 @@ test("an electronic retrofit is landed on board and strip by its three harnesses
   await expect(list(page).getByRole("listitem").filter({ hasText: "power, line" })).toContainText(
     "LINE, board",
   );
+  await expect(check(page)).toContainText("Nobody has said what its jumper or plug is set for");
+  await page.getByRole("button", { name: "Its jumper stands at 230 V" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "Stop" })).toContainText("jumper is set for 230 V");
+  await page.getByRole("button", { name: "Its jumper stands at 115 V" }).click();
   await expect(check(page)).toContainText("Good in every state");
   await expect(check(page)).toContainText("Constant power: 115 V in every state.");
 });
@@ -273,7 +301,7 @@ test("an electronic retrofit is landed on board and strip by its three harnesses
 test("a wish the motor cannot follow is refused in words, with a way back; a new reading takes ready back", async ({
   page,
 }) => {
-  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor");
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
   await page.getByRole("button", { name: "Mark the plan ready" }).click();
   await expect(check(page)).toContainText("Marked ready on");
   await page.getByRole("combobox", { name: "Turns" }).selectOption({ label: "the other way, by its leads" });
@@ -294,7 +322,7 @@ test("a wish the motor cannot follow is refused in words, with a way back; a new
 test("the plug for rotation turns a fan round that no lead reverses; the door stops a blower whatever calls", async ({
   page,
 }) => {
-  await landed(page, "YE BK BN BN/WH", FAN, "Furnace board, one stage");
+  await landed(page, "YE BK BN BN/WH", FAN, "Furnace board, one stage", PLATES.fan115);
   await expect(check(page)).toContainText("when the door is open, the motor stops");
   await page.getByRole("combobox", { name: "Turns" }).selectOption({ label: "the other way, by its leads" });
   await page.getByRole("button", { name: "It has a plug for rotation: turn that" }).click();
@@ -321,4 +349,53 @@ test("the plug for rotation turns a fan round that no lead reverses; the door st
   await expect(page.getByRole("alert").filter({ hasText: "Stop: do not power this" })).toContainText(
     "wired around",
   );
+});
+
+test("nine leads without numbers are not joined: battery kicks number them, the star first", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.getByRole("link", { name: /Fish-hall extract fan/ }).click();
+  await page.waitForURL(/\/probe$/);
+  await go(page, /Land/);
+  await expect(page.getByRole("alert").filter({ hasText: "Stop: do not power this" })).toBeVisible();
+  await expect(check(page)).toContainText("is not proved by ohms");
+  const kicks = page.getByRole("region", { name: "Battery kicks" });
+  await expect(kicks).toContainText("48 orders of the leads are left");
+  await kicks.getByRole("button", { name: "kicks up" }).click();
+  await expect(kicks).not.toContainText("48 orders");
+  await expect(kicks.getByRole("list", { name: "Kicks seen" }).getByRole("listitem")).toHaveCount(1);
+  // Whatever the needle shows next, the page asks on until one order is left, or says that it cannot be.
+  for (let i = 0; i < 10; i++) {
+    const up = kicks.getByRole("button", { name: "kicks up" });
+    if ((await up.count()) === 0) break;
+    await up.click();
+    await page.waitForTimeout(150);
+  }
+  await expect(kicks).toContainText(/The ends are proved|No motor of this kind kicks like that/);
+  await kicks.getByRole("button", { name: "Begin the tests anew" }).click();
+  await expect(kicks).toContainText("48 orders of the leads are left");
+});
+
+test("a motor set inside for one of two voltages: unknown is a stop, the reading before and after proves it", async ({
+  page,
+}) => {
+  await landed(
+    page,
+    "YE BK BN BN/WH",
+    FAN,
+    "Air handler, fan relay",
+    "1/4 HP 1075 RPM 115/230V 60HZ 1PH 3/1.5A 5MFD 370V",
+  );
+  await expect(check(page)).toContainText("nobody has said for which");
+  await expect(page.getByRole("button", { name: "Mark the plan ready" })).toHaveCount(0);
+  await page.getByLabel("Ohms as it stood").fill("3.5");
+  await page.getByLabel("Ohms after turning").fill("3.4");
+  await page.getByRole("button", { name: "Tell", exact: true }).click();
+  await expect(page.getByText("not about four times apart")).toBeVisible();
+  await page.getByRole("button", { name: "Its dial or plug stands at 115 V" }).click();
+  await expect(check(page)).toContainText("burns in seconds");
+  await page.getByRole("button", { name: "Undo" }).first().click();
+  await page.getByRole("button", { name: "Its dial or plug stands at 230 V" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "Stop" })).toHaveCount(0);
 });
