@@ -4,6 +4,7 @@ import { cpus } from "node:os";
 import { faults } from "./faults";
 import { identification } from "./identification";
 import { machine as acMachine } from "./machine";
+import { machineFit } from "./machineFit";
 import { replacement } from "./replacement";
 import { wiring } from "./wiring";
 import { wiringAttack } from "./wiringAttack";
@@ -22,6 +23,7 @@ const text = [
   faults(say),
   replacement(say),
   acMachine(say),
+  machineFit(say),
   wiring(say),
   wiringAttack(say),
 ].join("\n");
