@@ -8,6 +8,8 @@ export {
   type SourceBranch,
   type WindingBranch,
 } from "./circuit";
+export { abs, ZERO } from "./complex";
+export { fedMotor } from "./fedMotor";
 export { type FieldPlace, fromThreePhase, type RotorField } from "./field";
 export { type Load, loadTorque, rpmOf } from "./load";
 export {

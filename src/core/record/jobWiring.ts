@@ -28,6 +28,14 @@ export type JobWiring =
       /** A plug of its start winding could turn it round, where it has one. */
       readonly plug: boolean;
     }
+  /** Coils that nobody has read, or whose ends nobody has proved: they are not joined in the order of the sheet. */
+  | {
+      readonly kind: "unproved";
+      readonly compartment: Compartment;
+      readonly motor: WoundMotor;
+      readonly polarity: Polarity;
+      readonly says: readonly string[];
+    }
   | (PlanChoice & {
       readonly kind: "plan";
       readonly motor: WoundMotor;
@@ -124,6 +132,9 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
     turn: turnOf(motor, plate, old, job),
     ...(powerRank === null ? {} : { powerRank }),
   });
+  const says = unprovedWords(motor, ends);
+  if (planned.ok && says.length > 0)
+    return { kind: "unproved", compartment, motor: asSet, polarity: ends, says };
   return chosen(planned, { wish, changes, plug: canHavePlug(motor) && !byPlug }, compartment, (parts) => ({
     ...parts,
     kind: "plan",
@@ -140,6 +151,22 @@ const USUAL_VOLTS = 370;
 export function plateOf({ plates }: Pick<Job, "plates">): Plate {
   const of = Object.keys(plates.new).length > 0 ? plates.new : plates.old;
   return readPlate(of).plate;
+}
+
+/** What has to be read or proved before any of its coils is joined. */
+function unprovedWords({ unread }: WoundMotor, ends: Polarity): string[] {
+  return [
+    ...(unread.length > 0
+      ? [
+          "A winding of this motor was never read: it is not joined on the word of its kind. Read it once in Probe, one reading through each winding.",
+        ]
+      : []),
+    ...(ends.kind === "open" || ends.kind === "contradiction"
+      ? [
+          "Which coil is which, and which end of each, is not told by ohms; in another order the same wires hum, or burn a winding. Prove them with a battery and a meter, below, or give the numbers that stand on the leads.",
+        ]
+      : []),
+  ];
 }
 
 function fittedTo(

@@ -29,7 +29,7 @@ export interface LabelLayout {
 }
 
 const MARGIN = 4;
-const FIRST_ROW = 20.5;
+const FIRST_ROW = 22.4;
 const LAST_ROW = 53;
 
 /** Lays a label out at 100 × 60 mm: head, a row for each wire in one or two columns, foot with the caution. */
@@ -41,19 +41,21 @@ export function layoutLabel(content: LabelContent): LabelLayout {
   const size = Math.min(2.9, pitch * 0.78) * (columns === 2 ? 0.82 : 1);
   const columnWidth = (LABEL_MM.width - 2 * MARGIN) / columns;
   const whole = LABEL_MM.width - 2 * MARGIN;
-  const supply = [content.supply, content.capacitor].filter(Boolean).join(" · ");
   const texts: LabelText[] = [
-    line(MARGIN, 8, 4.6, true, content.unit || "Motor", whole),
-    line(MARGIN, 13, 3, false, [content.date, content.who].filter(Boolean).join(" · "), whole),
-    line(MARGIN, 17, 3, true, supply, whole),
+    line(MARGIN, 7.6, 4.6, true, content.unit || "Motor", whole),
+    line(MARGIN, 12, 2.8, false, [content.date, content.who].filter(Boolean).join(" · "), whole),
+    line(MARGIN, 16, 3, true, content.supply, whole),
+    line(MARGIN, 19.6, 2.4, false, content.capacitor, whole),
   ];
-  const [roleX, toX] = columns === 1 ? [17, 48] : [12, 23];
+  // Where nothing is landed the role has the room of the place as well.
+  const landed = rows.some(({ to }) => to !== "—");
+  const [roleX, toX] = columns === 1 ? [17, 48] : [12, landed ? 23 : columnWidth];
   rows.forEach((row, i) => {
     const x = MARGIN + Math.floor(i / perColumn) * columnWidth;
     const y = FIRST_ROW + 2.2 + (i % perColumn) * pitch;
     texts.push(line(x, y, size, true, row.wire, roleX - 1));
     texts.push(line(x + roleX, y, size, false, row.role, toX - roleX - 1));
-    texts.push(line(x + toX, y, size, false, `→ ${row.to}`, columnWidth - toX - 1));
+    if (landed) texts.push(line(x + toX, y, size, false, `→ ${row.to}`, columnWidth - toX - 1));
   });
   if (content.assumed === "") texts.push(line(MARGIN, 57.4, 2.2, false, CAUTION, whole));
   else
@@ -61,7 +63,7 @@ export function layoutLabel(content: LabelContent): LabelLayout {
       line(MARGIN, 56.4, 2, true, `Assumed still: ${content.assumed}.`, whole),
       line(MARGIN, 58.8, 2, false, CAUTION, whole),
     );
-  return { texts, rules: [18.8, 54.2] };
+  return { texts, rules: [21.2, 54.2] };
 }
 
 const CAUTION = "Unused leads are live when running. Plate, maker’s drawing and local code come first.";

@@ -43,11 +43,14 @@ export function labelContent({ job, answer, wiring, check, short }: LabelAsk): L
   if (!planned || stopped)
     return {
       ...head,
-      supply: stopped
-        ? "NOT LANDED: the check stops this plan"
-        : settled
-          ? "Not landed"
-          : "Not settled — not landed",
+      supply:
+        wiring.kind === "unproved"
+          ? "NOT LANDED: its coils are not proved"
+          : stopped
+            ? "NOT LANDED: the check stops this plan"
+            : settled
+              ? "Not landed"
+              : "Not settled — not landed",
       capacitor: stopped ? "" : capacitor,
       rows: job.leads.map(({ id }) => ({
         wire: short(id),

@@ -31,7 +31,9 @@ export function CheckPanel({ check }: { check: Check }) {
   const name = useWireName();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { compartment } = wiring.plan;
-  const grave = check.findings.filter(({ weight }) => weight !== "good");
+  // What is assumed stands below with the fact that replaces it: not twice.
+  const assumed = new Set(check.assumes.map(({ says }) => says));
+  const grave = check.findings.filter(({ weight, says }) => weight !== "good" && !assumed.has(says));
   const good = check.findings.filter(({ weight }) => weight === "good");
   return (
     <Box component="section" aria-label="Check">
@@ -39,6 +41,7 @@ export function CheckPanel({ check }: { check: Check }) {
       <Box aria-live="polite" sx={{ mt: 1 }}>
         <Verdict weight={check.weight} word={SUMMARY[check.weight]} />
       </Box>
+      <Assumed assumes={check.assumes} />
       <Box
         sx={{
           display: "grid",
@@ -52,7 +55,6 @@ export function CheckPanel({ check }: { check: Check }) {
         ) : null}
         <FindingList findings={good} label="As it should be" name={name} compartment={compartment} />
       </Box>
-      <Assumed assumes={check.assumes} />
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 2, maxWidth: 720 }}>
         Figures are estimates of a machine model fitted to the plate and the ohms; the plate and the clamp
         meter outrank them.

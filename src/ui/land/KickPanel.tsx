@@ -20,7 +20,8 @@ const SHOWN: readonly { readonly shows: KickSeen["shows"]; readonly words: strin
 /** Which end of each coil is which, by a battery touched to one and a meter on another: the next test, and what was seen. */
 export function KickPanel() {
   const { wiring, job, add } = useJob();
-  if (wiring.kind !== "plan" || (wiring.polarity.kind === "none" && job.kicks.length === 0)) return null;
+  if (wiring.kind !== "plan" && wiring.kind !== "unproved") return null;
+  if (wiring.polarity.kind === "none" && job.kicks.length === 0) return null;
   const { polarity } = wiring;
   return (
     <Box component="section" aria-label="Battery kicks" sx={{ display: "grid", gap: 3, maxWidth: 760 }}>

@@ -48,27 +48,13 @@ export function LandStage() {
         </Box>
         <Box sx={{ minWidth: 0 }}>{planned ? <StepList check={check} /> : <NotYet />}</Box>
       </Box>
+      {wiring.kind === "unproved" ? <Ends open /> : null}
       {planned && check ? (
         <>
           <DrawingPanel check={check} />
           <CheckPanel check={check} />
           <Box className="no-print">
-            {wiring.kind === "plan" && wiring.motor.feeding.endsMatter.length > 0 ? (
-              <Fold
-                title="Numbers on the leads"
-                open={wiring.polarity.kind === "open" || wiring.polarity.kind === "contradiction"}
-                summary={
-                  wiring.motor.unproved.length > 0
-                    ? "which end is which is not proved"
-                    : "every end is proved"
-                }
-              >
-                <Box sx={{ display: "grid", gap: 6 }}>
-                  <KickPanel />
-                  <MarksPanel />
-                </Box>
-              </Fold>
-            ) : null}
+            {wiring.kind === "plan" && wiring.motor.feeding.endsMatter.length > 0 ? <Ends /> : null}
             <InsideSetting />
             <Fold
               title="Which supply it is"
@@ -90,6 +76,25 @@ export function LandStage() {
         </>
       ) : null}
     </Box>
+  );
+}
+
+/** Which end of each coil is which: by battery kicks, or by the numbers on the leads. */
+function Ends({ open = false }: { open?: boolean }) {
+  const { wiring } = useJob();
+  if (wiring.kind !== "plan" && wiring.kind !== "unproved") return null;
+  const proved = wiring.motor.unproved.length === 0;
+  return (
+    <Fold
+      title="Numbers on the leads"
+      open={open}
+      summary={proved ? "every end is proved" : "which end is which is not proved"}
+    >
+      <Box sx={{ display: "grid", gap: 6 }}>
+        <KickPanel />
+        <MarksPanel />
+      </Box>
+    </Fold>
   );
 }
 
@@ -125,7 +130,7 @@ function InsideSetting() {
 function NotYet() {
   const { wiring, job, add } = useJob();
   if (wiring.kind === "plan" || wiring.kind === "retrofit") return null;
-  const stop = wiring.kind === "not-settled" && wiring.stop;
+  const stop = wiring.kind === "unproved" || (wiring.kind === "not-settled" && wiring.stop);
   const says =
     wiring.kind === "no-equipment"
       ? [
@@ -134,7 +139,9 @@ function NotYet() {
         ]
       : wiring.kind === "refused"
         ? wiring.faults.map((fault) => fault.says)
-        : [wiring.says];
+        : wiring.kind === "unproved"
+          ? wiring.says
+          : [wiring.says];
   return (
     <Box
       role="status"

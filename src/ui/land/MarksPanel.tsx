@@ -9,7 +9,7 @@ import { LeadTag } from "../parts/LeadTag";
 /** Which end of each coil is which: read off the leads, or proved by a kick test, and kept as their marks. */
 export function MarksPanel() {
   const { wiring, job, add, short } = useJob();
-  if (wiring.kind !== "plan") return null;
+  if (wiring.kind !== "plan" && wiring.kind !== "unproved") return null;
   const { motor } = wiring;
   const slots = [...new Set(motor.leads.map(({ slot }) => slot))].filter((slot) => slot.startsWith("T"));
   const numbers = slots.length > 0 ? slots.sort((a, b) => Number(a.slice(1)) - Number(b.slice(1))) : null;
@@ -33,7 +33,7 @@ export function MarksPanel() {
               <Box key={lead.id}>
                 <LeadTag lead={lead} name={short(lead.id)} />
                 <Choice
-                  label={`Number, taken as ${slot}`}
+                  label={motor.unproved.includes(slot) ? "Number" : `Number, proved as ${slot}`}
                   value={lead.mark ?? ""}
                   onChange={(mark) => {
                     const { mark: _, ...bare } = lead;

@@ -27,7 +27,7 @@ export function SettingPanel({ low, high, module = false }: { low: number; high:
   return (
     <Box sx={{ display: "grid", gap: 3, maxWidth: 760 }}>
       <Verdict
-        weight={now ? "good" : "stop"}
+        weight={now ? "good" : module ? "again" : "stop"}
         word={now ? `Set for ${volts(now)} V` : "Nobody has said how it is set"}
       />
       <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap" }}>

@@ -245,7 +245,8 @@ function speedSignals(plan: WiringPlan, { state, circuit, volts }: RetrofitState
         mend: "The speed lead of this call on its terminal of the strip; the common on C.",
       }),
     ];
-  if (state.calls.length === 0) return [];
+  // Without a run signal a called speed moves nothing: that is said as the call unused.
+  if (state.calls.length === 0 || (volts.get("run") ?? 0) <= RUN_SEEN) return [];
   return [
     finding({
       code: "runs-right",
