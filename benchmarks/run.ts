@@ -6,6 +6,7 @@ import { identification } from "./identification";
 import { machine as acMachine } from "./machine";
 import { machineFit } from "./machineFit";
 import { replacement } from "./replacement";
+import { retrofitAttack } from "./retrofitAttack";
 import { wiring } from "./wiring";
 import { wiringAttack } from "./wiringAttack";
 
@@ -26,6 +27,7 @@ const text = [
   machineFit(say),
   wiring(say),
   wiringAttack(say),
+  retrofitAttack(say),
 ].join("\n");
 writeFileSync("docs/benchmarks.md", text);
 say("written to docs/benchmarks.md");

@@ -13,5 +13,6 @@ export { type Ohmmeter, ohmmeter } from "./ohmmeter";
 export { type PlatedMotor, platedMotor } from "./platedMotor";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
 export { motorForLeads, randomMotor, type VirtualMotor } from "./randomMotor";
+export { attackRetrofit, retrofitPlan } from "./retrofitAttack";
 export { type ScpiMeter, scpiMeter, settledValue, shownOf } from "./scpiMeter";
 export { ATTACKED_KINDS, attack, goodPlans } from "./wiringAttack";

@@ -4,7 +4,13 @@ import type { VoltRange } from "../../quantity/volts";
 import { CAPPED, type Compartment } from "../compartment";
 import { HARNESS, HARNESS_JUNCTION, type HarnessLead, hungRetrofit } from "../harness";
 import type { WiringPlan } from "../plan";
-import { type EquipmentState, type StateCircuit, stateCircuit, statesOf } from "../stateCircuit";
+import {
+  type EquipmentState,
+  NOTHING_HUNG,
+  type StateCircuit,
+  stateCircuit,
+  statesOf,
+} from "../stateCircuit";
 import { type Assumption, retrofitAssumptions } from "./assumed";
 import { type CheckFinding, finding, gravestFirst } from "./finding";
 import { frameFindings } from "./frame";
@@ -26,6 +32,8 @@ const RUN_SEEN = 60;
 export interface RetrofitState {
   readonly state: EquipmentState;
   readonly circuit: StateCircuit;
+  /** The equipment by itself in this state, before a lead or jumper of the plan is on it: what it means to call. */
+  readonly alone: StateCircuit;
   /** Volts across each input, by lead; empty where the circuit is a dead short. */
   readonly volts: ReadonlyMap<string, number>;
 }
@@ -87,7 +95,9 @@ function runRetrofit(plan: WiringPlan, state: EquipmentState): RetrofitState {
     ["low-common", abs(node("low-common"))],
     ...SPEEDS.map(({ id }): [string, number] => [id, across(id, "low-common")]),
   ];
-  return { state, circuit, volts: new Map(solution ? inputs : []) };
+  const bare = { compartment: plan.compartment, landings: {}, jumpers: [] };
+  const alone = stateCircuit(bare, NOTHING_HUNG, state);
+  return { state, circuit, alone, volts: new Map(solution ? inputs : []) };
 }
 
 function settingFindings(plan: WiringPlan, plated: readonly VoltRange[]): CheckFinding[] {
@@ -169,11 +179,11 @@ function burnt({ state, volts }: RetrofitState): CheckFinding[] {
 /** Whether the run signal comes with every call that can give one, and with no other. */
 function runSignal(
   { compartment: made }: WiringPlan,
-  { state, circuit, volts }: RetrofitState,
+  { state, alone, volts }: RetrofitState,
 ): CheckFinding[] {
   if (volts.size === 0) return [];
-  const lines = new Set(made.supply.terminals.map(circuit.nodeOf));
-  const given = made.offers.feeds.some(({ hot }) => lines.has(circuit.nodeOf(hot)));
+  const lines = new Set(made.supply.terminals.map(alone.nodeOf));
+  const given = made.offers.feeds.some(({ hot }) => lines.has(alone.nodeOf(hot)));
   const seen = (volts.get("run") ?? 0) > RUN_SEEN;
   if (given && !seen)
     return [
@@ -210,14 +220,14 @@ function runSignal(
 }
 
 /** Speeds that the strip calls in a state, beside those that reach the module. */
-function speedSignals(plan: WiringPlan, { state, circuit, volts }: RetrofitState): CheckFinding[] {
+function speedSignals(plan: WiringPlan, { state, alone, volts }: RetrofitState): CheckFinding[] {
   if (volts.size === 0) return [];
   const { compartment: made } = plan;
   const is = SPEEDS.filter(({ id }) => {
     const stands = volts.get(id) ?? 0;
     return stands > LOW_CALLED && stands <= LOW_NEVER;
   });
-  const right = SPEEDS.filter((lead) => called(lead, made, circuit));
+  const right = SPEEDS.filter((lead) => called(lead, made, alone));
   const missing = right.filter((lead) => !is.includes(lead));
   const extra = is.filter((lead) => !right.includes(lead));
   const names = (leads: readonly HarnessLead[]) => leads.map(({ name }) => name).join(", ");
@@ -247,6 +257,17 @@ function speedSignals(plan: WiringPlan, { state, circuit, volts }: RetrofitState
     ];
   // Without a run signal a called speed moves nothing: that is said as the call unused.
   if (state.calls.length === 0 || (volts.get("run") ?? 0) <= RUN_SEEN) return [];
+  if (missing.length > 0)
+    return [
+      finding({
+        code: "wrong-speed",
+        weight: "again",
+        state: state.id,
+        leads: missing.map(({ id }) => id),
+        says: `${state.name}: ${names(missing)} does not reach the module: it runs at a speed of its own.`,
+        mend: "Where its sheet gives continuous fan a lead, land it on the strip’s G.",
+      }),
+    ];
   return [
     finding({
       code: "runs-right",
