@@ -48,3 +48,8 @@ export function formatRotation(rotation: Rotation): string {
     rotation === "cw-lead-end" ? ["clockwise", "counter-clockwise"] : ["counter-clockwise", "clockwise"];
   return `${lead} from the lead end, ${shaft} from the shaft end`;
 }
+
+/** Both ends in the letters of a plate, where there is little room: "CW lead end, CCW shaft end". */
+export function shortRotation(rotation: Exclude<Rotation, "either">): string {
+  return rotation === "cw-lead-end" ? "CW lead end, CCW shaft end" : "CCW lead end, CW shaft end";
+}

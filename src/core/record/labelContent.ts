@@ -1,6 +1,6 @@
 import type { Identification } from "../identify/identification";
 import { familyById } from "../motor/families";
-import { formatRotation } from "../quantity/rotation";
+import { shortRotation } from "../quantity/rotation";
 import type { Assumption } from "../wiring/check/assumed";
 import { type Compartment, placeName } from "../wiring/compartment";
 import { harnessName } from "../wiring/harness";
@@ -64,7 +64,7 @@ export function labelContent({ job, answer, wiring, check, short }: LabelAsk): L
   return {
     ...head,
     supply: `${done ? "" : "PLANNED – NOT PROVED · "}${settingWords(planned)}`,
-    capacitor: [capacitor, turn && planned.kind === "plan" ? `turns ${formatRotation(turn)}` : ""]
+    capacitor: [capacitor, turn && planned.kind === "plan" ? `turns ${shortRotation(turn)}` : ""]
       .filter(Boolean)
       .join(" · "),
     assumed: (check?.assumes ?? [])
