@@ -12,6 +12,7 @@ import {
   statesOf,
 } from "../stateCircuit";
 import { type Assumption, retrofitAssumptions } from "./assumed";
+import { controlSideFindings } from "./controlSide";
 import { type CheckFinding, finding, gravestFirst } from "./finding";
 import { frameFindings } from "./frame";
 import { guardFindings } from "./guards";
@@ -38,6 +39,8 @@ export interface RetrofitState {
   readonly volts: ReadonlyMap<string, number>;
 }
 
+/** Leads made for 24 volts. */
+const SPEED_SIDE = new Set(HARNESS.filter(({ harness }) => harness === "low-volt").map(({ id }) => id));
 const SPEEDS = HARNESS.filter(({ harness, id }) => harness === "low-volt" && id !== "low-common");
 
 /**
@@ -76,6 +79,7 @@ export function checkRetrofit(
     ),
     ...onGround(plan),
     ...placesFindings(plan),
+    ...controlSideFindings(plan, (lead) => SPEED_SIDE.has(lead)),
     ...settingFindings(plan, plated),
     ...assumes.map(({ code, leads, says, fact }) =>
       finding({ code, weight: "again", leads, says, mend: fact }),

@@ -1,6 +1,7 @@
 import { joinedCircuit } from "../../machine/joinedCircuit";
 import { CAPPED, placeName } from "../compartment";
 import { FRAME, type WiringPlan } from "../plan";
+import { controlSideFindings } from "./controlSide";
 import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun } from "./outcome";
 import { placesFindings } from "./places";
@@ -12,6 +13,7 @@ export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFindi
     ...wrongTaps(plan, run),
     ...onGround(plan),
     ...placesFindings(plan),
+    ...controlSideFindings(plan),
     ...servesCut(plan),
     ...plateNotMet(run),
   ];
