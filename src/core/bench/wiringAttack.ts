@@ -79,7 +79,7 @@ export function goodPlans(random: Random, made: Compartment, family: string, lea
 }
 
 /** The plate with the start capacitor its motor wants where the equipment starts it, if it names none. */
-function withStartCapacitor(made: Compartment, motor: WoundMotor, plate: Plate, volts: number): Plate {
+export function withStartCapacitor(made: Compartment, motor: WoundMotor, plate: Plate, volts: number): Plate {
   if (!made.offers.takesStartOut || plate.startCapacitor) return plate;
   const need = startNeed(motor, fitMotor(motor, ratingOf(motor, plate, volts)));
   if (!need) return plate;

@@ -15,14 +15,11 @@ describe("the 24-V side touches nothing of the line side", () => {
     expect(controlSideFindings({ ...plan, compartment: one, landings: {}, jumpers: [] })).toEqual([]);
   });
 
-  it.each(["relay.NO", "N", "own.1"])(
-    "a bridge from the strip to %s is a stop, and names both",
-    (to) => {
-      const bridged = { ...plan, jumpers: [...plan.jumpers, { id: "wrong", from: "strip.Y", to }] };
-      const found = checkPlan(bridged, fan3).findings.find(({ code }) => code === "control-volts");
-      expect(found).toMatchObject({ weight: "stop", places: expect.arrayContaining(["strip.Y"]) });
-    },
-  );
+  it.each(["relay.NO", "N", "own.1"])("a bridge from the strip to %s is a stop, and names both", (to) => {
+    const bridged = { ...plan, jumpers: [...plan.jumpers, { id: "wrong", from: "strip.Y", to }] };
+    const found = checkPlan(bridged, fan3).findings.find(({ code }) => code === "control-volts");
+    expect(found).toMatchObject({ weight: "stop", places: expect.arrayContaining(["strip.Y"]) });
+  });
 
   it("a bridge of the strip to the ground stud is the transformer's own grounding", () => {
     const grounded = [{ id: "own", from: "strip.C", to: made.offers.ground }];

@@ -2,14 +2,11 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { builtMotor } from "../../bench/builtMotor";
 import { seededRandom } from "../../bench/random";
+import { withStartCapacitor } from "../../bench/wiringAttack";
 import { type WrongKind, wrongWirings } from "../../bench/wrongWirings";
 import { fitMotor } from "../../machine/fitMotor";
 import { ratingOf } from "../../machine/rating";
-import type { WoundMotor } from "../../machine/woundMotor";
-import type { Plate } from "../../motor/plate/plate";
-import type { Compartment } from "../compartment";
 import { COMPARTMENTS } from "../compartments";
-import { startNeed } from "../startGear";
 import { plansFor } from "../testMotors";
 import { checkPlan, type WiringCheck } from "./check";
 import type { CheckCode } from "./finding";
@@ -95,17 +92,6 @@ function good(setup: (typeof SETUPS)[number], seed: number) {
   const plate = withStartCapacitor(made, motor, built.plate, volts);
   const fitted = fitMotor(motor, ratingOf(motor, plate, made.supply.volts));
   return { run: { motor, fitted }, plans: plansFor({ motor, fitted, plate }, made) };
-}
-
-/** The plate with the start capacitor its motor wants where the equipment starts it, if it names none. */
-function withStartCapacitor(made: Compartment, motor: WoundMotor, plate: Plate, volts: number): Plate {
-  if (!made.offers.takesStartOut || plate.startCapacitor) return plate;
-  const need = startNeed(motor, fitMotor(motor, ratingOf(motor, plate, volts)));
-  if (!need) return plate;
-  // Beside a run capacitor some four times as much starts it; by itself what sets the currents a quarter period apart.
-  const microfarads = plate.runCapacitor ? 4 * plate.runCapacitor.microfarads : need.microfarads;
-  const [lowMicrofarads, highMicrofarads] = [microfarads / 1.1, microfarads * 1.1];
-  return { ...plate, startCapacitor: { lowMicrofarads, highMicrofarads, volts: 250 } };
 }
 
 describe("no false stop", () => {
