@@ -148,7 +148,7 @@ export const PLATE_FIELDS: readonly PlateField[] = [
       const values = text
         .replace(/\s*(?:amps?|a|fla|f\.l\.a\.?)\b\.?/gi, "")
         .split(/\s*\/\s*/)
-        .map(parseNumber);
+        .map(greaterOfRange);
       if (values.some((amps) => amps === null || amps <= 0 || amps > 200) || values.length > 3)
         return refused(
           fault("not-amps", `“${text.trim()}” are no amps. Write 2.6, or 5.2/2.6 for two voltages.`),
@@ -458,6 +458,14 @@ export const PLATE_FIELDS: readonly PlateField[] = [
         : `${Math.round(altitudeM / 0.3048)} ft (${Math.round(altitudeM)} m) above the sea`,
   },
 ];
+
+/** "4.0-4.2", amps over a range of volts: the greater, since what is too much is judged by it. */
+function greaterOfRange(text: string): number | null {
+  const ends = text.split(/\s*[–-]\s*/).map(parseNumber);
+  const [first, second = first] = ends;
+  if (ends.length > 2 || first === null || first === undefined || second === null) return null;
+  return Math.max(first, second ?? first);
+}
 
 /** What a code letter comes to: kVA for each hp, and the amps where power and volts are known. */
 function sayCodeLetter({ codeLetter, powerWatts, volts, phase }: Plate): string | null {

@@ -21,11 +21,12 @@ function ampsDoubt({ powerWatts, volts, fullLoadAmps, phase }: Plate): Fault[] {
   const watts = powerWatts && Math.max(...powerWatts);
   const list = volts?.flatMap(({ low, high }) => [low, high]);
   if (!watts || !list || !fullLoadAmps) return [];
-  const phases = phase === 3 ? Math.sqrt(3) : 1;
+  // Where no phase is said it may be either.
+  const phases = phase === 3 ? [Math.sqrt(3)] : phase === 1 ? [1] : [1, Math.sqrt(3)];
   const [least, most] = [Math.min(...list), Math.max(...list)];
   const largest = Math.max(...fullLoadAmps);
   // The greatest amps belong to the lowest volts, or to the greatest power.
-  const ratios = [least, most].map((v) => (largest * v * phases) / watts);
+  const ratios = [least, most].flatMap((v) => phases.map((times) => (largest * v * times) / watts));
   const limit = watts < SMALL_WATTS ? MOST_APPARENT.small : MOST_APPARENT.other;
   if (ratios.some((ratio) => ratio >= LEAST_APPARENT && ratio <= limit)) return [];
   return [

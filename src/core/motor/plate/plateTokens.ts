@@ -57,21 +57,30 @@ const KIND_OF = new Map(
 /**
  * The line with what plates write in several ways written in one, every change of the same length where it can be, so
  * that the pieces left over are shown nearly as typed: "min-1" and "1/min" are rpm, "3~" is three phases, dots of
- * abbreviations go.
+ * abbreviations go; what parts without a space gets one.
  */
 export function plainPlate(line: string): string {
-  return line
-    .normalize("NFC")
-    .replace(
-      /(?<!\p{L})(?:min\s?[-–⁻]\s?[1¹]|min⁻¹|1\/min|r\/min|u\/min|rev\/min)(?![\p{L}\d])|(?<=\d\s?)\/\s?min\b/giu,
-      "RPM",
-    )
-    .replace(/\b([13])\s*~/g, "$1 PH ")
-    .replace(/~\s*([13])\b/g, "$1 PH ")
-    .replace(/\b(single|one)[\s-]*phase\b/gi, "1 PH")
-    .replace(/\bthree[\s-]*phase\b/gi, "3 PH")
-    .replace(/\b(?:\p{L}\.){2,4}(?!\p{L})/gu, (letters) => letters.replaceAll(".", ""))
-    .replace(/\b(\d)\s+(?=\d\/\d{1,2}\b)/g, "$1-");
+  return (
+    line
+      .normalize("NFC")
+      .replace(
+        /(?<!\p{L})(?:min\s?[-–⁻]\s?[1¹]|min⁻¹|1\/min|r\/min|u\/min|rev\/min)(?![\p{L}\d])|(?<=\d\s?)\/\s?min\b/giu,
+        "RPM",
+      )
+      .replace(/\blocked[\s-]*rotor[\s-]*(?:amps?|current)\b/gi, "LRA")
+      .replace(/\b(?:full|rated)[\s-]*load[\s-]*(?:amps?|current)\b/gi, "FLA")
+      .replace(/\bservice[\s-]*factor[\s-]*amps?\b/gi, "SFA")
+      .replace(/\bservice[\s-]*factor\b/gi, "SF")
+      .replace(/(?<=\d\s?)c\/s\b/gi, "CPS")
+      // A comma between figures is a decimal one; after a unit it parts.
+      .replace(/(?<=\p{L}),(?=\S)/gu, ", ")
+      .replace(/\b([13])\s*~/g, "$1 PH ")
+      .replace(/~\s*([13])\b/g, "$1 PH ")
+      .replace(/\b(single|one)[\s-]*phase\b/gi, "1 PH")
+      .replace(/\bthree[\s-]*phase\b/gi, "3 PH")
+      .replace(/\b(?:\p{L}\.){2,4}(?!\p{L})/gu, (letters) => letters.replaceAll(".", ""))
+      .replace(/\b(\d)\s+(?=\d\/\d{1,2}\b)/g, "$1-")
+  );
 }
 
 const FIGURE = /^[.,]?\d+(?:[.,]\d+)*(?:\s?[/–-]\s?\d+(?:[.,]\d+)?)*(?:\s?\+\s?\d+(?:[.,]\d+)?)?/;

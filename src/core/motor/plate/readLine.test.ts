@@ -129,11 +129,67 @@ describe("labels before their figures, after them, glued or apart", () => {
       "1/3-1/4 HP 2.5/1.3 A 208-230 VAC 1075 RPM",
       { power: "1/3-1/4 HP", amps: "2.5/1.3", volts: "208-230", speed: "1075" },
     ],
+    [
+      "1/4hp,1120rpm/2spd,230v,60hz,1ph,1.9a,6mfd,440v,cwse",
+      {
+        power: "1/4 HP",
+        speed: "1120",
+        speeds: "2",
+        volts: "230",
+        hertz: "60",
+        phase: "1",
+        amps: "1.9",
+        runCapacitor: "6 MFD 440V",
+        rotation: "cwse",
+      },
+    ],
+    [
+      "440VAC 4uF 208-230V 1/5HP 1110RPM 1.5AMPS",
+      {
+        runCapacitor: "4 MFD 440V",
+        volts: "208-230",
+        power: "1/5 HP",
+        speed: "1110",
+        amps: "1.5",
+      },
+    ],
+    [
+      "HZ 60 VOLTS 230 RPM 1090 HP 1/4 FLA 1.6 CAP. 5 MFD 370 V ROTATION CCWLE",
+      {
+        hertz: "60",
+        volts: "230",
+        speed: "1090",
+        power: "1/4 HP",
+        amps: "1.6",
+        runCapacitor: "5 MFD 370V",
+        rotation: "CCWLE",
+      },
+    ],
+    [
+      "115/208-230V 1/2HP 1725RPM 8.2/4.1-4.0A 60C/S",
+      { volts: "115/208-230", power: "1/2 HP", speed: "1725", amps: "8.2/4.1-4.0", hertz: "60" },
+    ],
+    [
+      "LOCKED ROTOR AMPS 21 FULL LOAD AMPS 4.3 230V 1/2HP SERVICE FACTOR 1.15",
+      { lockedRotorAmps: "21", amps: "4.3", volts: "230", power: "1/2 HP", serviceFactor: "1.15" },
+    ],
+    ["VOLTS 575 AMPS 1.7 HP 1 1/2 RPM 1750", { volts: "575", amps: "1.7", power: "1-1/2 HP", speed: "1750" }],
   ])("%s", (line, typed) => {
     const read = readPlateLine(line);
     expect(read.typed).toEqual(typed);
     expect(read.left).toBe("");
     expect(readPlate(read.typed).faults).toEqual({});
+  });
+
+  it("amps over a range of volts keep the greater, which is what too much is judged by", () => {
+    expect(readPlate({ amps: "8.2/4.0-4.2" }).plate.fullLoadAmps).toEqual([8.2, 4.2]);
+    expect(readPlate({ amps: "4.0-4.1-4.2" }).faults).toHaveProperty("amps");
+  });
+
+  it("a second figure for the same field is shown as left over, not dropped", () => {
+    const read = readPlateLine("1/3 HP 1075 RPM 230 V 3.1 A 4.5 A");
+    expect(read.typed.amps).toBe("3.1");
+    expect(read.left).toContain("4.5");
   });
 
   it("amps that no motor of that power draws are asked back and not stored", () => {

@@ -24,7 +24,8 @@ const PIECES: readonly {
   {
     field: "rotation",
     pattern:
-      /\b(?:ccw|acw|cw)\s*[/&]\s*(?:ccw|acw|cw)\b|\b(?:ccw|acw|cw)[\s,]*(?:le|se|lead ?end|shaft ?end)?\b|\breversible\b|\brev\b/i,
+      /\b(?:rot(?:ation)?\.?\s*[:=]?\s*)?(?:(?:ccw|acw|cw)\s*[/&]\s*(?:ccw|acw|cw)\b|\b(?:ccw|acw|cw)[\s,]*(?:le|se|lead ?end|shaft ?end)?\b|reversible\b|rev\b)/i,
+    as: (text) => text.replace(/^rot(?:ation)?\.?\s*[:=]?\s*/i, ""),
   },
   {
     field: "insulationClass",
@@ -130,8 +131,10 @@ function figuresOf(tokens: readonly PlateToken[], used: Set<PlateToken>): [Plate
   for (const [label, figure] of pairs) {
     const entry = fieldOf(label, figure, tokens, pairs, take);
     if (!entry) continue;
+    // A second figure for a field is shown as left over, not dropped in silence.
+    if (found.some(([field, text]) => field === entry[0] && text !== entry[1])) continue;
     take(label, figure);
-    if (!found.some(([field]) => field === entry[0])) found.push(entry);
+    found.push(entry);
   }
   // "CAP 5 MFD": the word said no more than its unit did.
   if (found.some(([field]) => /Capacitor$/.test(field)))
@@ -153,7 +156,16 @@ function matched(tokens: readonly PlateToken[], side: "before" | "after"): Map<L
   // What is glued or has a colon leaves no choice, so it goes first.
   for (const { label, i } of labels) {
     const [prev, next] = [tokens[i - 1], tokens[i + 1]];
+    const announced = tokens[i - 2];
     if (label.glued && free(prev, label.says)) pair(label, prev);
+    // "CAP 5 MFD": the unit belongs to the value that the word announced.
+    else if (
+      label.says === "microfarads" &&
+      announced?.kind === "label" &&
+      announced.says === "capacitor" &&
+      free(prev, label.says)
+    )
+      pair(label, prev);
     else if (label.colon && free(next, label.says)) pair(label, next);
   }
   for (const first of [side, side === "before" ? "after" : "before"] as const)
@@ -208,7 +220,9 @@ function fieldOf(
       return ["serviceFactor", text.replace(",", ".")];
     case "microfarads":
     case "capacitor": {
-      const rating = /[/]/.test(text) ? null : ratingAfter(label, figure, tokens, pairs);
+      const rating = /[/]/.test(text)
+        ? null
+        : (ratingAfter(label, figure, tokens, pairs) ?? ratingBefore(label, figure, tokens, pairs));
       if (rating) take(...rating.tokens);
       const field = /\d[-–]\d/.test(text) ? "startCapacitor" : "runCapacitor";
       return [field, `${text} MFD${rating ? ` ${rating.volts}V` : ""}`.replace(/\/(\d{3}) MFD/, " MFD $1V")];
@@ -257,7 +271,23 @@ function ratingAfter(
   return { volts: next.text, tokens: owner ? [next, owner] : [next] };
 }
 
-/** Volts that stand right after a capacitor's value, are a capacitor's, and are not the only volts of the line. */
+/** The volts that stand right before a capacitor's value, "370 VAC 7.5 MFD", where the line has others for the motor. */
+function ratingBefore(
+  label: Label,
+  figure: Figure,
+  tokens: readonly PlateToken[],
+  pairs: ReadonlyMap<Label, Figure>,
+): { readonly volts: string; readonly tokens: readonly PlateToken[] } | null {
+  const at = Math.min(tokens.indexOf(label), tokens.indexOf(figure));
+  const near = tokens.slice(Math.max(0, at - 2), at);
+  const [owner, own] =
+    [...pairs].find(([one, its]) => one.says === "volts" && near.includes(one) && near.includes(its)) ?? [];
+  return owner && own && isCapacitorVolts(owner, own, tokens, pairs)
+    ? { volts: own.text, tokens: [own, owner] }
+    : null;
+}
+
+/** Volts that stand right beside a capacitor's value, are a capacitor's, and are not the only volts of the line. */
 function isCapacitorVolts(
   label: Label,
   figure: Figure,
@@ -267,13 +297,20 @@ function isCapacitorVolts(
   if (!CAPACITOR_VOLTS.has(Number(figure.text))) return false;
   const at = Math.min(tokens.indexOf(label), tokens.indexOf(figure));
   const before = tokens.slice(Math.max(0, at - 2), at);
-  const beside = before.some(
-    (token) => token.kind === "label" && /^(?:microfarads|capacitor)$/.test(token.says),
-  );
+  const of = (token: PlateToken | undefined) =>
+    token?.kind === "label" && /^(?:microfarads|capacitor)$/.test(token.says);
   const others =
     [...pairs].some(([one, own]) => one.says === "volts" && own !== figure) ||
     tokens.some((token) => token.kind === "figure" && isSupplyList(token));
-  return beside && (others || !SUPPLY_TOO.has(Number(figure.text)));
+  const supplyToo = SUPPLY_TOO.has(Number(figure.text));
+  if (before.some(of)) return others || !supplyToo;
+  // Before a value where the motor has volts of its own; what a supply has too only where none stand after the value.
+  const end = Math.max(tokens.indexOf(label), tokens.indexOf(figure));
+  const after = tokens.slice(end + 3, end + 5);
+  const ratedAfter = after.some(
+    (token) => token.kind === "figure" && CAPACITOR_VOLTS.has(Number(token.text)),
+  );
+  return others && tokens.slice(end + 1, end + 3).some(of) && !(supplyToo && ratedAfter);
 }
 
 const SUPPLIES = new Set([115, 120, 200, 208, 220, 230, 240, 277, 380, 400, 415, 440, 460, 480, 575]);
