@@ -34,6 +34,9 @@ test("a line is added, understood, changed, taken out and put back", async ({ pa
   await page.getByLabel("Its plate in one line").fill("1/4 HP 1075/3SPD 115V 60HZ 3.4A 5MFD 370V REV");
   await page.getByRole("button", { name: "Read it" }).click();
   await expect(page.getByText(/1\/4 hp \(186 W\); 1075 rpm, 3 speeds/)).toBeVisible();
+  await page.getByLabel("Its plate in one line").fill("1/4 HP 115V 115A");
+  await page.getByRole("button", { name: "Read it" }).click();
+  await expect(page.getByText(/Not taken: 115 A do not go with/)).toBeVisible();
   await page.getByLabel("Counted").fill("2");
   await page.getByRole("button", { name: "Keep it" }).click();
   await page.getByLabel("Find").fill(name);

@@ -40,9 +40,13 @@ export function planWiring(
   const found = charts as (readonly Net[])[];
   const nets = terminalNets(found, made, startsOnly(ask));
   if (!nets) return refused(changesOver(ask));
-  const asked = needsRunCapacitor(found) ? (ask.runCapacitor ?? estimated(ask)) : null;
   const duplicate = motor.leads.filter(({ slot }) => slot === "run-end").length > 1;
   const startOut = (outside || startsOnly(ask)) && made.offers.takesStartOut ? "equipment" : "motor";
+  const asked = needsRunCapacitor(found)
+    ? (ask.runCapacitor ?? estimated(ask))
+    : startOut === "equipment"
+      ? besideStartGear(ask)
+      : null;
   const places = capacitorPlaces(made, asked, duplicate, capacitorHangsOn(found));
   const plans = places.flatMap((place) => {
     const started = withStartGear(landed(ask, place, nets, { wanted, setting, startOut }), motor, fitted);
@@ -174,6 +178,12 @@ function throughCapacitor(nets: readonly Net[]): Net[] {
 
 function needsRunCapacitor(charts: readonly (readonly Net[])[]): boolean {
   return charts.some((nets) => nets.some(({ services }) => services.includes("run-cap-2")));
+}
+
+/** Capacitor start and run on a box that has a place for both: the plate's run capacitor, where one is stated. */
+function besideStartGear(ask: WiringAsk): AskedCapacitor | null {
+  const { compartment: made, runCapacitor } = ask;
+  return runCapacitor?.known && made.offers.capacitor && !startsOnly(ask) ? runCapacitor : null;
 }
 
 /** For the figures alone: what a motor of its power usually has, on the capacitor's usual volts. */

@@ -1,9 +1,11 @@
 import { abs, type Complex, scale, ZERO } from "../machine/complex";
 import { fieldImpedance } from "../machine/field";
 import type { FittedMotor } from "../machine/fitMotor";
+import { joinedCircuit } from "../machine/joinedCircuit";
 import { solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
 import type { Device, Part } from "./compartment";
+import { singleCapacitor } from "./compartments/build";
 import type { PartWork, WiringPlan } from "./plan";
 import { hungMotor, stateCircuit, statesOf } from "./stateCircuit";
 
@@ -111,12 +113,16 @@ export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: Fitte
   const runAlone = fitted.rating.runMicrofarads !== null && !need.plated;
   const band = bandWords(fitted, need);
   const started: WiringPlan = { ...plan, startOut: "equipment" };
-  const sized = capacitor.part.stated
-    ? started
-    : withPart(started, capacitor.part.id, {
-        microfarads: Number(need.microfarads.toPrecision(3)),
-        volts: need.volts,
-      });
+  const sized = withRunBeside(
+    capacitor.part.stated
+      ? started
+      : withPart(started, capacitor.part.id, {
+          microfarads: Number(need.microfarads.toPrecision(3)),
+          volts: need.volts,
+        }),
+    capacitor.part,
+    fitted,
+  );
   const work = [capacitorWork(capacitor.device, capacitor.part, need, band)];
   if (relay?.part.kind !== "potential-relay") return { ...sized, parts: [...plan.parts, ...work] };
   const volts = relayVolts(sized, motor, fitted, relay.part.id);
@@ -125,6 +131,51 @@ export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: Fitte
   const suited = relay.part.stated ? sized : withPart(sized, relay.part.id, volts);
   return { ...suited, parts: [...plan.parts, ...work, relayWork(relay.device, relay.part, volts)] };
 }
+
+/**
+ * Capacitor start and run: the run capacitor that the plate names stays in line with the start winding for good, beside
+ * the start capacitor and what takes it out. Where the equipment has none, one is added there.
+ */
+function withRunBeside(plan: WiringPlan, start: CapacitorPart, { rating }: FittedMotor): WiringPlan {
+  const { compartment: made } = plan;
+  const { runMicrofarads, runVolts, sources } = rating;
+  const into = made.offers.start;
+  if (runMicrofarads === null || sources["run capacitor"]?.kind === "assumed") return plan;
+  if (made.offers.capacitor || into === undefined) return plan;
+  const { nodeOf } = joinedCircuit(
+    [],
+    made.wires.map(({ from, to }): [string, string] => [from, to]),
+  );
+  const hots = new Set(made.offers.feeds.map(({ hot }) => nodeOf(hot)));
+  const line = [start.from, start.to].find((end) => hots.has(nodeOf(end)));
+  if (line === undefined) return plan;
+  const [lineSide, startSide] = [`${RUN_BESIDE}.1`, `${RUN_BESIDE}.2`];
+  const volts = runVolts ?? USUAL_RUN_VOLTS;
+  return {
+    ...plan,
+    compartment: {
+      ...made,
+      devices: [...made.devices, singleCapacitor(RUN_BESIDE, runMicrofarads, volts)],
+      offers: {
+        ...made.offers,
+        capacitor: { device: RUN_BESIDE, startSide, lineSide, tied: true, dual: false },
+      },
+    },
+    jumpers: [
+      ...plan.jumpers,
+      { id: "line-to-run-capacitor", from: line, to: lineSide },
+      { id: "run-capacitor-to-start", from: startSide, to: into },
+    ],
+    capacitors: [
+      ...plan.capacitors,
+      { device: RUN_BESIDE, change: "added", microfarads: runMicrofarads, volts, known: true },
+    ],
+  };
+}
+
+const RUN_BESIDE = "run-beside";
+/** What run capacitors are sold for that no plate says the volts of. */
+const USUAL_RUN_VOLTS = 440;
 
 /**
  * The plan with the capacitors that sit on the motor itself, each with its place and a step: in its own wart where it has

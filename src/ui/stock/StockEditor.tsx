@@ -95,9 +95,10 @@ export function StockEditor({ item, isNew, onKept, onRemoved, onClose }: Props) 
     if (answer.says === null) onRemoved(item);
   };
   const takeLine = () => {
-    const { typed, left } = readPlateLine(line);
+    const { typed, left, asked } = readPlateLine(line);
     setPlate({ ...plate, ...typed });
     setLine(left);
+    setSays(asked.map((fault) => `Not taken: ${fault.says}`).join(" ") || null);
   };
   return (
     <Box

@@ -1,3 +1,4 @@
+import { joinedCircuit } from "../../machine/joinedCircuit";
 import type { Part } from "../compartment";
 import type { WiringPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
@@ -19,16 +20,17 @@ function runValue(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
   const { runMicrofarads, runVolts, sources } = fitted.rating;
   if (runMicrofarads === null || sources["run capacitor"]?.kind === "assumed") return [];
   const { capacitor } = plan.compartment.offers;
-  const device = plan.compartment.devices.find(({ id }) => id === capacitor?.device);
+  if (!capacitor || !servesTheMotor(plan, capacitor.startSide)) return [];
+  const device = plan.compartment.devices.find(({ id }) => id === capacitor.device);
   const part = device?.parts.find(
     (p) =>
       p.kind === "capacitor" &&
       !p.start &&
-      (plan.startOut === "equipment" || [p.from, p.to].includes(capacitor?.startSide ?? "")),
+      (plan.startOut === "equipment" || [p.from, p.to].includes(capacitor.startSide)),
   );
   if (part?.kind !== "capacitor") return [];
   const off = Math.abs(part.microfarads / runMicrofarads - 1);
-  const place = capacitor?.startSide ?? "";
+  const place = capacitor.startSide;
   return [
     ...(off <= VALUE_NEAR
       ? []
@@ -43,6 +45,19 @@ function runValue(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
         ]),
     ...(runVolts !== null && part.volts < runVolts ? [fewerVolts(part, runVolts, place)] : []),
   ];
+}
+
+/** A lead of the motor, or the gear that starts it, stands on the capacitor: a motor with its own wart leaves it be. */
+function servesTheMotor(
+  { compartment: made, landings, jumpers, startOut }: WiringPlan,
+  startSide: string,
+): boolean {
+  if (startOut === "equipment") return true;
+  const { nodeOf } = joinedCircuit(
+    [],
+    [...made.wires, ...jumpers].map(({ from, to }): [string, string] => [from, to]),
+  );
+  return Object.values(landings).some((place) => nodeOf(place) === nodeOf(startSide));
 }
 
 function startValue(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {

@@ -393,3 +393,60 @@ describe("changes by hand", () => {
     expect(stops(same, fan4)).toEqual([]);
   });
 });
+
+describe("a motor that starts and runs by capacitors has both placed", () => {
+  const both = (id: string) => {
+    const made = at(id);
+    const { motor, plate } = builtMotor(seededRandom(8), "split-windings", 4, made.supply.volts);
+    const run = refitted(
+      motor,
+      {
+        ...plate,
+        runCapacitor: { microfarads: 20, volts: 440 },
+        startCapacitor: { lowMicrofarads: 88, highMicrofarads: 108, volts: 250 },
+      },
+      made,
+    );
+    const planned = planWiring({
+      motor,
+      fitted: run.fitted,
+      compartment: made,
+      runCapacitor: { microfarads: 20, volts: 440, known: true },
+      speeds: {},
+      reversed: false,
+    });
+    if (!planned.ok) throw new Error(planned.faults[0]?.says);
+    const [plan] = planned.plans;
+    if (!plan) throw new Error("no plan");
+    return { run, plan };
+  };
+  const runCapacitors = (plan: WiringPlan) =>
+    plan.compartment.devices
+      .flatMap((device) => device.parts)
+      .filter((part) => part.kind === "capacitor" && !part.start);
+
+  it("a relay and start capacitor alone: the run capacitor is added beside them, wire by wire", () => {
+    const { run, plan } = both("start-capacitor-relay");
+    expect(runCapacitors(plan)).toMatchObject([{ microfarads: 20, volts: 440 }]);
+    expect(plan.capacitors).toMatchObject([{ change: "added", microfarads: 20 }]);
+    const words = planSteps(plan, Object.keys(plan.landings)).map(({ id }) => id);
+    expect(words).toEqual(expect.arrayContaining(plan.jumpers.map(({ id }) => expect.stringContaining(id))));
+    expect(plan.jumpers).toHaveLength(2);
+    expect(stops(plan, run)).toEqual([]);
+  });
+
+  it("a box with a run capacitor: it gets the plate's value", () => {
+    const { run, plan } = both("submersible-box");
+    expect(runCapacitors(plan)).toMatchObject([{ microfarads: 20, volts: 440 }]);
+    expect(stops(plan, run)).toEqual([]);
+  });
+
+  it.each(["furnace-board", "condenser-dual", "bench-cord"])(
+    "%s: with both on the motor itself, the equipment's capacitor is none of its",
+    (id) => {
+      const { run, plan } = both(id);
+      expect(plan.parts.map(({ device }) => device)).toEqual(["motor-start", "motor-run"]);
+      expect(codes(plan, run)).not.toContain("capacitor-value");
+    },
+  );
+});
