@@ -29,13 +29,20 @@ const KINDS = [
 ] as const;
 
 describe("the ways to number leads that nothing has numbered", () => {
-  it("nine leads with a star inside: the outer coils in any order, each end either way", () => {
-    // Three outer coils, of which the first is the first by name, and each of the three turned over or not; the star's
-    // leads go with their phases: 3! places for them beside 2 for the coils and 2³ for their ends.
-    const ways = numberings(unmarked("three-phase-9-wye", 9));
-    expect(new Set(ways.map((way) => JSON.stringify([...way].sort()))).size).toBe(ways.length);
-    expect(ways.length % 48).toBe(0);
-    expect(ways.length).toBeGreaterThanOrEqual(48);
+  it.each([
+    ["two mains, the second either way; the start winding too", "dual-voltage-single-phase", 6, 2 * 2],
+    ["three coils: two orders of the others, their ends either way", "three-phase-6", 6, 2 * 2 ** 2],
+    ["six coils: orders of five, ends of five", "three-phase-12", 12, 120 * 2 ** 5],
+    [
+      "three coils beside a star: orders of two, ends of three, places of the star",
+      "three-phase-9-wye",
+      9,
+      96,
+    ],
+  ] as const)("%s", (_, family, leads, count) => {
+    const ways = numberings(unmarked(family, leads));
+    expect(ways).toHaveLength(count);
+    expect(new Set(ways.map((way) => JSON.stringify([...way].sort()))).size).toBe(count);
   });
 
   it.each(KINDS)(
