@@ -145,7 +145,8 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
   }));
 }
 
-const USUAL_VOLTS = 370;
+/** Asked for where a plate names µF and no volts: of the two usual ratings the higher, which never harms. */
+const USUAL_VOLTS = 440;
 
 /** The plate of the motor to be landed: the new one's, or the old one's while no other is known. */
 export function plateOf({ plates }: Pick<Job, "plates">): Plate {

@@ -34,6 +34,7 @@ export function assumptionsOf(plan: WiringPlan, run: MotorToRun, right: RightRun
     ...endsUnproved(plan, run, right),
     ...unread(plan, run),
     ...runCapacitorUnknown(run),
+    ...runVoltsUnknown(plan, run),
     ...startGearUnstated(plan, run),
     ...figuresTaken(run),
     ...insideTaken(run),
@@ -166,6 +167,25 @@ function runCapacitorUnknown({ fitted }: MotorToRun): Assumption[] {
       source,
       effect: "stop",
       fact: "Type the plate’s µF and volts in Plate; where it is gone, the factory’s old capacitor’s label, the schematic, or the maker.",
+      leads: [],
+    },
+  ];
+}
+
+/** A plate that names microfarads and no volts: what is asked for is the higher of the usual ratings, and said to be that. */
+function runVoltsUnknown({ capacitors }: WiringPlan, { fitted }: MotorToRun): Assumption[] {
+  const { runMicrofarads, runVolts, sources } = fitted.rating;
+  const fitting = capacitors.find(({ change }) => change !== "left-empty" && change !== "removed");
+  if (!fitting || runMicrofarads === null || runVolts !== null) return [];
+  if (sources["run capacitor"]?.kind === "assumed") return [];
+  return [
+    {
+      code: "figure-assumed",
+      short: "the run capacitor’s volts",
+      says: `The plate names ${runMicrofarads} µF and no volts for its run capacitor; ${fitting.volts} V or more is asked for. More volts never harm, fewer fail.`,
+      source: assumed("the higher of the usual ratings"),
+      effect: "figures",
+      fact: "The plate’s volts beside its µF, or the maker’s sheet.",
       leads: [],
     },
   ];

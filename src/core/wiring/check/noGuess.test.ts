@@ -450,3 +450,25 @@ describe("a motor that starts and runs by capacitors has both placed", () => {
     },
   );
 });
+
+describe("a plate that names microfarads and no volts", () => {
+  it("asks for a rating, and says that it is not the plate's", () => {
+    const made = at("condenser-dual");
+    const plate = { ...fan3.plate, runCapacitor: { microfarads: 5 } };
+    const run = refitted(fan3.motor, plate, made);
+    const planned = planWiring({
+      motor: run.motor,
+      fitted: run.fitted,
+      compartment: made,
+      runCapacitor: { microfarads: 5, volts: 440, known: true },
+      speeds: {},
+      reversed: false,
+    });
+    const [plan] = planned.ok ? planned.plans : [];
+    if (!plan) throw new Error("no plan");
+    const short = (of: typeof run) => checkPlan(plan, of).assumes.map((one) => one.short);
+    expect(short(run)).toContain("the run capacitor’s volts");
+    const stated = refitted(fan3.motor, { ...plate, runCapacitor: { microfarads: 5, volts: 440 } }, made);
+    expect(short(stated)).not.toContain("the run capacitor’s volts");
+  });
+});
