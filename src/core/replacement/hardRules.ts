@@ -111,11 +111,11 @@ export const HARD_RULES: readonly HardRule[] = [
     judge: ({ old }, { plate }) => {
       if ((plate.kind ?? "plain") === "retrofit") return passes;
       const [was, is] = [polesOf(old), polesOf(plate)];
-      if (was === null || is === null) {
+      // Poles of an odd stamped speed are a guess; speeds far apart are not, whatever poles they are taken for.
+      if (was === null || is === null || was === is)
         if (old.rpm !== undefined && plate.rpm !== undefined && differsTooMuch(old.rpm, plate.rpm))
           return misses(`${plate.rpm} rpm, where the old one has ${old.rpm} rpm.`);
-        return unknown("Speed: check that the nominal speed is the same.");
-      }
+      if (was === null || is === null) return unknown("Speed: check that the nominal speed is the same.");
       return was === is
         ? passes
         : misses(

@@ -336,6 +336,11 @@ describe("side by side and mounting", () => {
   });
 });
 
+it("an odd stamped speed is no match for one far from it, though a rule could give both the same poles", () => {
+  const old = plateOf({ speed: "825", hertz: "50" });
+  expect(out(judgeCandidate({ old }, motor({ speed: "1075/3SPD", hertz: "50/60" })))).toContain("speed");
+});
+
 describe("the ranking, on random plates", () => {
   const typed = fc.record(
     {
