@@ -38,6 +38,7 @@ export function assumptionsOf(plan: WiringPlan, run: MotorToRun, right: RightRun
     ...startGearUnstated(plan, run),
     ...figuresTaken(run),
     ...insideTaken(run),
+    ...callsUnstated(plan),
   ];
 }
 
@@ -230,10 +231,28 @@ function startGearUnstated(plan: WiringPlan, { fitted }: MotorToRun): Assumption
   ];
 }
 
+/** Equipment that says nothing of which calls can stand at once: each was run alone. */
+function callsUnstated({ compartment: { calls, together } }: WiringPlan): Assumption[] {
+  if (calls.length < 2 || together !== undefined) return [];
+  return [
+    {
+      code: "figure-assumed",
+      short: "no two calls at once",
+      says: "This equipment does not say which calls can stand at once; each was run alone. Two that feed two taps at once burn the motor.",
+      source: assumed("the equipment names none"),
+      effect: "figures",
+      fact: "The board’s own diagram, or what the thermostat can call at once; where two can meet, see that no two taps are fed.",
+      leads: [],
+    },
+  ];
+}
+
 /** What a retrofit's plan assumes: its module's jumper, while nobody looked at it. */
 export function retrofitAssumptions(plan: WiringPlan, plated: readonly unknown[]): Assumption[] {
-  if (plated.length < 2 || plan.moduleVolts !== undefined) return [];
+  const calls = callsUnstated(plan);
+  if (plated.length < 2 || plan.moduleVolts !== undefined) return calls;
   return [
+    ...calls,
     {
       code: "setting-unknown",
       short: "the module’s jumper",

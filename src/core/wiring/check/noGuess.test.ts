@@ -6,7 +6,7 @@ import { ratingOf } from "../../machine/rating";
 import { type WoundMotor, woundMotor } from "../../machine/woundMotor";
 import type { Plate } from "../../motor/plate/plate";
 import type { Compartment, Part } from "../compartment";
-import { compartmentById } from "../compartments";
+import { COMPARTMENTS, compartmentById } from "../compartments";
 import { type Turn, type WiringPlan, withChanges } from "../plan";
 import { planWiring } from "../planWiring";
 import { settingByOhms } from "../settingByOhms";
@@ -470,5 +470,27 @@ describe("a plate that names microfarads and no volts", () => {
     expect(short(run)).toContain("the run capacitor’s volts");
     const stated = refitted(fan3.motor, { ...plate, runCapacitor: { microfarads: 5, volts: 440 } }, made);
     expect(short(stated)).not.toContain("the run capacitor’s volts");
+  });
+});
+
+describe("which calls can stand at once", () => {
+  const short = (made: Compartment) => {
+    const run = refitted(fan3.motor, fan3.plate, made);
+    return checkPlan(first(run, made), run).assumes.map((one) => one.short);
+  };
+  const two = (made: Compartment): Compartment => ({
+    ...made,
+    calls: [...made.calls, { id: "defrost", name: "Defrost" }],
+  });
+
+  it("is said to be assumed where the equipment names none, and not where it does or has one call", () => {
+    const made = at("condenser-dual");
+    expect(short(made)).not.toContain("no two calls at once");
+    expect(short(two(made))).toContain("no two calls at once");
+    expect(short({ ...two(made), together: [] })).not.toContain("no two calls at once");
+  });
+
+  it("is stated by all equipment of the library that has several", () => {
+    for (const { calls, together } of COMPARTMENTS) if (calls.length > 1) expect(together).toBeDefined();
   });
 });

@@ -111,6 +111,8 @@ export const twoSpeedSwitch: Compartment = {
     { id: "fast", name: "Fast" },
     { id: "slow", name: "Slow" },
   ],
+  // One lever: its positions exclude one another.
+  together: [],
   offers: {
     feeds: [
       { call: "fast", hot: "switch.FAST", want: "fastest" },
@@ -153,6 +155,8 @@ export const reversingSwitch: Compartment = {
     { id: "open", name: "One way" },
     { id: "close", name: "The other way" },
   ],
+  // One lever: its positions exclude one another.
+  together: [],
   offers: {
     feeds: [
       { call: "open", hot: "switch.OPEN", want: "forward" },
