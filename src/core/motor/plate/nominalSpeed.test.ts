@@ -28,10 +28,11 @@ describe("a stamped speed", () => {
     expect(stampedSpeed(rpm, hertz)).toEqual(stamped);
   });
 
+  // Below that the usual range of twelve poles reaches under the field of fourteen.
   it("belongs to a field that is faster than it, and to no slower one that is", () => {
     fc.assert(
       fc.property(
-        fc.integer({ min: 400, max: 3580 }),
+        fc.integer({ min: 515, max: 3580 }),
         fc.constantFrom(50 as const, 60 as const),
         (rpm, hertz) => {
           const stamped = stampedSpeed(rpm, hertz);
@@ -39,7 +40,7 @@ describe("a stamped speed", () => {
           const field = synchronousRpm(stamped.poles, hertz);
           const slower = synchronousRpm(stamped.poles + 2, hertz);
           // Rounded plates may stand a little over the field they name.
-          return rpm <= field * 1.005 && rpm >= slower * 0.995;
+          return rpm <= field * 1.006 && rpm >= slower * 0.994;
         },
       ),
     );
