@@ -52,6 +52,21 @@ test("calls are added and named, contacts are told which calls close them", asyn
   await editor(page).getByLabel("Add a call, by name").fill("Low");
   await page.keyboard.press("Enter");
   await expect(editor(page).getByLabel("Low is hot at")).toBeVisible();
+  const meeting = editor(page).getByRole("group", { name: "Calls that can stand at once" });
+  await editor(page).getByLabel("Add a call, by name").fill("High");
+  await page.keyboard.press("Enter");
+  await expect(meeting.getByRole("checkbox", { name: "Low with High" })).toBeVisible();
+  await meeting.getByRole("button", { name: "No two can" }).click();
+  await expect(meeting).toContainText("No two of them can");
+  await meeting.getByRole("checkbox", { name: "Low with High" }).check();
+  await page.reload();
+  await page.getByRole("button", { name: "Edit this equipment" }).click();
+  await editor(page)
+    .getByRole("button", { name: /^Calls and where they are hot/ })
+    .click();
+  await expect(meeting.getByRole("checkbox", { name: "Low with High" })).toBeChecked();
+  await editor(page).getByRole("button", { name: "Take this call away" }).last().click();
+  await expect(meeting).not.toContainText("High");
   await editor(page)
     .getByRole("button", { name: /^switch/ })
     .click();

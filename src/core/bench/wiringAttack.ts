@@ -9,6 +9,7 @@ import type { WiringPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import { startNeed } from "../wiring/startGear";
 import { type BuiltMotor, builtMotor } from "./builtMotor";
+import { withGearStated } from "./gearStated";
 import { pick, type Random } from "./random";
 import { type Harm, harmOf, trueRuns } from "./wiringTruth";
 import { wrongWirings } from "./wrongWirings";
@@ -75,7 +76,8 @@ export function goodPlans(random: Random, made: Compartment, family: string, lea
     reversed: false,
   });
   const run = { motor: built.motor, fitted };
-  return planned.ok ? planned.plans.map((plan) => ({ built, run, plan, check: checkPlan(plan, run) })) : [];
+  if (!planned.ok) return [];
+  return planned.plans.map(withGearStated).map((plan) => ({ built, run, plan, check: checkPlan(plan, run) }));
 }
 
 /** The plate with the start capacitor its motor wants where the equipment starts it, if it names none. */

@@ -148,7 +148,7 @@ export const compartment = z
     wires: z.array(wire).max(40),
     calls: z.array(z.object({ id, name })).max(8),
     /** Calls that can stand at once: each a set of two or more. Contacts that bar one another say so themselves. */
-    together: z.array(z.array(id).min(2).max(4)).max(12).optional(),
+    together: z.array(z.array(id).min(2).max(4)).max(40).optional(),
     offers,
     cautions: z.array(z.string().trim().min(1).max(240)).max(6),
   })

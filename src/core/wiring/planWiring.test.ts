@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { withGearStated } from "../bench/gearStated";
 import { fitMotor } from "../machine/fitMotor";
 import { ratingOf } from "../machine/rating";
 import { checkPlan } from "./check/check";
@@ -379,7 +380,7 @@ describe.each(CASES)("$title", ({ motor, made, school, expected }) => {
   });
 
   it("is clean under the check, and runs on every call", () => {
-    const check = plan && checkPlan(plan, motor);
+    const check = plan && checkPlan(withGearStated(plan), motor);
     expect(check?.findings.filter(({ weight }) => weight === "stop")).toEqual([]);
     const calls = made.calls.length;
     expect(check?.findings.filter(({ code }) => code === "runs-right")).toHaveLength(calls);

@@ -6,6 +6,7 @@ import type { Compartment } from "@/core/wiring";
 import { AddEntry } from "../parts/AddEntry";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
+import { TOUCH } from "../theme/theme";
 import { additions } from "./additions";
 import { TerminalOptions } from "./TerminalOptions";
 
@@ -79,6 +80,7 @@ export function CallsEditor({ made, onKeep }: Props) {
           </Box>
         );
       })}
+      {calls.length > 1 ? <MeetingCalls made={made} onKeep={onKeep} /> : null}
       <AddEntry
         label="Add a call, by name"
         maxLength={60}
@@ -91,6 +93,46 @@ export function CallsEditor({ made, onKeep }: Props) {
       >
         <TerminalOptions made={made} />
       </Choice>
+    </Box>
+  );
+}
+
+/** Which two calls can stand at once: each pair by itself, or that none can. */
+function MeetingCalls({ made, onKeep }: Props) {
+  const { calls, together } = made;
+  const pairs = calls.flatMap((one, i) => calls.slice(i + 1).map((other) => [one, other] as const));
+  const meet = (one: string, other: string) =>
+    together?.some((set) => set.includes(one) && set.includes(other)) ?? false;
+  return (
+    <Box component="fieldset" sx={{ border: 0, m: 0, p: 0, minWidth: 0, display: "grid", gap: 1 }}>
+      <Box component="legend" sx={{ p: 0, fontWeight: 600 }}>
+        Calls that can stand at once
+      </Box>
+      {together === undefined ? (
+        <Box sx={{ display: "flex", flexWrap: "wrap", gap: 2, alignItems: "center" }}>
+          <span>Nobody has said yet.</span>
+          <Button sx={{ minHeight: TOUCH }} onClick={() => onKeep({ ...made, together: [] })}>
+            No two can
+          </Button>
+        </Box>
+      ) : null}
+      {pairs.map(([one, other]) => (
+        <Box
+          key={`${one.id}+${other.id}`}
+          component="label"
+          sx={{ display: "flex", gap: 1.5, alignItems: "center", minHeight: TOUCH }}
+        >
+          <input
+            type="checkbox"
+            checked={meet(one.id, other.id)}
+            onChange={(event) => onKeep(additions.meeting(made, [one.id, other.id], event.target.checked))}
+          />
+          {one.name} with {other.name}
+        </Box>
+      ))}
+      {together !== undefined && together.length === 0 ? (
+        <span>No two of them can, as it stands.</span>
+      ) : null}
     </Box>
   );
 }

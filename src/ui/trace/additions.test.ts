@@ -19,6 +19,18 @@ describe.each(everyCompartment)("editing %s", (_, made) => {
     expect(additions.withoutCall(more, "purge")).toEqual(made);
   });
 
+  it("a call added meets every other until it is said that it does not", () => {
+    if (!made.together) return;
+    const more = additions.call(made, "Purge");
+    const mine = more.together?.filter((set) => set.includes("purge")).map(([other]) => other);
+    expect(mine).toEqual(made.calls.map(({ id }) => id));
+    const [first] = made.calls;
+    if (!first) return;
+    const less = additions.meeting(more, [first.id, "purge"], false);
+    expect(less.together).not.toContainEqual([first.id, "purge"]);
+    expect(additions.meeting(less, [first.id, "purge"], true).together).toContainEqual([first.id, "purge"]);
+  });
+
   it("a call taken away is waited for by no contact", () => {
     for (const { id } of made.calls) {
       const less = additions.withoutCall(made, id);

@@ -46,7 +46,7 @@ export const additions = {
     };
   },
 
-  /** The compartment with one call more, hot where the first is until told otherwise. */
+  /** The compartment with one call more, hot where the first is and meeting every other until told otherwise. */
   call: (made: Compartment, name: string): Compartment => {
     const taken = made.calls.map(({ id }) => id);
     const id = taken.includes(plain(name)) ? free(plain(name), taken) : plain(name);
@@ -54,8 +54,16 @@ export const additions = {
     return {
       ...made,
       calls: [...made.calls, { id, name }],
+      ...(made.together ? { together: [...made.together, ...taken.map((other) => [other, id])] } : {}),
       offers: { ...made.offers, feeds: [...made.offers.feeds, { call: id, hot, want: "slowest" }] },
     };
+  },
+
+  /** The compartment with two calls that can stand at once, or no longer can; larger sets that hold both go with them. */
+  meeting: (made: Compartment, pair: readonly [string, string], can: boolean): Compartment => {
+    const sets = made.together ?? [];
+    const others = sets.filter((set) => !pair.every((call) => set.includes(call)));
+    return { ...made, together: can ? [...sets, [...pair]] : others };
   },
 
   /** The compartment without a call; contacts no longer wait for it. */

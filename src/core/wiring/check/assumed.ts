@@ -1,10 +1,19 @@
 import { nearNumberings, renumbered } from "../../machine/numberings";
 import type { RatingFigure } from "../../machine/rating";
 import { assumed, computed, type Source } from "../../quantity/source";
+import type { VoltRange } from "../../quantity/volts";
 import type { WiringPlan } from "../plan";
-import { statesOf } from "../stateCircuit";
-import type { CheckCode } from "./finding";
-import { type MotorToRun, type RightRun, runState, type StateOutcome } from "./outcome";
+import { type CheckCode, type CheckFinding, finding } from "./finding";
+import {
+  atTimesVolts,
+  type Harm,
+  type Otherwise,
+  withAnyTwoCalls,
+  withOpenCoil,
+  withParts,
+  worstOf,
+} from "./otherwise";
+import type { MotorToRun, RightRun } from "./outcome";
 
 /** Something that nobody stated and the verdict stands on. */
 export interface Assumption {
@@ -15,8 +24,8 @@ export interface Assumption {
   readonly says: string;
   readonly source: Source;
   /**
-   * What its other values would do: `stop` where they burn, reverse, weaken or shock, so that a fact has to come first;
-   * `figures` where they change the figures beside it alone.
+   * What its other values would do, by running them: `stop` where they burn, hum or weaken, so that a fact has to come
+   * first; `figures` where they change the figures beside it alone.
    */
   readonly effect: "stop" | "figures";
   /** Which fact replaces it, and how to get it, in one line. */
@@ -26,121 +35,119 @@ export interface Assumption {
 
 type RightRuns = (speed: number, reversed: boolean) => RightRun | null;
 
+/** Runs other values of something and tells the effect of the worst. */
+type EffectOf = (others: Iterable<Otherwise>) => Assumption["effect"];
+
 /** Everything a verdict on a plan assumes: the one place where that is derived. */
 export function assumptionsOf(plan: WiringPlan, run: MotorToRun, right: RightRuns): Assumption[] {
+  const taken: Otherwise = { plan, run };
+  const effectOf: EffectOf = (others) => effect(worstOf(taken, others, right));
   return [
-    ...settingUnknown(run),
-    ...voltsUnknown(plan, run),
-    ...endsUnproved(plan, run, right),
-    ...unread(plan, run),
-    ...runCapacitorUnknown(run),
+    ...settingUnknown(taken, effectOf),
+    ...voltsUnknown(taken, effectOf),
+    ...endsUnproved(taken, effectOf),
+    ...unread(taken, effectOf),
+    ...runCapacitorUnknown(taken, effectOf),
     ...runVoltsUnknown(plan, run),
-    ...startGearUnstated(plan, run),
+    ...startGearUnstated(taken, effectOf),
+    ...hertzUnknown(taken, effectOf),
     ...figuresTaken(run),
     ...insideTaken(run),
-    ...callsUnstated(plan),
+    ...callsUnstated(plan, () => effectOf([{ plan: withAnyTwoCalls(plan), run }])),
   ];
 }
 
-/** A dial, plug or pair of terminals inside that nobody looked at: the other setting burns the motor, or starves it. */
-function settingUnknown({ fitted }: MotorToRun): Assumption[] {
-  const set = fitted.rating.insideSetting;
+function effect(harm: Harm | null): Assumption["effect"] {
+  return harm === null ? "figures" : "stop";
+}
+
+/** What a verdict assumes and must not, or must be looked at for; what changes figures alone stands beside them. */
+export function assumedFindings(assumes: readonly Assumption[]): CheckFinding[] {
+  return assumes.flatMap(({ code, effect, says, fact, leads }) =>
+    effect === "figures" && code === "figure-assumed"
+      ? []
+      : [finding({ code, weight: effect === "stop" ? "stop" : "again", leads, says, mend: fact })],
+  );
+}
+
+/** A dial, plug or pair of terminals inside that nobody looked at: run at the setting that was not taken. */
+function settingUnknown(taken: Otherwise, effectOf: EffectOf): Assumption[] {
+  const { insideSetting: set, volts: rated } = taken.run.fitted.rating;
   if (!set || set.now !== null) return [];
+  const times = set.volts.high / set.volts.low;
+  const asHigh = Math.abs(rated.high - set.volts.high) < Math.abs(rated.high - set.volts.low);
   return [
     {
       code: "setting-unknown",
       short: "the setting inside",
       says: `The motor is made for ${volts(set.volts.low)} or ${volts(set.volts.high)} V and set for one of them inside; nobody has said for which. Set for ${volts(set.volts.low)} on ${volts(set.volts.high)} V it burns in seconds; the other way it hangs and overheats.`,
       source: assumed("nobody has seen its dial or plug"),
-      effect: "stop",
+      effect: effectOf([atTimesVolts(taken, asHigh ? times : 1 / times)]),
       fact: "Look at its dial, plug or links and say how it stands; or read two leads of the main, turn it, and read again: the high setting reads four times the low.",
       leads: [],
     },
   ];
 }
 
-function voltsUnknown({ compartment: made }: WiringPlan, { fitted }: MotorToRun): Assumption[] {
-  const source = fitted.rating.sources.volts;
+/** Motors are made for volts of which one kind is about twice the other. */
+const OTHER_VOLTS = [2, 0.5] as const;
+
+function voltsUnknown(taken: Otherwise, effectOf: EffectOf): Assumption[] {
+  const source = taken.run.fitted.rating.sources.volts;
   if (source?.kind !== "assumed") return [];
   return [
     {
       code: "volts-unknown",
       short: "the motor’s volts",
-      says: `Nobody has said what volts this motor is for; ${made.supply.volts} V is the supply’s. A motor for half as much burns on it, one for twice as much hangs and overheats.`,
+      says: `Nobody has said what volts this motor is for; ${taken.plan.compartment.supply.volts} V is the supply’s. A motor for half as much burns on it, one for twice as much hangs and overheats.`,
       source,
-      effect: "stop",
+      effect: effectOf(OTHER_VOLTS.map((times) => atTimesVolts(taken, times))),
       fact: "Type the plate’s volts in Plate; where it is gone, the equipment’s own plate and the old motor’s tell.",
       leads: [],
     },
   ];
 }
 
-/** Leads numbered in the order of the sheet: what another order would do is found by running it. */
-function endsUnproved(plan: WiringPlan, run: MotorToRun, right: RightRuns): Assumption[] {
+/** Leads numbered in the order of the sheet: one coil turned over, or two alike exchanged, is run. */
+function endsUnproved({ plan, run }: Otherwise, effectOf: EffectOf): Assumption[] {
   const { motor } = run;
   if (motor.openSets.length === 0) return [];
   const leads = motor.leads.filter(({ slot }) => motor.unproved.includes(slot)).map(({ id }) => id);
-  const worst = otherEnds(plan, run, right);
-  if (worst === "harm")
-    return [
-      {
-        code: "ends-unproved",
-        short: "ends of the coils",
-        says: "Which coil is which, and which end of each, is not proved by ohms; here they stand in the order of the sheet. Run in other orders the same wires hum, or burn a winding.",
-        source: assumed("in the order of the sheet"),
-        effect: "stop",
-        fact: "Prove them with a battery and a meter, under “Numbers on the leads” here; or give the numbers that stand on the leads.",
-        leads,
-      },
-    ];
+  const effect = effectOf(
+    nearNumberings(motor).map((numbering) => ({
+      plan,
+      run: { ...run, motor: renumbered(motor, numbering) },
+    })),
+  );
+  const common = {
+    code: "ends-unproved",
+    short: "ends of the coils",
+    source: assumed("in the order of the sheet"),
+    effect,
+    leads,
+  } as const;
   return [
-    {
-      code: "ends-unproved",
-      short: "ends of the coils",
-      says: "Which end of each coil is which is not proved by ohms; here they stand in the order of the sheet. Another order only turns it the other way.",
-      source: assumed("in the order of the sheet"),
-      effect: "figures",
-      fact: "Bump it: that tells which way it turns; this motor’s one swap turns it round.",
-      leads,
-    },
+    effect === "stop"
+      ? {
+          ...common,
+          says: "Which coil is which, and which end of each, is not proved by ohms; here they stand in the order of the sheet. Run in other orders the same wires hum, or burn a winding.",
+          fact: "Prove them with a battery and a meter, under “Numbers on the leads” here; or give the numbers that stand on the leads.",
+        }
+      : {
+          ...common,
+          says: "Which end of each coil is which is not proved by ohms; here they stand in the order of the sheet. Another order only turns it the other way.",
+          fact: "Bump it: that tells which way it turns; this motor’s one swap turns it round.",
+        },
   ];
 }
 
-/** The worst that one coil turned over, or two alike exchanged, makes of the plan. */
-function otherEnds(plan: WiringPlan, run: MotorToRun, right: RightRuns): "harm" | "turns" {
-  // What harms as the motor is numbered now has another cause than its numbers.
-  const calling = statesOf(plan.compartment).filter(
-    (state) => state.calls.length === 1 && !harms(runState(plan, run, state, right)),
-  );
-  for (const numbering of nearNumberings(run.motor)) {
-    const other = { ...run, motor: renumbered(run.motor, numbering) };
-    if (calling.some((state) => harms(runState(plan, other, state, right)))) return "harm";
-  }
-  return "turns";
-}
-
-/** Of the right amps, what heats a winding past help. */
-const BURNS = 1.35;
-const STARTS_WEAK = 0.6;
-
-function harms({ point, reference, coils, standstill, circuit }: StateOutcome): boolean {
-  if (!reference || reference.point.outcome === "stalls") return false;
-  if (circuit.shorted.length > 0 || !point || point.outcome === "stalls") return true;
-  const greatest = Math.max(0, ...[...reference.coils.values()].map(({ amps }) => amps));
-  const burnt = coils.some(
-    ({ id, amps }) => amps > BURNS * Math.max(reference.coils.get(id)?.amps ?? 0, 0.35 * greatest),
-  );
-  const weak =
-    Math.abs(standstill?.torqueNm ?? 0) < STARTS_WEAK * Math.abs(reference.standstill?.torqueNm ?? 0);
-  return burnt || weak;
-}
-
-/** Windings that no reading ran through: one of them open, and the motor hums or runs on what is left. */
-function unread({ landings }: WiringPlan, { motor }: MotorToRun): Assumption[] {
+/** Windings that no reading ran through: run with each of them open. */
+function unread(taken: Otherwise, effectOf: EffectOf): Assumption[] {
+  const { motor } = taken.run;
   const coils = motor.coils.filter(({ id }) => motor.unread.includes(id));
   const ends = new Set(coils.flatMap(({ from, to }) => [from, to]));
   const leads = motor.leads
-    .filter(({ junction, id }) => ends.has(junction) && landings[id] !== undefined)
+    .filter(({ junction, id }) => ends.has(junction) && taken.plan.landings[id] !== undefined)
     .map(({ id }) => id);
   if (coils.length === 0) return [];
   return [
@@ -149,24 +156,35 @@ function unread({ landings }: WiringPlan, { motor }: MotorToRun): Assumption[] {
       short: "a winding not read",
       says: "No reading ran through this winding; that it is whole, and joined as its kind has it, is taken for granted.",
       source: assumed("as its kind of motor has it"),
-      effect: "stop",
+      effect: effectOf(coils.map(({ id }) => withOpenCoil(taken, id))),
       fact: "Read it once in Probe: one reading through each winding.",
       leads,
     },
   ];
 }
 
-function runCapacitorUnknown({ fitted }: MotorToRun): Assumption[] {
-  const source = fitted.rating.sources["run capacitor"];
-  if (source?.kind !== "assumed" || fitted.rating.runMicrofarads === null) return [];
-  const about = fitted.rating.runMicrofarads;
+/** What a capacitor that nobody stated may be of what was figured: half as much, or twice. */
+const OTHER_CAPACITY = [0.5, 2] as const;
+
+function runCapacitorUnknown(taken: Otherwise, effectOf: EffectOf): Assumption[] {
+  const { runMicrofarads: about, sources } = taken.run.fitted.rating;
+  const source = sources["run capacitor"];
+  if (source?.kind !== "assumed" || about === null) return [];
   return [
     {
       code: "capacitor-unknown",
       short: "the run capacitor",
       says: `Nobody has said what run capacitor this motor takes. The figures here stand on an estimate of ${digits(about * 0.6)} to ${digits(about * 1.5)} µF, which is no rating: too few and it hums, too many and its start winding burns.`,
       source,
-      effect: "stop",
+      effect: effectOf(
+        OTHER_CAPACITY.map((times) =>
+          withParts(taken, (part) =>
+            part.kind === "capacitor" && !part.start
+              ? { ...part, microfarads: part.microfarads * times }
+              : part,
+          ),
+        ),
+      ),
       fact: "Type the plate’s µF and volts in Plate; where it is gone, the factory’s old capacitor’s label, the schematic, or the maker.",
       leads: [],
     },
@@ -192,24 +210,33 @@ function runVoltsUnknown({ capacitors }: WiringPlan, { fitted }: MotorToRun): As
   ];
 }
 
-/** What starts it from outside, as far as nobody stated it. */
-function startGearUnstated(plan: WiringPlan, { fitted }: MotorToRun): Assumption[] {
+/** Relays of one make pick up over a range about as wide as this, of what this motor needs. */
+const OTHER_PICK_UP = [0.5, 0.7, 1.4, 2] as const;
+
+/** What starts it from outside, as far as nobody stated it: run with other capacitors, and with other relays. */
+function startGearUnstated(taken: Otherwise, effectOf: EffectOf): Assumption[] {
+  const { plan, run } = taken;
   if (plan.startOut !== "equipment") return [];
   const parts = plan.compartment.devices.flatMap((device) => device.parts);
-  const unstated = parts.filter(
-    (part) => "stated" in part || part.kind === "capacitor" || part.kind === "potential-relay",
-  );
-  const capacitor = unstated.some((part) => part.kind === "capacitor" && part.start && !part.stated);
-  const relay = unstated.some((part) => part.kind === "potential-relay" && !part.stated);
+  const capacitor = parts.some((part) => part.kind === "capacitor" && part.start && !part.stated);
+  const relay = parts.some((part) => part.kind === "potential-relay" && !part.stated);
   return [
-    ...(capacitor && !fitted.rating.startPlated
+    ...(capacitor && !run.fitted.rating.startPlated
       ? [
           {
             code: "start-gear" as const,
             short: "the start capacitor",
             says: "Nobody has said what start capacitor stands there, and no plate says what the motor takes: the value here is an estimate. Another band starts weak or burns the start winding.",
             source: assumed("figured from the windings"),
-            effect: "stop" as const,
+            effect: effectOf(
+              OTHER_CAPACITY.map((times) =>
+                withParts(taken, (part) =>
+                  part.kind === "capacitor" && part.start && !part.stated
+                    ? { ...part, microfarads: part.microfarads * times }
+                    : part,
+                ),
+              ),
+            ),
             fact: "Type the start capacitor’s label in the equipment, or the plate’s band in Plate.",
             leads: [],
           },
@@ -220,9 +247,21 @@ function startGearUnstated(plan: WiringPlan, { fitted }: MotorToRun): Assumption
           {
             code: "start-gear" as const,
             short: "the relay’s pick-up",
-            says: "Nobody has said what the relay picks up at: it is run as the motor needs it.",
+            says: "Nobody has said what the relay picks up at: it is run here as the motor needs it. One that picks up too late leaves the start capacitor in until the start winding burns; one too early starts weak.",
             source: computed("coil volts of the machine model at three quarters of speed"),
-            effect: "figures" as const,
+            effect: effectOf(
+              OTHER_PICK_UP.map((times) =>
+                withParts(taken, (part) =>
+                  part.kind === "potential-relay" && !part.stated
+                    ? {
+                        ...part,
+                        pickUpVolts: part.pickUpVolts * times,
+                        dropOutVolts: part.dropOutVolts * times,
+                      }
+                    : part,
+                ),
+              ),
+            ),
             fact: "See the relay’s own number against its maker’s list, and type its pick-up and drop-out volts in the equipment.",
             leads: [],
           },
@@ -231,46 +270,77 @@ function startGearUnstated(plan: WiringPlan, { fitted }: MotorToRun): Assumption
   ];
 }
 
-/** Equipment that says nothing of which calls can stand at once: each was run alone. */
-function callsUnstated({ compartment: { calls, together } }: WiringPlan): Assumption[] {
-  if (calls.length < 2 || together !== undefined) return [];
+/** Equipment that says nothing of which calls can stand at once, where two of them would do harm. */
+function callsUnstated(
+  { compartment: { calls, together } }: WiringPlan,
+  effectOf: () => Assumption["effect"],
+): Assumption[] {
+  if (calls.length < 2 || together !== undefined || effectOf() === "figures") return [];
   return [
     {
-      code: "figure-assumed",
+      code: "calls-unstated",
       short: "no two calls at once",
-      says: "This equipment does not say which calls can stand at once; each was run alone. Two that feed two taps at once burn the motor.",
+      says: "This equipment does not say which of its calls can stand at once. Run with any two of them, the motor burns, hums or starts weak: two taps are fed.",
       source: assumed("the equipment names none"),
-      effect: "figures",
-      fact: "The board’s own diagram, or what the thermostat can call at once; where two can meet, see that no two taps are fed.",
+      effect: "stop",
+      fact: "By the board’s own diagram, and what the thermostat can call: say which can meet, or that none can, under “Calls and where they are hot” in Trace.",
       leads: [],
     },
   ];
 }
 
-/** What a retrofit's plan assumes: its module's jumper, while nobody looked at it. */
-export function retrofitAssumptions(plan: WiringPlan, plated: readonly unknown[]): Assumption[] {
-  const calls = callsUnstated(plan);
+/**
+ * What a retrofit's plan assumes: its module's jumper, while nobody looked at it, and which calls meet.
+ *
+ * @param stops how many stops the check finds on a plan without what it assumes.
+ */
+export function retrofitAssumptions(
+  plan: WiringPlan,
+  plated: readonly VoltRange[],
+  stops: (plan: WiringPlan) => number,
+): Assumption[] {
+  const found = stops(plan);
+  const effectOf = (others: readonly WiringPlan[]) =>
+    others.some((other) => stops(other) > found) ? "stop" : "figures";
+  const calls = callsUnstated(plan, () => effectOf([withAnyTwoCalls(plan)]));
   if (plated.length < 2 || plan.moduleVolts !== undefined) return calls;
   return [
-    ...calls,
     {
       code: "setting-unknown",
       short: "the module’s jumper",
-      says: `Nobody has said what its jumper or plug is set for; the list sets it for ${volts(plan.compartment.supply.volts)} V.`,
+      says: `Nobody has said what its jumper or plug is set for; the list sets it for ${volts(plan.compartment.supply.volts)} V. Set for another its electronics burn at the first power, or it runs weak.`,
       source: assumed("set by the first step of the list"),
-      effect: "figures",
+      effect: effectOf(plated.map(({ high }) => ({ ...plan, moduleVolts: high }))),
       fact: "Look at the jumper before its connectors go on, and say how it stands.",
       leads: ["power-1", "power-2"],
+    },
+    ...calls,
+  ];
+}
+
+/** Sixty on fifty and fifty on sixty: what it makes of the volts for each hertz. */
+const OTHER_HERTZ = { 60: 50 / 60, 50: 60 / 50 } as const;
+
+/** The hertz that no plate names: the motor of the other hertz stands here as one on other volts for each hertz does. */
+function hertzUnknown(taken: Otherwise, effectOf: EffectOf): Assumption[] {
+  const source = taken.run.fitted.rating.sources.hertz;
+  if (source?.kind !== "assumed") return [];
+  const { hertz } = taken.plan.compartment.supply;
+  return [
+    {
+      code: "figure-assumed",
+      short: "hertz",
+      says: `Not on the plate and taken as usual: the hertz, as the supply’s (${source.because}).`,
+      source,
+      effect: effectOf([atTimesVolts(taken, OTHER_HERTZ[hertz])]),
+      fact: "The plate’s hertz: on another a motor turns and heats otherwise.",
+      leads: [],
     },
   ];
 }
 
 /** Figures of the plate that are missing and change the figures of the verdict alone. */
 const FIGURES: Readonly<Partial<Record<RatingFigure, { says: string; fact: string }>>> = {
-  hertz: {
-    says: "the hertz, as the supply’s",
-    fact: "The plate’s hertz: on another a motor turns and heats otherwise.",
-  },
   speed: { says: "the speed", fact: "The plate’s rpm." },
   poles: { says: "the poles", fact: "The plate’s rpm or poles." },
   "full-load amps": {

@@ -3,12 +3,12 @@ import type { Load } from "../../machine/load";
 import { FRAME, type WiringPlan } from "../plan";
 import { fittedWithStart } from "../startGear";
 import { hungMotor, statesOf } from "../stateCircuit";
-import { type Assumption, assumptionsOf } from "./assumed";
+import { type Assumption, assumedFindings, assumptionsOf } from "./assumed";
 import { capacitorValueFindings } from "./capacitorValue";
 import { capacitorVoltsFindings } from "./capacitorVolts";
 import { cappedFindings } from "./capped";
 import { fedTogether } from "./fedTogether";
-import { type CheckFinding, finding, gravestFirst, LIVE_VOLTS } from "./finding";
+import { type CheckFinding, gravestFirst, LIVE_VOLTS } from "./finding";
 import { frameFindings } from "./frame";
 import { guardFindings } from "./guards";
 import { ampsAtRest, figuredLoad, type MotorToRun, rightRuns, runState, type StateOutcome } from "./outcome";
@@ -76,15 +76,9 @@ export function checkPlan(plan: WiringPlan, run: MotorToRun, ownLoad?: Load): Wi
     ...capacitorValueFindings(plan, run),
     ...capacitorVoltsFindings(outcomes, plan, run),
     ...cappedFindings(outcomes, plan),
-    ...assumes.flatMap(assumedFinding),
+    ...assumedFindings(assumes),
   ]);
   return { weight: findings[0]?.weight ?? "good", findings: onceFor(findings, outcomes), outcomes, assumes };
-}
-
-/** What a verdict assumes and must not, or must be looked at for; figures taken as usual stand beside it. */
-function assumedFinding({ code, effect, says, fact, leads }: Assumption): CheckFinding[] {
-  if (code === "figure-assumed") return [];
-  return [finding({ code, weight: effect === "stop" ? "stop" : "again", leads, says, mend: fact })];
 }
 
 /** A finding that calls standing together only repeat is said once, for the call by itself. */

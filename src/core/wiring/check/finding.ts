@@ -59,6 +59,7 @@ export const CHECK_CODES = [
   "capacitor-no-margin",
   "bump",
   "call-unused",
+  "calls-unstated",
   "figure-assumed",
   "one-leg-live",
   "rests",

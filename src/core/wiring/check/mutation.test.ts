@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { builtMotor } from "../../bench/builtMotor";
+import { withGearStated } from "../../bench/gearStated";
 import { seededRandom } from "../../bench/random";
 import { withStartCapacitor } from "../../bench/wiringAttack";
 import { type WrongKind, wrongWirings } from "../../bench/wrongWirings";
@@ -91,7 +92,7 @@ function good(setup: (typeof SETUPS)[number], seed: number) {
   const { motor } = built;
   const plate = withStartCapacitor(made, motor, built.plate, volts);
   const fitted = fitMotor(motor, ratingOf(motor, plate, made.supply.volts));
-  return { run: { motor, fitted }, plans: plansFor({ motor, fitted, plate }, made) };
+  return { run: { motor, fitted }, plans: plansFor({ motor, fitted, plate }, made).map(withGearStated) };
 }
 
 describe("no false stop", () => {

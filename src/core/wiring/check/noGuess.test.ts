@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { builtMotor } from "../../bench/builtMotor";
+import { withGearStated } from "../../bench/gearStated";
 import { seededRandom } from "../../bench/random";
 import { fitMotor } from "../../machine/fitMotor";
 import { ratingOf } from "../../machine/rating";
@@ -266,7 +267,7 @@ describe("capacitor-start motors", () => {
     const plan = first(motor, at("submersible-box"));
     expect(plan.capacitors.map(({ change }) => change)).toEqual(["removed"]);
     expect(plan.landings.rd).toBe("box.start");
-    expect(stops(plan, motor)).toEqual([]);
+    expect(stops(withGearStated(plan), motor)).toEqual([]);
     const refused = planWiring({
       ...motor,
       compartment: at("bench-cord"),
@@ -432,13 +433,13 @@ describe("a motor that starts and runs by capacitors has both placed", () => {
     const words = planSteps(plan, Object.keys(plan.landings)).map(({ id }) => id);
     expect(words).toEqual(expect.arrayContaining(plan.jumpers.map(({ id }) => expect.stringContaining(id))));
     expect(plan.jumpers).toHaveLength(2);
-    expect(stops(plan, run)).toEqual([]);
+    expect(stops(withGearStated(plan), run)).toEqual([]);
   });
 
   it("a box with a run capacitor: it gets the plate's value", () => {
     const { run, plan } = both("submersible-box");
     expect(runCapacitors(plan)).toMatchObject([{ microfarads: 20, volts: 440 }]);
-    expect(stops(plan, run)).toEqual([]);
+    expect(stops(withGearStated(plan), run)).toEqual([]);
   });
 
   it.each(["furnace-board", "condenser-dual", "bench-cord"])(
@@ -473,24 +474,60 @@ describe("a plate that names microfarads and no volts", () => {
   });
 });
 
-describe("which calls can stand at once", () => {
-  const short = (made: Compartment) => {
-    const run = refitted(fan3.motor, fan3.plate, made);
-    return checkPlan(first(run, made), run).assumes.map((one) => one.short);
+describe("what nobody stated is run with its other values", () => {
+  const unstated = (made: Compartment): Compartment => {
+    const { together: _, ...rest } = made;
+    return rest;
   };
-  const two = (made: Compartment): Compartment => ({
-    ...made,
-    calls: [...made.calls, { id: "defrost", name: "Defrost" }],
+  const blower = (made: Compartment) => {
+    const { motor, plate } = builtMotor(seededRandom(31), "two-winding", 6, made.supply.volts);
+    return refitted(motor, plate, made);
+  };
+  const effects = (plan: WiringPlan, run: Parameters<typeof checkPlan>[1]) =>
+    Object.fromEntries(checkPlan(plan, run).assumes.map(({ short, effect }) => [short, effect]));
+
+  it("calls of which two would feed two taps are a stop until it is said which can meet", () => {
+    const made = unstated(at("furnace-board-two-stage"));
+    const open: Compartment = {
+      ...made,
+      devices: made.devices.map((device) => ({
+        ...device,
+        parts: device.parts.map((part) => (part.kind === "contact" ? { ...part, opensOn: [] } : part)),
+      })),
+    };
+    const run = blower(open);
+    expect(codes(first(run, open), run)).toContain("calls-unstated");
+    const none = { ...open, together: [] };
+    expect(codes(first(run, none), run)).toEqual([]);
   });
 
-  it("is said to be assumed where the equipment names none, and not where it does or has one call", () => {
-    const made = at("condenser-dual");
-    expect(short(made)).not.toContain("no two calls at once");
-    expect(short(two(made))).toContain("no two calls at once");
-    expect(short({ ...two(made), together: [] })).not.toContain("no two calls at once");
+  it("calls of which no two do harm need no word", () => {
+    const two: Compartment = {
+      ...at("condenser-dual"),
+      calls: [...at("condenser-dual").calls, { id: "defrost", name: "Defrost" }],
+    };
+    expect(effects(first(fan3, two), fan3)).toEqual({});
+    // Contacts that bar one another leave no two taps fed, whoever calls.
+    const board = unstated(at("furnace-board-two-stage"));
+    const run = blower(board);
+    expect(effects(first(run, board), run)).not.toHaveProperty("no two calls at once");
   });
 
-  it("is stated by all equipment of the library that has several", () => {
+  it("a relay that nobody stated is a stop; its label read, none", () => {
+    const made = at("start-capacitor-relay");
+    const plan = first(capacitorStart230, made);
+    expect(codes(plan, capacitorStart230)).toEqual(["start-gear"]);
+    expect(effects(plan, capacitorStart230)).toMatchObject({ "the relay’s pick-up": "stop" });
+    expect(codes(withGearStated(plan), capacitorStart230)).toEqual([]);
+  });
+
+  it("hertz that no plate names changes figures alone where the motor bears the other", () => {
+    const { hertz: _, ...plate } = fan3.plate;
+    const run = refitted(fan3.motor, plate, at("air-handler-relay"));
+    expect(effects(first(run, at("air-handler-relay")), run)).toEqual({ hertz: "figures" });
+  });
+
+  it("is stated by all equipment of the library that has several calls", () => {
     for (const { calls, together } of COMPARTMENTS) if (calls.length > 1) expect(together).toBeDefined();
   });
 });

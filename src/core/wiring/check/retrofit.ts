@@ -11,7 +11,7 @@ import {
   stateCircuit,
   statesOf,
 } from "../stateCircuit";
-import { type Assumption, retrofitAssumptions } from "./assumed";
+import { type Assumption, assumedFindings, retrofitAssumptions } from "./assumed";
 import { controlSideFindings } from "./controlSide";
 import { type CheckFinding, finding, gravestFirst } from "./finding";
 import { frameFindings } from "./frame";
@@ -60,9 +60,23 @@ export function checkRetrofit(
   /** What nobody stated and the verdict stands on. */
   readonly assumes: readonly Assumption[];
 } {
+  const assumes = retrofitAssumptions(
+    plan,
+    plated,
+    (other) => foundOn(other, plated).findings.filter(({ weight }) => weight === "stop").length,
+  );
+  const { states, findings: found } = foundOn(plan, plated);
+  const findings = gravestFirst([...found, ...assumedFindings(assumes)]);
+  return { weight: findings[0]?.weight ?? "good", findings, states, assumes };
+}
+
+/** What is found by running a plan in every state, whatever it assumes. */
+function foundOn(
+  plan: WiringPlan,
+  plated: readonly VoltRange[],
+): { readonly states: readonly RetrofitState[]; readonly findings: readonly CheckFinding[] } {
   const states = statesOf(plan.compartment).map((state) => runRetrofit(plan, state));
-  const assumes = retrofitAssumptions(plan, plated);
-  const findings = gravestFirst([
+  const findings = [
     ...states.flatMap(({ state, circuit }) => shortFindings({ state, circuit }, plan)),
     ...powerFindings(plan, states),
     ...states.flatMap((one) => [...burnt(one), ...runSignal(plan, one), ...speedSignals(plan, one)]),
@@ -81,11 +95,8 @@ export function checkRetrofit(
     ...placesFindings(plan),
     ...controlSideFindings(plan, (lead) => SPEED_SIDE.has(lead)),
     ...settingFindings(plan, plated),
-    ...assumes.map(({ code, leads, says, fact }) =>
-      finding({ code, weight: "again", leads, says, mend: fact }),
-    ),
-  ]);
-  return { weight: findings[0]?.weight ?? "good", findings, states, assumes };
+  ];
+  return { states, findings };
 }
 
 function runRetrofit(plan: WiringPlan, state: EquipmentState): RetrofitState {
