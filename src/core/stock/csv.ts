@@ -23,11 +23,9 @@ export const MOST_ROWS = 100_000;
  * or fewer cells than headings are faults of their own line; the rest is read.
  */
 export function parseCsv(text: string): CsvTable | Refused {
-  // Papa guesses one line end for the whole file; ends outside quotes are made alike first.
-  const parsed = Papa.parse<string[]>(oneLineEnd(text.replace(/^\uFEFF/, "")), {
-    newline: "\n",
-    delimitersToGuess: [",", ";", "\t", "|"],
-  });
+  // Papa guesses one line end for the whole file, and its delimiter from cells too: both are made certain first.
+  const plain = oneLineEnd(text.replace(/^\uFEFF/, ""));
+  const parsed = Papa.parse<string[]>(plain, { newline: "\n", delimiter: delimiterOf(plain) });
   const rows: (readonly string[])[] = [];
   const lines: number[] = [];
   const faults: Fault[] = [];
@@ -75,6 +73,16 @@ export function parseCsv(text: string): CsvTable | Refused {
       ),
     );
   return { ok: true, headings, rows, lines, delimiter: parsed.meta.delimiter, faults };
+}
+
+const DELIMITERS = [",", ";", "\t", "|"] as const;
+
+/** The delimiter of the headings, of which there are most outside quotes in the first line that says anything. */
+function delimiterOf(text: string): string {
+  const headings = text.split("\n").find((line) => line.trim() !== "") ?? "";
+  const bare = headings.replace(/"(?:[^"]|"")*"/g, "");
+  const count = (delimiter: string) => bare.split(delimiter).length;
+  return DELIMITERS.reduce<string>((best, one) => (count(one) > count(best) ? one : best), DELIMITERS[0]);
 }
 
 /** Line ends of every kind become one, but not inside quotes, where a line break belongs to the cell. */
