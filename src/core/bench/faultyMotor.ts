@@ -20,6 +20,14 @@ export function openSection(motor: VirtualMotor, random: Random): VirtualMotor {
   };
 }
 
+/** The same motor with the wire of one lead broken, or a hot protector in it; and which. */
+export function openLead(motor: VirtualMotor, random: Random): { motor: VirtualMotor; lead: string } {
+  const { network } = motor;
+  const lead = pick(random, motor.leads).id;
+  const leadAt = new Map(network.leadAt).set(lead, network.junctions);
+  return { motor: { ...motor, network: { ...network, junctions: network.junctions + 1, leadAt } }, lead };
+}
+
 /** The same motor with part of the turns of one section shorted: so much of its ohms is gone. */
 export function shortedTurns(motor: VirtualMotor, random: Random, share: number): VirtualMotor {
   const { sections } = motor.network;

@@ -2,7 +2,15 @@
 
 export { junctionGroups, type Network } from "../motor/network";
 export { type BuiltMotor, builtMotor } from "./builtMotor";
-export { aboutOf, meterFor, openSection, type PairReading, shortedTurns, slipOf } from "./faultyMotor";
+export {
+  aboutOf,
+  meterFor,
+  openLead,
+  openSection,
+  type PairReading,
+  shortedTurns,
+  slipOf,
+} from "./faultyMotor";
 export {
   type InsulationShown,
   type InsulationTester,

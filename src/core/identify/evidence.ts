@@ -33,22 +33,42 @@ const SAME_READING_SIGMAS = 4;
 export function weighEvidence(sheet: ReadingSheet): Evidence {
   const index = new Map(sheet.leads.map((lead, i) => [lead.id, i]));
   const place = (id: string) => index.get(id) ?? 0;
-  const byPair = new Map<string, { a: number; b: number; shown: (number | null)[] }>();
-  for (const reading of sheet.readings) {
+  const byPair = new Map<string, { a: number; b: number; at: number; shown: (number | null)[] }>();
+  sheet.readings.forEach((reading, at) => {
     const ends = reading.between.map(place);
     const a = Math.min(...ends);
     const b = Math.max(...ends);
     const key = `${a}-${b}`;
-    const entry = byPair.get(key) ?? { a, b, shown: [] };
+    const entry = byPair.get(key) ?? { a, b, at, shown: [] };
     entry.shown.push(reading.ohms ?? null);
-    byPair.set(key, entry);
-  }
+    byPair.set(key, { ...entry, at });
+  });
   const latest = sheet.readings.at(-1);
+  const pairs = [...byPair.values()].map(({ a, b, shown, at }) => ({ a, b, at, ...settle(shown, sheet) }));
   return {
     leadCount: sheet.leads.length,
-    pairs: [...byPair.values()].map(({ a, b, shown }) => ({ a, b, ...settle(shown, sheet) })),
+    pairs: withoutStaleOpens(pairs).map(({ at: _, ...pair }) => pair),
     last: latest ? [place(latest.between[0]), place(latest.between[1])] : null,
   };
+}
+
+interface DatedPair extends PairEvidence {
+  /** The place of its latest reading among all. */
+  readonly at: number;
+}
+
+/**
+ * Without the opens of a hot motor: once a pair that was open reads ohms, a protector has closed, and what was read
+ * open before then between leads that ohms join says nothing any more.
+ */
+function withoutStaleOpens(pairs: readonly DatedPair[]): readonly DatedPair[] {
+  const closed = Math.max(
+    -1,
+    ...pairs.filter(({ ohms, shown }) => ohms !== null && shown.some(isOpen)).map(({ at }) => at),
+  );
+  if (closed < 0) return pairs;
+  const group = joinedGroups({ leadCount: Math.max(...pairs.map(({ b }) => b)) + 1, pairs, last: null });
+  return pairs.filter(({ a, b, ohms, at }) => ohms !== null || at > closed || group[a] !== group[b]);
 }
 
 function settle(shown: readonly (number | null)[], sheet: ReadingSheet): Omit<PairEvidence, "a" | "b"> {

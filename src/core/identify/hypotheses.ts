@@ -2,9 +2,9 @@ import { colourNats } from "../motor/colourHabits";
 import { FAMILIES } from "../motor/families";
 import type { About, Family } from "../motor/family";
 import type { Lead } from "../motor/lead";
+import { type Break, isBroken } from "./breaks";
 import type { Evidence } from "./evidence";
 import { type Fit, type FitRow, type FitSection, fitSections, type RoughFit, roughFit } from "./fit";
-import { isBroken } from "./openSections";
 import { factsOf, type Placement, PRUNE_SIGMAS, placements } from "./placements";
 import { seenSkeletons } from "./seenSkeletons";
 import { boxId, brokenSkeletons, type Skeleton, skeletonsOf } from "./skeleton";
@@ -85,7 +85,7 @@ export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
   const sound = candidates(evidence, about);
   const complete = search(sound);
   const truncated = !complete || facts.islands.some((island) => island.cut);
-  if (breakagePossible(evidence)) search(broken(sound, new Set(drafts.map((draft) => draft.family))));
+  if (evidence.pairs.some(({ ohms }) => ohms === null)) search(broken(sound));
   const promise = (draft: Draft) => draft.logShare - draft.known.rough.costNats;
   const bestPromise = drafts.reduce(
     (best, draft) => Math.max(best, promise(draft)),
@@ -141,27 +141,14 @@ function candidates(evidence: Evidence, about: About): Candidate[] {
   return likeliestFirst(list);
 }
 
-/** An open section shows only when every lead has been touched and something read open. */
-function breakagePossible({ pairs, leadCount }: Evidence): boolean {
-  return (
-    pairs.some((pair) => pair.ohms === null) &&
-    new Set(pairs.flatMap(({ a, b }) => [a, b])).size === leadCount
-  );
-}
-
-/**
- * The sound candidates with one section broken. A family of separate groups that explains the opens as it is needs no
- * broken winding for them.
- */
-function broken(sound: readonly Candidate[], explained: ReadonlySet<Family>): Candidate[] {
+/** The candidates with something open. */
+function broken(sound: readonly Candidate[]): Candidate[] {
   const commonest = new Map<Family, number>();
   for (const { skeleton } of sound)
     commonest.set(skeleton.family, Math.max(commonest.get(skeleton.family) ?? 0, skeleton.share));
-  const list = sound
-    .filter(({ skeleton }) => !explained.has(skeleton.family))
-    .flatMap(({ skeleton, logPrior }) =>
-      brokenSkeletons(skeleton, commonest.get(skeleton.family) ?? 0).map((b) => ({ skeleton: b, logPrior })),
-    );
+  const list = sound.flatMap(({ skeleton, logPrior }) =>
+    brokenSkeletons(skeleton, commonest.get(skeleton.family) ?? 0).map((b) => ({ skeleton: b, logPrior })),
+  );
   return likeliestFirst(list);
 }
 
@@ -247,10 +234,10 @@ export function bits(mask: number): number[] {
   return list;
 }
 
-/** Whether a hypothesis holds that a section is broken. */
-export function brokenSection(hypothesis: Hypothesis): number | null {
-  const { variant } = hypothesis.placement.template;
-  return isBroken(variant) ? variant.broken.section : null;
+/** What a hypothesis holds to be open; null where it takes the motor for whole. */
+export function breakOf({ placement }: Hypothesis): Break | null {
+  const { variant } = placement.template;
+  return isBroken(variant) ? variant.broken : null;
 }
 
 /** log Σ exp, for weights that differ by hundreds of nats. */

@@ -78,6 +78,15 @@ export const identification = z.object({
   alternatives: z.array(z.object({ family: z.string(), confidence: z.number(), roles, sections, bonded })),
   nextProbe: nextProbe.nullable(),
   settleBy: z.array(z.string()),
+  unread: z
+    .array(pair)
+    .meta({ description: "Windings, each by a pair of leads, that no reading has run through yet." }),
+  brokenIf: z
+    .array(z.object({ leads: z.array(leadId), confidence: z.number().min(0).max(1), says: z.string() }))
+    .meta({
+      description:
+        "While something reads open: the broken or hot builds still in the running, likeliest first.",
+    }),
   findings: z.array(finding),
   reasoning: z.array(z.string()),
 });

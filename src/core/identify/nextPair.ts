@@ -1,9 +1,9 @@
 import type { Meter } from "../ohms/readingError";
-import type { Answer } from "./answers";
 import { type Evidence, openMasks } from "./evidence";
 import { type Floating, groupShares, seated } from "./floating";
 import type { Hypothesis } from "./hypotheses";
 import { predict } from "./prediction";
+import type { Stakes } from "./stakes";
 import { APART } from "./template";
 
 /** A pair not read yet, and what reading it is expected to tell. */
@@ -25,10 +25,9 @@ const AS_GOOD = 0.93;
  * Best first; among pairs about as good, those that keep one clip of the last reading come first, then in the order
  * of the sheet, so that the same sheet gives the same probe everywhere.
  */
-export function pairValues(list: readonly Answer[], evidence: Evidence, meter: Meter): PairValue[] {
+export function pairValues(stakes: Stakes, evidence: Evidence, meter: Meter): PairValue[] {
   const openTo = openMasks(evidence);
-  const candidates = list
-    .flatMap((answer, index) => answer.members.map((hypothesis) => ({ index, hypothesis })))
+  const candidates = [...stakes.classed]
     .sort((x, y) => y.hypothesis.logWeight - x.hypothesis.logWeight)
     .slice(0, MOST_HYPOTHESES);
   const best = candidates[0]?.hypothesis.logWeight ?? 0;

@@ -268,7 +268,7 @@ export interface Facts {
   /** Leads of the largest island, and of all islands. */
   readonly largestIsland: number;
   readonly placed: number;
-  /** So many leads at least are in groups of their own: each read open to each other one. */
+  /** So many groups there are at least: islands and lone leads that have read open to each other. */
   readonly leastGroups: number;
   /** For each lead, those it read open to; and the leads that read nothing but open. Bit masks. */
   readonly openTo: readonly number[];
@@ -290,23 +290,36 @@ export function factsOf(evidence: Evidence): Facts {
     islands: islands.map((leads) => islandTrees(leads, evidence)),
     largestIsland: islands[0]?.length ?? 0,
     placed: placed.length,
-    leastGroups: mutuallyOpen(openTo),
+    leastGroups: mutuallyOpen(islands, openTo),
     openTo,
     floaters,
     counted: new Map(),
   };
 }
 
-/** How many leads, gathered one after the other, read open to all gathered before. */
-function mutuallyOpen(openTo: readonly number[]): number {
-  let gathered = 0;
-  let count = 0;
-  openTo.forEach((open, lead) => {
-    if ((open & gathered) !== gathered) return;
-    gathered |= 1 << lead;
-    count += 1;
-  });
-  return count;
+/**
+ * So many islands and lone leads at most, each of which has read open to each other one: the largest clique, by trying
+ * with and without each of at most a dozen.
+ */
+function mutuallyOpen(islands: readonly (readonly number[])[], openTo: readonly number[]): number {
+  const placed = islands.flat();
+  const alone = openTo.flatMap((open, lead) => (open !== 0 && !placed.includes(lead) ? [[lead]] : []));
+  const parts = [...islands, ...alone].map((leads) => leads.reduce((mask, lead) => mask | (1 << lead), 0));
+  const shut = [...islands, ...alone].map((leads) =>
+    leads.reduce((mask, lead) => mask | (openTo[lead] as number), 0),
+  );
+  const largest = (from: number, allowed: readonly number[]): number => {
+    if (from === allowed.length) return 0;
+    const part = allowed[from] as number;
+    const others = allowed
+      .slice(from + 1)
+      .filter((other) => ((shut[part] as number) & (parts[other] as number)) !== 0);
+    return Math.max(1 + largest(0, others), largest(from + 1, allowed));
+  };
+  return largest(
+    0,
+    parts.map((_, i) => i),
+  );
 }
 
 /**

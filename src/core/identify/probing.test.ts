@@ -6,7 +6,7 @@ const open = (lead: string) => ({ lead, open: true as const });
 
 describe("what to touch next", () => {
   it("begins with the shell, before anything else", () => {
-    const id = answer({ ...table("a b 1"), readings: [], ...leads("a", "b", "c") });
+    const id = answer({ ...table("a b 1"), readings: [], frame: [], ...leads("a", "b", "c") });
     expect(id.nextProbe).toMatchObject({ kind: "frame", lead: "a" });
     expect(id.family).toBeNull();
     expect(id.status).toBe("needs-probe");

@@ -5,6 +5,7 @@ import type { NextProbe } from "./identification";
 import { type PairValue, pairValues } from "./nextPair";
 import { capitalised } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
+import type { Stakes } from "./stakes";
 import { checkCount, isOneGroup } from "./structure";
 
 /** Under this gain a reading cannot be said to help; in nats. A fair coin is worth 0.69. */
@@ -20,8 +21,8 @@ const WORTHLESS_SHARE_PER_ROOT_NAT = 0.3;
 const MOST_WORTHLESS_SHARE = 0.35;
 
 /** The least gain in nats for which another reading is asked. */
-function worthNats(list: readonly Answer[]): number {
-  const open = list.reduce((sum, { confidence: p }) => sum - (p > 0 ? p * Math.log(p) : 0), 0);
+function worthNats({ shares }: Stakes): number {
+  const open = shares.reduce((sum, p) => sum - (p > 0 ? p * Math.log(p) : 0), 0);
   const share = Math.min(MOST_WORTHLESS_SHARE, WORTHLESS_SHARE_PER_ROOT_NAT * Math.sqrt(open));
   return Math.max(WORTHLESS_NATS, share * open);
 }
@@ -47,12 +48,20 @@ export function shellTestDue(
     return tested.size === 0 || (!groupTested(g) && joined && knownApart(g));
   };
   const order = evidence.last ? [...evidence.last, ...sheet.leads.keys()] : [...sheet.leads.keys()];
-  const lead = order.find(due);
-  const id = lead === undefined ? undefined : sheet.leads[lead]?.id;
+  return shellTestOf(order.find(due) ?? null, sheet, names);
+}
+
+/** The shell test of a lead by its place in the sheet; null where none is due. */
+export function shellTestOf(
+  lead: number | null,
+  sheet: ReadingSheet,
+  names: ReadonlyMap<string, LeadName>,
+): NextProbe | null {
+  const id = lead === null ? undefined : sheet.leads[lead]?.id;
   if (id === undefined) return null;
   const name = names.get(id)?.long ?? id;
   const because =
-    tested.size === 0
+    sheet.frame.length === 0
       ? `Before anything else: ${name} to bare metal of the shell must read open.`
       : `${capitalised(name)} belongs to a group of its own: one lead of it to the shell must read open.`;
   return { kind: "frame", lead: id, because };
@@ -61,13 +70,14 @@ export function shellTestDue(
 /** The pair to read next among answers that are not decided, or null where no reading would tell them apart. */
 export function decidingPair(
   list: readonly Answer[],
+  stakes: Stakes,
   evidence: Evidence,
   sheet: ReadingSheet,
   names: ReadonlyMap<string, LeadName>,
 ): NextProbe | null {
-  const values = pairValues(list, evidence, sheet.meter);
+  const values = pairValues(stakes, evidence, sheet.meter);
   const touched = new Set(evidence.pairs.flatMap((pair) => [pair.a, pair.b]));
-  const best = worthReading(fromAnEnd(values, list, evidence) ?? values[0], values, list, touched);
+  const best = worthReading(fromAnEnd(values, list, evidence) ?? values[0], values, stakes, touched);
   if (!best) return null;
   return asProbe(best, sheet, whyDeciding(best, list, evidence, sheet, names));
 }
@@ -79,12 +89,12 @@ export function decidingPair(
 function worthReading(
   best: PairValue | undefined,
   values: readonly PairValue[],
-  list: readonly Answer[],
+  stakes: Stakes,
   touched: ReadonlySet<number>,
 ): PairValue | null {
   if (!best) return null;
   const untouched = ({ a, b }: PairValue) => !touched.has(a) || !touched.has(b);
-  if (untouched(best) || best.nats >= worthNats(list)) return best;
+  if (untouched(best) || best.nats >= worthNats(stakes)) return best;
   return values.find(untouched) ?? null;
 }
 
@@ -201,14 +211,10 @@ export function strainedPair(best: Answer, evidence: Evidence, sheet: ReadingShe
   });
   const pair = read[worst];
   if (!pair) return null;
-  return asProbe(
-    { ...pair, nats: 0 },
-    sheet,
-    "It fits the others less well than it should. Read it once more.",
-  );
+  return asProbe(pair, sheet, "It fits the others less well than it should. Read it once more.");
 }
 
-function asProbe({ a, b }: PairValue, sheet: ReadingSheet, because: string): NextProbe {
+function asProbe({ a, b }: Pick<PairValue, "a" | "b">, sheet: ReadingSheet, because: string): NextProbe {
   return { kind: "pair", between: [sheet.leads[a]?.id ?? "", sheet.leads[b]?.id ?? ""], because };
 }
 

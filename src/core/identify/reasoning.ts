@@ -4,7 +4,7 @@ import { placeAlongWinding } from "../motor/role";
 import { formatOhms } from "../quantity/ohms";
 import type { Answer } from "./answers";
 import type { Evidence } from "./evidence";
-import { brokenSection } from "./hypotheses";
+import { breakOf } from "./hypotheses";
 import type { ReadingSheet } from "./sheet";
 import { bondedLeads, isOneGroup, pairOf } from "./structure";
 
@@ -58,7 +58,7 @@ function bondedSentences(groups: readonly number[][], evidence: Evidence, word: 
 function groupSentences(answer: Answer, evidence: Evidence, word: Word): string[] {
   const hypothesis = answer.members[0];
   if (!hypothesis || !evidence.pairs.some((pair) => pair.ohms === null)) return [];
-  if (brokenSection(hypothesis) !== null || isOneGroup(hypothesis)) return [];
+  if (breakOf(hypothesis) !== null || isOneGroup(hypothesis)) return [];
   const groups = new Map<number, number[]>();
   const { template, nodeOf } = hypothesis.placement;
   nodeOf.forEach((node, lead) => {

@@ -4,15 +4,17 @@ import type { ElectronicSign } from "./electronic";
 import type { Evidence } from "./evidence";
 import { colourFindings } from "./findings/colour";
 import { type FindingContext, idsOf } from "./findings/context";
-import { openFindings } from "./findings/open";
+import { brokenIf, cooledProbe, openFindings } from "./findings/open";
 import { rangeFindings } from "./findings/range";
 import { twinFindings } from "./findings/twins";
 import type { Finding, Identification, NextProbe } from "./identification";
-import { checkingPair, decidingPair, furtherPair, shellTestDue, strainedPair } from "./probing";
+import { checkingPair, decidingPair, furtherPair, shellTestDue, shellTestOf, strainedPair } from "./probing";
 import { reasoning } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
 import type { Slip } from "./slips";
+import { brokenShare, openStakes, stakesOf } from "./stakes";
 import { bondedLeads, sectionsOf, sectionsWithoutFamily } from "./structure";
+import { unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
 
 /** One answer stands at this probability or better: settled. */
 export const SETTLED = 0.99;
@@ -49,13 +51,19 @@ export function answered(
   const hypothesis = best.members[0];
   if (!hypothesis) throw new RangeError("an answer without members");
   const confidence = Math.min(1, best.confidence * trust);
-  const decided = confidence >= SETTLED && complete;
+  const known = confidence >= SETTLED && complete;
+  const broken = brokenShare(answers) > 1 - SETTLED;
+  const decided = known && !broken;
+  const unread = hypothesis.leadsOut === 0 ? unreadWindings(best, context.evidence) : [];
+  const whole = known ? wholenessPair(unread, all, sheet, names) : null;
   const deciding = decided
     ? null
-    : (decidingPair(answers, all, sheet, names) ??
+    : (decidingPair(answers, stakesOf(answers), all, sheet, names) ??
+      (broken ? decidingPair(answers, openStakes(answers), all, sheet, names) : null) ??
+      whole ??
       (!complete && confidence >= SETTLED ? furtherPair(all, sheet) : null));
   const checking = decided
-    ? (checkingPair(best, all, sheet) ?? strainedPair(best, context.evidence, sheet))
+    ? (whole ?? checkingPair(best, all, sheet) ?? strainedPair(best, context.evidence, sheet))
     : null;
   const opens = openFindings(context);
   const findings = [
@@ -66,14 +74,19 @@ export function answered(
     ...(!decided && !deciding && opens.length === 0 ? rangeFindings(context) : []),
   ];
   const again = findings.find((finding) => finding.code === "readings-disagree");
+  const untested = decided ? untestedGroup(best, all, sheet) : null;
+  const shellDue = shellTestDue(sheet, all, names) ?? shellTestOf(untested, sheet, names);
   const status = statusOf(
     findings,
     decided,
     again !== undefined && (slips.length > 0 || decided),
-    deciding ?? checking,
+    deciding ?? checking ?? (untested === null ? null : shellDue),
   );
-  const pairProbe = slips[0] ? againProbe(slips[0], sheet) : (deciding ?? checking ?? againFor(again));
-  const shellDue = status === "settled" ? null : shellTestDue(sheet, all, names);
+  const pairProbe = slips[0]
+    ? againProbe(slips[0], sheet)
+    : opens.length > 0
+      ? cooledProbe(context)
+      : (deciding ?? checking ?? againFor(again));
   const sure = roleConfidences(answers).map((p) => p * trust);
   const bonded = bondedLeads(hypothesis).map((group) => idsOf(context, group));
   const ids = sheet.leads.map((lead) => lead.id);
@@ -100,8 +113,15 @@ export function answered(
         sections: answer.members[0] ? sectionsOf(answer.members[0], context.evidence, ids) : [],
         bonded: answer.members[0] ? bondedLeads(answer.members[0]).map((group) => idsOf(context, group)) : [],
       })),
-    nextProbe: nothingMore(findings) ? null : slips.length > 0 ? pairProbe : (shellDue ?? pairProbe),
+    nextProbe:
+      nothingMore(findings) || status === "settled"
+        ? null
+        : slips.length > 0 || opens.length > 0
+          ? pairProbe
+          : (shellDue ?? pairProbe),
     settleBy: status === "tied" ? settleBy(answers, findings) : [],
+    unread: unread.map(([a, b]): [string, string] => [ids[a] ?? "", ids[b] ?? ""]),
+    brokenIf: status === "settled" ? [] : brokenIf(context),
     findings,
     reasoning: reasoning(best, context.evidence, sheet, names),
   };
@@ -205,6 +225,8 @@ function nothingKnown(findings: readonly Finding[]): Identification {
     alternatives: [],
     nextProbe: null,
     settleBy: [],
+    unread: [],
+    brokenIf: [],
     findings: [...findings],
     reasoning: [],
   };

@@ -1,6 +1,6 @@
 import type { About, Family, Variant } from "../motor/family";
 import type { SoftBox } from "../motor/softBox";
-import { openSections } from "./openSections";
+import { breaksOf } from "./breaks";
 import { type Template, templateOf } from "./template";
 
 /** Builds of a family that differ only in how many leads hang on each junction: searched as one. */
@@ -92,19 +92,25 @@ export function boxId(box: SoftBox): number {
 
 const knownBroken = new WeakMap<Skeleton, readonly Skeleton[]>();
 
-/** The skeletons that come of breaking one section of a sound one, each as rare as that is. */
+/** The skeletons that come of breaking one thing of a sound one, each as rare as that is. */
 export function brokenSkeletons(skeleton: Skeleton, commonestShare: number): readonly Skeleton[] {
   if (skeleton.unusual || skeleton.share < commonestShare * RAREST_BROKEN_SHARE) return [];
   const found =
     knownBroken.get(skeleton) ??
-    openSections(skeleton.template.variant).map(({ weight, ...variant }): Skeleton => {
-      const rarity = weight / skeleton.template.variant.weight;
-      return {
-        ...skeleton,
-        template: templateOf({ ...variant, weight }),
-        builds: skeleton.builds.map(({ leads, share }) => ({ leads: [...leads, 0], share: share * rarity })),
-        share: skeleton.share * rarity,
-      };
+    breaksOf(skeleton.template.variant).flatMap(({ variant, rarity, leadsOf }): Skeleton[] => {
+      const builds = skeleton.builds.flatMap(({ leads, share }) => {
+        const left = leadsOf(leads);
+        return left ? [{ leads: left, share: share * rarity }] : [];
+      });
+      if (builds.length === 0) return [];
+      return [
+        {
+          ...skeleton,
+          template: templateOf(variant),
+          builds,
+          share: builds.reduce((sum, build) => sum + build.share, 0),
+        },
+      ];
     });
   knownBroken.set(skeleton, found);
   return found;

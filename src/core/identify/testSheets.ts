@@ -8,7 +8,7 @@ export type Reading = NonNullable<ReadingSheetInput["readings"]>[number];
 
 export const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
 
-/** A sheet from rows of "a b ohms"; OL for open. */
+/** A sheet from rows of "a b ohms"; OL for open. Every lead was tested to the shell and is clear of it. */
 export function table(rows: string, more: Partial<ReadingSheetInput> = {}): ReadingSheetInput {
   const readings = rows
     .trim()
@@ -18,7 +18,8 @@ export function table(rows: string, more: Partial<ReadingSheetInput> = {}): Read
       return value === "OL" ? { between: [a, b], open: true } : { between: [a, b], ohms: Number(value) };
     });
   const ids = [...new Set(readings.flatMap((r) => r.between))].sort();
-  return { format: "odd-lead/reading-sheet@1", leads: ids.map((id) => ({ id })), readings, ...more };
+  const frame = ids.map((lead) => ({ lead, open: true as const }));
+  return { format: "odd-lead/reading-sheet@1", leads: ids.map((id) => ({ id })), readings, frame, ...more };
 }
 
 /** The identification of a sheet that must hold together. */

@@ -1,46 +1,158 @@
-import { brokenSection } from "../hypotheses";
-import type { Finding } from "../identification";
+import type { Winding } from "../../motor/network";
+import type { Break } from "../breaks";
+import { breakOf, type Hypothesis } from "../hypotheses";
+import type { Finding, Identification, NextProbe } from "../identification";
 import { capitalised, listed } from "../reasoning";
+import { parting } from "../stakes";
 import { type FindingContext, idsOf, wordOf } from "./context";
 
-/** A fault is declared when sound explanations together are this unlikely. */
-const FAULT_SURE = 0.9;
+/** A broken build at this probability condemns the motor; under it the probing goes on. */
+const CONDEMNED = 0.95;
+/** Builds under this are not listed as in the running. */
+const LEAST_LISTED = 0.01;
 
 /** Minutes that a hot protector is given to close before the motor is read again. */
 export const COOLING_MINUTES = 30;
 
+/** Broken builds that part the leads in the same way: to the meter they are one. */
+interface OpenCase {
+  readonly probability: number;
+  /** The likeliest of them. */
+  readonly hypothesis: Hypothesis;
+  /** What is open in nearly all of them; null where they differ in that. */
+  readonly what: OpenPart | null;
+  /** Leads that no reading joins to another, by place in the sheet. */
+  readonly apart: readonly number[];
+}
+
+/** A winding by its kind, a lead, or a joint inside. */
+type OpenPart = Winding | "lead" | "joint";
+
+/** Of the builds that part the leads alike, so many at least have to agree before the open part is named. */
+const NAMED = 0.8;
+
 /** What stands in line with a start winding reads open too, and is no broken winding. */
-function inLineWords(winding: string, { sheet }: FindingContext): string {
+function inLineWords({ what }: OpenCase, { sheet }: FindingContext): string {
   const { capacitor } = sheet.about;
-  if (winding !== "start" || capacitor === "none" || capacitor === "run") return "";
+  if (what !== "start" || capacitor === "none" || capacitor === "run") return "";
   return " A start capacitor or an open start switch in line reads open too, or climbs: bridge it, or lift it and read the winding by itself.";
 }
 
-/** The chance that the motor is broken, and where, when no sound motor explains the opens. */
+/** That the motor is broken or hot, and where, once that build itself is sure enough to condemn it. */
 export function openFindings(context: FindingContext): Finding[] {
-  const members = context.answers.flatMap((answer) => answer.members);
-  const best = members.reduce((a, b) => (b.logWeight > a.logWeight ? b : a));
-  const weight = (h: (typeof members)[number]) => Math.exp(h.logWeight - best.logWeight);
-  const total = members.reduce((sum, h) => sum + weight(h), 0);
-  const broken = members.reduce((sum, h) => sum + (brokenSection(h) === null ? 0 : weight(h)), 0);
-  const section = brokenSection(best);
-  if (section === null || broken / total < FAULT_SURE) return [];
-  const { template, nodeOf } = best.placement;
-  const apart = nodeOf.flatMap((node, lead) => (node === null ? [lead] : []));
-  const roles = context.answers[0]?.roles ?? [];
-  const common = apart.some((lead) => roles[lead]?.role !== "start-end" && roles[lead]?.role !== "start");
-  const winding = template.variant.sections[section]?.winding ?? "main";
-  const words = listed(apart.map((lead) => wordOf(context, lead)));
-  const what =
-    apart.length > 0
-      ? `${capitalised(words)} ${apart.length > 1 ? "read" : "reads"} open to every other lead: a broken ${winding} winding or lead, or a protector that is hot and open.`
-      : `The ${winding} winding is open between the two groups of leads.`;
+  const [worst] = openCases(context);
+  const { pairs, leadCount } = context.evidence;
+  const touched = new Set(pairs.flatMap(({ a, b }) => [a, b])).size;
+  if (!worst || worst.probability < CONDEMNED || touched < leadCount) return [];
+  const still = readAgain(worst, context);
+  const rest = still
+    ? "Read again after it cooled, it is open still: broken, and not fit to run."
+    : `Let the motor cool for ${COOLING_MINUTES} minutes and read again before condemning it.`;
   return [
     {
-      code: common && apart.length === 1 ? "open-common" : "open-winding",
+      code: isCommon(worst, context) ? "open-common" : "open-winding",
       severity: "fault",
-      leads: idsOf(context, apart),
-      says: `${what}${inLineWords(winding, context)} Let the motor cool for ${COOLING_MINUTES} minutes and read again before condemning it.`,
+      leads: idsOf(context, worst.apart),
+      says: `${wordsOf(worst, context)}${inLineWords(worst, context)} ${rest}`,
     },
   ];
+}
+
+/** The broken or hot builds that could be behind what reads open, likeliest first. */
+export function brokenIf(context: FindingContext): Identification["brokenIf"] {
+  if (context.evidence.pairs.every(({ ohms }) => ohms !== null)) return [];
+  return openCases(context)
+    .filter(({ probability }) => probability >= LEAST_LISTED)
+    .map((one) => ({
+      leads: idsOf(context, one.apart),
+      confidence: one.probability,
+      says: wordsOf(one, context),
+    }));
+}
+
+/** A pair that is open through the break, to be read once more when the motor has cooled; null where it was. */
+export function cooledProbe(context: FindingContext): NextProbe | null {
+  const [worst] = openCases(context);
+  if (!worst || readAgain(worst, context)) return null;
+  const across = context.evidence.pairs.filter((pair) => isAcross(worst, pair));
+  const pair = across.at(-1);
+  if (!pair) return null;
+  const [one = "", other = ""] = idsOf(context, [pair.a, pair.b]);
+  return {
+    kind: "pair",
+    between: [one, other],
+    because: `Once more when it has cooled for ${COOLING_MINUTES} minutes: ohms then mean that a protector was hot, open that it is broken.`,
+  };
+}
+
+function openCases({ answers }: FindingContext): OpenCase[] {
+  const members = answers.flatMap((answer) => answer.members);
+  const best = Math.max(...members.map(({ logWeight }) => logWeight));
+  const weight = ({ logWeight }: Hypothesis) => Math.exp(logWeight - best);
+  const total = members.reduce((sum, member) => sum + weight(member), 0);
+  const cases = new Map<string, Hypothesis[]>();
+  for (const member of members) {
+    if (breakOf(member) === null) continue;
+    const key = parting(member);
+    cases.set(key, [...(cases.get(key) ?? []), member]);
+  }
+  return [...cases.values()]
+    .map((alike): OpenCase => {
+      const hypothesis = alike.reduce((one, other) => (weight(other) > weight(one) ? other : one));
+      const sum = (some: readonly Hypothesis[]) => some.reduce((all, member) => all + weight(member), 0);
+      const like = alike.filter((member) => whatIsOpen(member) === whatIsOpen(hypothesis));
+      return {
+        probability: sum(alike) / total,
+        hypothesis,
+        what: sum(like) > NAMED * sum(alike) ? whatIsOpen(hypothesis) : null,
+        apart: hypothesis.placement.nodeOf.flatMap((node, lead) => (node === null ? [lead] : [])),
+      };
+    })
+    .sort((a, b) => b.probability - a.probability);
+}
+
+function isAcross({ hypothesis }: OpenCase, { a, b, ohms }: { a: number; b: number; ohms: number | null }) {
+  if (ohms !== null) return false;
+  const { template, nodeOf } = hypothesis.placement;
+  const [one, other] = [nodeOf[a] ?? null, nodeOf[b] ?? null];
+  if (one === null || other === null) return true;
+  return template.group[one] !== template.group[other];
+}
+
+function readAgain(one: OpenCase, { evidence }: FindingContext): boolean {
+  return evidence.pairs.some(
+    (pair) => isAcross(one, pair) && pair.shown.filter((ohms) => ohms === null).length > 1,
+  );
+}
+
+function isCommon({ hypothesis, apart }: OpenCase, { answers }: FindingContext): boolean {
+  const broken = breakOf(hypothesis) as Break;
+  if (broken.kind !== "section") return true;
+  const role = answers.find(({ members }) => members.includes(hypothesis))?.roles[apart[0] ?? -1]?.role;
+  return apart.length === 1 && role !== "start-end" && role !== "start";
+}
+
+function whatIsOpen(hypothesis: Hypothesis): OpenPart {
+  const broken = breakOf(hypothesis) as Break;
+  const { sections } = hypothesis.placement.template.variant;
+  if (broken.kind === "section") return sections[broken.section]?.winding ?? "main";
+  return broken.kind === "lead" ? "lead" : "joint";
+}
+
+function wordsOf({ apart, what }: OpenCase, context: FindingContext): string {
+  const words = capitalised(listed(apart.map((lead) => wordOf(context, lead))));
+  const read =
+    apart.length > 0
+      ? `${words} ${apart.length > 1 ? "read" : "reads"} open to every other lead`
+      : "The leads fall into groups that a sound motor has not";
+  switch (what) {
+    case "joint":
+      return `${read}: the joint inside is open, or a protector in it is hot.`;
+    case "lead":
+      return `${read}: that lead is broken, or a protector in it is hot and open.`;
+    case null:
+      return `${read}: a broken winding or lead, or a protector that is hot and open.`;
+    default:
+      return `${read}: a broken ${what} winding or lead, or a protector that is hot and open.`;
+  }
 }

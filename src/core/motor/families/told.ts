@@ -42,5 +42,5 @@ function voltsFactor(volts: number | undefined, phases: 1 | 3): number {
 
 /** For kinds that have one speed: told more, it is another kind. */
 export function oneSpeed(speeds: number): number {
-  return speeds === 1 ? 1 : AGAINST;
+  return speeds === 1 ? 1 : AGAINST / 4;
 }

@@ -1,0 +1,134 @@
+import { describe, expect, it } from "vitest";
+import { aboutOf, meterFor, openLead, openSection } from "../bench/faultyMotor";
+import { type Ohmmeter, ohmmeter } from "../bench/ohmmeter";
+import { seededRandom } from "../bench/random";
+import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
+import { FAMILIES } from "../motor/families";
+import { led } from "../practice/course";
+import type { Identification } from "./identification";
+import { answer, table } from "./testSheets";
+
+const KINDS = FAMILIES.filter(({ id }) => id !== "electronic").map(({ id, variants }) => ({
+  id,
+  counts: Array.from({ length: 11 }, (_, i) => i + 2).filter(
+    (leads) => variants(leads, {}).length > 0 && (id !== "two-winding" || leads <= 8),
+  ),
+}));
+const ROUNDS = 8;
+
+const opens = ({ findings }: Identification) => findings.filter(({ code }) => code.startsWith("open-"));
+
+describe.each(KINDS)("led with the plate told, $id", ({ id, counts }) => {
+  const motors = Array.from({ length: ROUNDS }, (_, i) => {
+    const random = seededRandom(9001 + i * 433);
+    return { random, motor: randomMotor(random, id, counts[i % counts.length] as number) };
+  });
+  const lead = (motor: VirtualMotor, seed: number, read?: Ohmmeter) => {
+    const meter = meterFor(motor);
+    const own = ohmmeter(motor.network, meter, seededRandom(seed));
+    return led(motor, { read: read ?? own, meter, about: aboutOf(motor) }).answer;
+  };
+
+  it("an open winding is named, and never settled", () => {
+    let named = 0;
+    motors.forEach(({ motor, random }, i) => {
+      const last = lead(openSection(motor, random), i);
+      expect(last.status).not.toBe("settled");
+      if (opens(last).length > 0) named += 1;
+    });
+    expect(named).toBeGreaterThanOrEqual(ROUNDS - 1);
+  });
+
+  it("an open lead is named, and it is that lead", () => {
+    let named = 0;
+    motors.forEach(({ motor, random }, i) => {
+      const { motor: broken, lead: gone } = openLead(motor, random);
+      const last = lead(broken, i);
+      expect(last.status).not.toBe("settled");
+      const [finding] = opens(last);
+      if (finding?.leads.includes(gone)) named += 1;
+    });
+    // Of a pair one lead alone cannot be told for the broken one: both are named.
+    expect(named).toBeGreaterThanOrEqual(ROUNDS - 1);
+  });
+
+  it("a sound motor is not called broken", () => {
+    motors.forEach(({ motor }, i) => {
+      expect(lead(motor, i).status).not.toBe("fault");
+    });
+  });
+
+  it("settled, every winding was read and every group tested to the shell", () => {
+    motors.forEach(({ motor }, i) => {
+      const meter = meterFor(motor);
+      const course = led(motor, {
+        read: ohmmeter(motor.network, meter, seededRandom(i)),
+        meter,
+        about: aboutOf(motor),
+      });
+      if (course.answer.status !== "settled") return;
+      expect(course.answer.unread).toEqual([]);
+      const read = new Set(course.readings.flatMap(({ between, open }) => (open ? [] : between)));
+      expect(motor.leads.every(({ id: lead }) => read.has(lead))).toBe(true);
+      expect(course.frame.length).toBeGreaterThan(0);
+    });
+  });
+});
+
+describe("a hot protector", () => {
+  const leads = [..."abcd"].map((id) => ({ id }));
+
+  it("after one open reading the probing goes on, and no kind of motor is ruled out", () => {
+    const id = answer(table("a b OL", { leads }));
+    expect(id.status).toBe("needs-probe");
+    expect(id.findings).toEqual([]);
+    expect(id.nextProbe?.kind).toBe("pair");
+  });
+
+  it("while something reads open, what could be behind it is named with its probability", () => {
+    const id = answer(table("a b OL\na c OL", { leads, about: { capacitor: "run" } }));
+    expect(id.brokenIf.length).toBeGreaterThan(0);
+    for (const { confidence, says } of id.brokenIf) {
+      expect(confidence).toBeGreaterThan(0);
+      expect(says).toMatch(/open/);
+    }
+  });
+
+  it("is asked about once more when it has cooled; open still, it is condemned and nothing more is asked", () => {
+    const rows = "a b OL\nb c 9.8\nb d 12.2\na c OL";
+    const hot = answer(table(rows, { leads, about: { capacitor: "run", speeds: 2 } }));
+    expect(hot.status).toBe("fault");
+    expect(hot.findings[0]).toMatchObject({ code: expect.stringMatching(/^open-/), leads: ["a"] });
+    expect(hot.nextProbe?.because).toMatch(/cooled for 30 minutes/);
+    const again = answer(table(`${rows}\na c OL`, { leads, about: { capacitor: "run", speeds: 2 } }));
+    expect(again.status).toBe("fault");
+    expect(again.findings[0]?.says).toMatch(/not fit to run/);
+    expect(again.nextProbe).toBeNull();
+  });
+
+  it("closed again, what was read open through it says nothing any more", () => {
+    const rows = "a b OL\nb c 4.9\nb d 39.1\na c OL\na c 24.2";
+    const cool = answer(table(rows, { leads, about: { capacitor: "run", speeds: 2 } }));
+    expect(cool.findings.filter(({ severity }) => severity === "fault")).toEqual([]);
+    expect(["settled", "needs-probe"]).toContain(cool.status);
+    const full = answer(
+      table(`${rows}\na b 19.3\na d 58.4`, { leads, about: { capacitor: "run", speeds: 2 } }),
+    );
+    expect(full.status).toBe("settled");
+  });
+});
+
+describe("a winding by exclusion", () => {
+  it("is read, not presumed: two pairs found of three do not settle a three-phase motor", () => {
+    const leads = [..."abcdef"].map((id) => ({ id }));
+    const rows = "a b 6.2\nc d 6.2\na c OL\na e OL\nc e OL\na f OL\nc f OL";
+    const presumed = answer(table(rows, { leads, about: { phase: 3 } }));
+    expect(presumed.status).toBe("needs-probe");
+    expect(presumed.unread).toEqual([["e", "f"]]);
+    expect(presumed.nextProbe).toMatchObject({ kind: "pair", between: ["e", "f"] });
+    expect(answer(table(`${rows}\ne f 6.2`, { leads, about: { phase: 3 } })).status).toBe("settled");
+    const broken = answer(table(`${rows}\ne f OL`, { leads, about: { phase: 3 } }));
+    expect(broken.status).toBe("fault");
+    expect(broken.findings[0]?.leads).toEqual(["e", "f"]);
+  });
+});

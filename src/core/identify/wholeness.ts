@@ -1,0 +1,99 @@
+import type { LeadName } from "../motor/lead";
+import type { Answer } from "./answers";
+import { type Evidence, joinedGroups } from "./evidence";
+import { bits, breakOf, type Hypothesis, pathBetween } from "./hypotheses";
+import type { NextProbe } from "./identification";
+import { capitalised, listed } from "./reasoning";
+import type { ReadingSheet } from "./sheet";
+import { pairOf } from "./structure";
+
+/** Two leads by their place in the sheet. */
+export type LeadPair = readonly [number, number];
+
+/**
+ * Windings of an answer that no reading has run through yet, each by a pair of leads through which it is read at once.
+ * Leads without a place yet, which opens alone left one way to seat, are windings that nobody has read.
+ */
+export function unreadWindings(answer: Answer, evidence: Evidence): LeadPair[] {
+  const hypothesis = soundMember(answer);
+  if (!hypothesis) return [];
+  const { template, nodeOf } = hypothesis.placement;
+  const pairs = pairsOf(evidence.leadCount);
+  const path = ([a, b]: LeadPair) => pathBetween(template, nodeOf, a, b);
+  let read = 0;
+  for (const { a, b, ohms } of evidence.pairs) if (ohms !== null) read |= Math.max(0, path([a, b]));
+  const within = pairs.filter((pair) => path(pair) > 0);
+  const all = within.reduce((mask, pair) => mask | path(pair), 0);
+  const unread: LeadPair[] = [];
+  for (let left = all & ~read; left !== 0; ) {
+    const new_ = (pair: LeadPair) => bits(path(pair) & left).length;
+    const best = within.reduce((one, other) => (new_(other) > new_(one) ? other : one));
+    unread.push(best);
+    left &= ~path(best);
+  }
+  return [...unread, ...floatingPairs(hypothesis, evidence)];
+}
+
+function soundMember({ members }: Answer): Hypothesis | null {
+  return members.find((member) => breakOf(member) === null) ?? members[0] ?? null;
+}
+
+/** Leads that nothing but opens is known of, each with one that it may hang together with. */
+function floatingPairs({ placement }: Hypothesis, evidence: Evidence): LeadPair[] {
+  const { nodeOf, template, room } = placement;
+  const waiting = nodeOf.flatMap((node, lead) => (node === null ? [lead] : []));
+  const mayMeet = (one: number, other: number) => pairOf(evidence, one, other)?.ohms !== null;
+  const roomBeside = (node: number | null) =>
+    node !== null && room.some((places, n) => places > 0 && template.group[n] === template.group[node]);
+  const found: LeadPair[] = [];
+  for (let one = waiting.shift(); one !== undefined; one = waiting.shift()) {
+    const lead = one;
+    const at = waiting.findIndex((other) => mayMeet(lead, other));
+    const other =
+      at >= 0
+        ? waiting.splice(at, 1)[0]
+        : nodeOf.findIndex((node, placed) => roomBeside(node) && mayMeet(lead, placed));
+    if (other !== undefined && other >= 0) found.push([Math.min(lead, other), Math.max(lead, other)]);
+  }
+  return found;
+}
+
+function pairsOf(leadCount: number): LeadPair[] {
+  const leads = Array.from({ length: leadCount }, (_, i) => i);
+  return leads.flatMap((a) => leads.slice(a + 1).map((b): LeadPair => [a, b]));
+}
+
+/** The pair through which a winding that nobody has read is read; where it is open it is read once more. */
+export function wholenessPair(
+  unread: readonly LeadPair[],
+  evidence: Evidence,
+  sheet: ReadingSheet,
+  names: ReadonlyMap<string, LeadName>,
+): NextProbe | null {
+  const clips = ([a, b]: LeadPair) => (evidence.last?.some((lead) => lead === a || lead === b) ? 0 : 1);
+  const [pair] = [...unread].sort((x, y) => clips(x) - clips(y));
+  if (!pair) return null;
+  const ids = pair.map((lead) => sheet.leads[lead]?.id ?? "");
+  const words = listed(ids.map((id) => names.get(id)?.long ?? id));
+  return {
+    kind: "pair",
+    between: [ids[0] ?? "", ids[1] ?? ""],
+    because: capitalised(
+      `${words} are left for each other, but no reading has run through that winding: whole is proved, not presumed.`,
+    ),
+  };
+}
+
+/** A lead of a group of this answer that was never tested to the shell; null where every group was. */
+export function untestedGroup(answer: Answer, evidence: Evidence, sheet: ReadingSheet): number | null {
+  const tested = new Set(sheet.frame.map(({ lead }) => lead));
+  const group = joinedGroups(evidence);
+  const done = new Set(sheet.leads.flatMap(({ id }, i) => (tested.has(id) ? [group[i]] : [])));
+  const hypothesis = soundMember(answer);
+  const together = (a: number, b: number) =>
+    hypothesis !== null && pathBetween(hypothesis.placement.template, hypothesis.placement.nodeOf, a, b) >= 0;
+  const covered = (lead: number) =>
+    done.has(group[lead]) || sheet.leads.some(({ id }, i) => tested.has(id) && together(lead, i));
+  const lead = sheet.leads.findIndex((_, i) => !covered(i));
+  return lead < 0 ? null : lead;
+}
