@@ -2,10 +2,12 @@
 
 export { expectedOhms } from "./identify/expectedOhms";
 export { COOLING_MINUTES } from "./identify/findings/open";
+export type { Observation } from "./identify/hints";
 export { type Finding, type Identification, identification, type NextProbe } from "./identify/identification";
 export { identify } from "./identify/identify";
 export { SETTLED } from "./identify/report";
-export { LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
+export { ASKS, type Ask, LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
+export { type TieQuestion, tieQuestions } from "./identify/tieQuestions";
 export {
   COLOUR_LETTERS,
   COLOUR_WORD,
@@ -96,4 +98,5 @@ export {
 export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
 export { labelContent } from "./record/labelContent";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
+export { type ProbedAbout, probedAbout } from "./record/probedAbout";
 export { type StockItem, stockItem } from "./stock/item";

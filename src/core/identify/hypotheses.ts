@@ -1,10 +1,9 @@
-import { colourNats } from "../motor/colourHabits";
 import { FAMILIES } from "../motor/families";
 import type { About, Family } from "../motor/family";
-import type { Lead } from "../motor/lead";
 import { type Break, isBroken } from "./breaks";
 import type { Evidence } from "./evidence";
 import { type Fit, type FitRow, type FitSection, fitSections, type RoughFit, roughFit } from "./fit";
+import { hintNats, type Told } from "./hints";
 import { factsOf, type Placement, PRUNE_SIGMAS, placements } from "./placements";
 import { seenSkeletons } from "./seenSkeletons";
 import { boxId, brokenSkeletons, type Skeleton, skeletonsOf } from "./skeleton";
@@ -21,12 +20,6 @@ export interface Hypothesis {
   readonly fitIndex: readonly number[];
   /** Leads of the motor that are left out of the sight: see {@link Skeleton.partial}. */
   readonly leadsOut: number;
-}
-
-/** What is known beside the readings: what is told, and the leads' colours with the trust put in them. */
-export interface Told {
-  readonly about: About & { readonly trustColours: number };
-  readonly leads: readonly Lead[];
 }
 
 export interface Hypotheses {
@@ -66,7 +59,7 @@ export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
         const { sections, rows, fitIndex, key } = problem(placement, evidence);
         const known = cache.get(key) ?? { rough: roughFit(sections, rows), fit: null };
         cache.set(key, known);
-        const logShare = logPrior + Math.log(placement.share) + colourWeight(placement, told);
+        const logShare = logPrior + Math.log(placement.share) + hintNats(skeleton.family, placement, told);
         drafts.push({
           family: skeleton.family,
           placement,
@@ -101,13 +94,6 @@ export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
     .sort((a, b) => b.logWeight - a.logWeight);
   const best = all[0]?.logWeight ?? 0;
   return { all: all.filter((h) => h.logWeight > best - NEGLIGIBLE_NATS), truncated };
-}
-
-/** The log weight of the colours, in nats: 0 unless some trust is put in them. */
-function colourWeight({ template, nodeOf }: Placement, { about, leads }: Told): number {
-  if (about.trustColours === 0) return 0;
-  const roles = nodeOf.map((node) => (node === null ? null : (template.variant.nodes[node]?.role ?? null)));
-  return about.trustColours * colourNats(leads, roles);
 }
 
 /** A placement on its way to a hypothesis, its fit only begun. */

@@ -30,6 +30,8 @@ export const FINDING_CODES = [
   "beyond-ohms",
   "unknown-build",
   "range-too-coarse",
+  "mark-disagrees",
+  "told-disagrees",
 ] as const;
 
 const finding = z.object({
@@ -59,6 +61,13 @@ const sections = z.array(
 
 const bonded = z.array(z.array(leadId));
 
+const certainty = z.object({
+  kind: z.enum(["bonded", "apart", "same-group", "pair", "role", "order", "sound", "open"]),
+  leads: z.array(leadId),
+  confidence: z.number().min(0).max(1),
+  says: z.string(),
+});
+
 /** The form of `odd-lead/identification@1`. */
 export const identification = z.object({
   ok: z
@@ -78,6 +87,10 @@ export const identification = z.object({
   alternatives: z.array(z.object({ family: z.string(), confidence: z.number(), roles, sections, bonded })),
   nextProbe: nextProbe.nullable(),
   settleBy: z.array(z.string()),
+  certain: z.array(certainty).meta({
+    description:
+      "What holds at 0.99 whatever the rest turns out to be; empty once everything is asked and settled.",
+  }),
   unread: z
     .array(pair)
     .meta({ description: "Windings, each by a pair of leads, that no reading has run through yet." }),
@@ -92,5 +105,6 @@ export const identification = z.object({
 });
 
 export type Identification = z.output<typeof identification>;
+export type Certainty = z.output<typeof certainty>;
 export type Finding = z.output<typeof finding>;
 export type NextProbe = z.output<typeof nextProbe>;

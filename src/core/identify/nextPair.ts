@@ -30,13 +30,22 @@ export function pairValues(stakes: Stakes, evidence: Evidence, meter: Meter): Pa
   const candidates = [...stakes.classed]
     .sort((x, y) => y.hypothesis.logWeight - x.hypothesis.logWeight)
     .slice(0, MOST_HYPOTHESES);
+  const tags = new Map<string, number>();
+  const labelOf =
+    ({ placement: { template } }: Hypothesis) =>
+    (node: number): number => {
+      const tag = stakes.placeTag(template.variant.nodes[node]?.role ?? null, node);
+      const label = tags.get(tag) ?? tags.size;
+      tags.set(tag, label);
+      return Math.min(label, MOST_TAGS - 1);
+    };
   const best = candidates[0]?.hypothesis.logWeight ?? 0;
   const raw = candidates.map((c) => Math.exp(c.hypothesis.logWeight - best));
   const total = raw.reduce((sum, w) => sum + w, 0);
   const believed = candidates.map(({ index, hypothesis }, h) => ({
     index,
     weight: (raw[h] as number) / total,
-    seats: seating(hypothesis),
+    seats: seating(hypothesis, labelOf(hypothesis)),
     bins: expectations(hypothesis, meter),
   }));
   const values = pairsWorthAsking(evidence, openTo).map(([a, b]): PairValue => {
@@ -81,11 +90,16 @@ interface Seat {
   readonly label: number;
 }
 
-/** More labels than two leads have seats: nodes of a template are under twenty. */
+/** Nodes of a template are under this, and so is what a question asks of them. */
+const MOST_TAGS = 30;
+/** More labels than two leads have seats. */
 const MOST_SEATS = 1024;
 
 /** Where two leads may sit under a hypothesis: one way when both are placed, all free places otherwise. */
-function seating({ placement, leadsOut }: Hypothesis): (a: number, b: number) => readonly Seat[] {
+function seating(
+  { placement, leadsOut }: Hypothesis,
+  labelOf: (node: number) => number,
+): (a: number, b: number) => readonly Seat[] {
   const { template, nodeOf, room, floating } = placement;
   const path = (i: number, j: number) => template.path[i]?.[j] ?? APART;
   const touched = (lead: number) => ((floating.touched >> lead) & 1 ? lead : null);
@@ -100,7 +114,7 @@ function seating({ placement, leadsOut }: Hypothesis): (a: number, b: number) =>
     const seats = nodes.map((n) => ({
       mask: path(n, placed),
       share: (near * (room[n] as number)) / places,
-      label: 1 + n,
+      label: 1 + labelOf(n),
     }));
     return [...seats, { mask: APART, share: 1 - near, label: 0 }];
   };
@@ -118,7 +132,12 @@ function seating({ placement, leadsOut }: Hypothesis): (a: number, b: number) =>
         for (const j of nodes) {
           const left = (room[j] as number) - (i === j ? 1 : 0);
           const ways = ((room[i] as number) / places) * (Math.max(0, left) / (places - 1));
-          if (ways > 0) seats.push({ mask: path(i, j), share: near * ways, label: 1 + i * 24 + j });
+          if (ways > 0)
+            seats.push({
+              mask: path(i, j),
+              share: near * ways,
+              label: 1 + labelOf(i) * MOST_TAGS + labelOf(j),
+            });
         }
       }
     });

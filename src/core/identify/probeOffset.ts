@@ -1,5 +1,6 @@
 import { type Evidence, lessOhms } from "./evidence";
-import { type Hypotheses, hypotheses, logSum, type Told } from "./hypotheses";
+import type { Told } from "./hints";
+import { type Hypotheses, hypotheses, logSum } from "./hypotheses";
 
 /** Probes that were not zeroed: what they add to every reading, and what stands once that is taken off. */
 export interface ProbeOffset {

@@ -1,23 +1,27 @@
 import { familyById } from "../motor/families";
 import { type Answer, roleConfidences } from "./answers";
+import { certainties } from "./certain";
 import type { ElectronicSign } from "./electronic";
-import type { Evidence } from "./evidence";
+import { type Evidence, joinedGroups } from "./evidence";
 import { colourFindings } from "./findings/colour";
 import { type FindingContext, idsOf } from "./findings/context";
+import { observedFindings } from "./findings/observed";
 import { brokenIf, cooledProbe, openFindings } from "./findings/open";
 import { rangeFindings } from "./findings/range";
 import { twinFindings } from "./findings/twins";
-import type { Finding, Identification, NextProbe } from "./identification";
+import type { Certainty, Finding, Identification, NextProbe } from "./identification";
 import { checkingPair, decidingPair, furtherPair, shellTestDue, shellTestOf, strainedPair } from "./probing";
 import { reasoning } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
 import type { Slip } from "./slips";
-import { brokenShare, openStakes, stakesOf } from "./stakes";
+import { brokenShare, isAnswered, openStakes, stakesOf } from "./stakes";
 import { bondedLeads, sectionsOf, sectionsWithoutFamily } from "./structure";
 import { unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
 
 /** One answer stands at this probability or better: settled. */
 export const SETTLED = 0.99;
+/** An answer at this is held against what was seen beside the ohms. */
+const WORTH_HOLDING = 0.5;
 /** An answer at this is likely enough to look for faults in its windings once nothing more can be read. */
 const LIKELY = 0.9;
 const MOST_ALTERNATIVES = 5;
@@ -51,34 +55,51 @@ export function answered(
   const hypothesis = best.members[0];
   if (!hypothesis) throw new RangeError("an answer without members");
   const confidence = Math.min(1, best.confidence * trust);
+  const { ask } = sheet;
   const known = confidence >= SETTLED && complete;
   const broken = brokenShare(answers) > 1 - SETTLED;
   const decided = known && !broken;
-  const unread = hypothesis.leadsOut === 0 ? unreadWindings(best, context.evidence) : [];
+  const unread = unreadWindings(best, context.evidence);
   const whole = known ? wholenessPair(unread, all, sheet, names) : null;
-  const deciding = decided
-    ? null
-    : (decidingPair(answers, stakesOf(answers), all, sheet, names) ??
-      (broken ? decidingPair(answers, openStakes(answers), all, sheet, names) : null) ??
-      whole ??
-      (!complete && confidence >= SETTLED ? furtherPair(all, sheet) : null));
-  const checking = decided
-    ? (whole ?? checkingPair(best, all, sheet) ?? strainedPair(best, context.evidence, sheet))
-    : null;
+  const asked = stakesOf(answers, ask);
+  // Leads that readings join to one group are whole, whatever builds were not looked at.
+  const joined = new Set(joinedGroups(all)).size === 1;
+  const done =
+    ask === "sound"
+      ? !broken && unread.length === 0 && (complete || joined)
+      : complete && isAnswered(asked, SETTLED / trust);
+  const answeredEarly = ask !== "all" && done;
+  const deciding =
+    decided || answeredEarly
+      ? null
+      : ((ask === "sound" ? wholenessPair(unread, all, sheet, names) : null) ??
+        decidingPair(answers, asked, all, sheet, names) ??
+        (broken ? decidingPair(answers, openStakes(answers), all, sheet, names) : null) ??
+        (ask === "all" ? whole : decidingPair(answers, stakesOf(answers, "all"), all, sheet, names)) ??
+        (!complete && confidence >= SETTLED ? furtherPair(all, sheet) : null));
+  const checking =
+    decided && !answeredEarly
+      ? (whole ?? checkingPair(best, all, sheet) ?? strainedPair(best, context.evidence, sheet))
+      : null;
   const opens = openFindings(context);
   const findings = [
     ...earlier,
     ...opens,
     ...(decided || (!deciding && best.confidence >= LIKELY) ? twinFindings(context) : []),
     ...(decided ? colourFindings(context) : []),
+    ...(confidence >= WORTH_HOLDING ? observedFindings(context) : []),
     ...(!decided && !deciding && opens.length === 0 ? rangeFindings(context) : []),
   ];
   const again = findings.find((finding) => finding.code === "readings-disagree");
-  const untested = decided ? untestedGroup(best, all, sheet) : null;
+  const finished = decided || answeredEarly;
+  const untested =
+    decided || (answeredEarly && (ask === "sound" || sheet.frame.length === 0))
+      ? untestedGroup(best, all, sheet)
+      : null;
   const shellDue = shellTestDue(sheet, all, names) ?? shellTestOf(untested, sheet, names);
   const status = statusOf(
     findings,
-    decided,
+    finished,
     again !== undefined && (slips.length > 0 || decided),
     deciding ?? checking ?? (untested === null ? null : shellDue),
   );
@@ -90,6 +111,10 @@ export function answered(
   const sure = roleConfidences(answers).map((p) => p * trust);
   const bonded = bondedLeads(hypothesis).map((group) => idsOf(context, group));
   const ids = sheet.leads.map((lead) => lead.id);
+  const certain = [
+    ...certainties(answers, context.evidence, sheet, names, trust),
+    ...(ask === "sound" && status === "settled" ? [soundIn(sheet, 1 - brokenShare(answers))] : []),
+  ];
   return {
     ok: true,
     format: "odd-lead/identification@1",
@@ -120,10 +145,21 @@ export function answered(
           ? pairProbe
           : (shellDue ?? pairProbe),
     settleBy: status === "tied" ? settleBy(answers, findings) : [],
+    certain: status === "settled" && ask === "all" ? [] : certain,
     unread: unread.map(([a, b]): [string, string] => [ids[a] ?? "", ids[b] ?? ""]),
     brokenIf: status === "settled" ? [] : brokenIf(context),
     findings,
     reasoning: reasoning(best, context.evidence, sheet, names),
+  };
+}
+
+/** The answer to whether it is sound. */
+function soundIn({ leads }: ReadingSheet, confidence: number): Certainty {
+  return {
+    kind: "sound",
+    leads: leads.map(({ id }) => id),
+    confidence,
+    says: "Every winding was read through and is whole, and none of them touches the shell.",
   };
 }
 
@@ -225,6 +261,7 @@ function nothingKnown(findings: readonly Finding[]): Identification {
     alternatives: [],
     nextProbe: null,
     settleBy: [],
+    certain: [],
     unread: [],
     brokenIf: [],
     findings: [...findings],

@@ -1,8 +1,19 @@
 import { z } from "zod";
+import { FAMILY_IDS } from "../motor/families";
+import { ROLE_NAMES } from "../motor/role";
 import { HIGHEST_READING_OHMS } from "../quantity/ohms";
 
 /** The most and fewest leads a sheet may have; the frame lead is not counted. */
 export const LEAD_LIMITS = { fewest: 2, most: 12 } as const;
+
+/** What the probing may be for. */
+export const ASKS = ["all", "speeds", "capacitor", "shared", "sound"] as const;
+export type Ask = (typeof ASKS)[number];
+
+/** How something beside the ohms came to be known. */
+export const OBSERVED_BY = ["plate", "bump", "light-run", "drawing", "mark"] as const;
+
+const MOST_OBSERVATIONS = 48;
 
 /** The most readings a sheet may carry, repeats included: ten of every pair of twelve leads. */
 const MOST_READINGS = 660;
@@ -44,6 +55,22 @@ const meter = z.object({
   probeOhms: z.number().finite().min(0).max(100).default(0),
 });
 
+/** Something seen beside the ohms: what a lead is, or what kind of motor this is. */
+export const observation = z
+  .union([
+    z.object({
+      lead: leadId,
+      role: z.object({
+        role: z.enum(ROLE_NAMES),
+        rank: z.number().int().positive().max(12).optional(),
+        group: z.number().int().positive().max(12).optional(),
+      }),
+      by: z.enum(OBSERVED_BY),
+    }),
+    z.object({ family: z.enum(FAMILY_IDS), by: z.enum(OBSERVED_BY) }),
+  ])
+  .meta({ description: "Something seen beside the ohms: what a lead is, or what kind of motor this is." });
+
 const about = z.object({
   phase: z.union([z.literal(1), z.literal(3)]).optional(),
   volts: z.number().finite().positive().max(1000).optional(),
@@ -72,6 +99,15 @@ export const readingSheet = z
       .object({ ohmsEachWay: z.number().finite().min(0).max(1000).default(0) })
       .default({ ohmsEachWay: 0 }),
     about: about.default({ trustColours: 0 }),
+    ask: z.enum(ASKS).default("all").meta({
+      description: "What the probing is to find out: the next probe and the end follow the question.",
+    }),
+    told: z.array(observation).max(MOST_OBSERVATIONS).default([]),
+    inLine: z
+      .array(z.enum(["main", "start"]))
+      .max(2)
+      .default([])
+      .meta({ description: "Windings with a capacitor or a switch in line, which an ohmmeter sees open." }),
   })
   .superRefine((sheet, context) => {
     const ids = sheet.leads.map((l) => l.id);
@@ -94,6 +130,9 @@ export const readingSheet = z
         const message = `lead “${a}” is read against itself`;
         context.addIssue({ code: "custom", path: ["readings", i, "between"], message });
       }
+    });
+    sheet.told.forEach((one, i) => {
+      if ("lead" in one) known(one.lead, ["told", i, "lead"]);
     });
     sheet.frame.forEach(({ lead: id }, i) => {
       known(id, ["frame", i, "lead"]);

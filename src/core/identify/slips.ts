@@ -1,5 +1,6 @@
 import { type Evidence, LEAKAGE_OHMS, type PairEvidence, without } from "./evidence";
-import { type Hypotheses, type Hypothesis, hypotheses, logSum, type Told } from "./hypotheses";
+import type { Told } from "./hints";
+import { type Hypotheses, type Hypothesis, hypotheses, logSum } from "./hypotheses";
 
 /** A reading that the others speak against, and what stands without it. */
 export interface Slip {

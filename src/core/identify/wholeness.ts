@@ -18,6 +18,7 @@ export function unreadWindings(answer: Answer, evidence: Evidence): LeadPair[] {
   const hypothesis = soundMember(answer);
   if (!hypothesis) return [];
   const { template, nodeOf } = hypothesis.placement;
+  if (hypothesis.leadsOut > 0) return untouchedPairs(evidence);
   const pairs = pairsOf(evidence.leadCount);
   const path = ([a, b]: LeadPair) => pathBetween(template, nodeOf, a, b);
   let read = 0;
@@ -32,6 +33,15 @@ export function unreadWindings(answer: Answer, evidence: Evidence): LeadPair[] {
     left &= ~path(best);
   }
   return [...unread, ...floatingPairs(hypothesis, evidence)];
+}
+
+/** Leads that nobody has touched, each with one that somebody has. */
+function untouchedPairs({ leadCount, pairs }: Evidence): LeadPair[] {
+  const touched = new Set(pairs.flatMap(({ a, b }) => [a, b]));
+  const [first = 0] = touched;
+  return Array.from({ length: leadCount }, (_, lead) => lead)
+    .filter((lead) => !touched.has(lead))
+    .map((lead) => [Math.min(first, lead), Math.max(first, lead)]);
 }
 
 function soundMember({ members }: Answer): Hypothesis | null {

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { platedMotor } from "../bench/platedMotor";
 import { seededRandom } from "../bench/random";
+import { slotOfMark } from "../motor/marks";
 import {
   blower4,
   dualVoltage,
@@ -17,7 +18,7 @@ import { fitMotor } from "./fitMotor";
 import { operatingPoint, runUp } from "./operatingPoint";
 import { ratingOf } from "./rating";
 import { solve } from "./solve";
-import { slotOfMark, woundMotor } from "./woundMotor";
+import { woundMotor } from "./woundMotor";
 
 type Tested = typeof fan3;
 

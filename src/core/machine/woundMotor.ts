@@ -1,5 +1,6 @@
 import { familyById } from "../motor/families";
 import type { CoilSeat, Feeding, Slot } from "../motor/feeding";
+import { slotOfMark } from "../motor/marks";
 import type { Winding } from "../motor/network";
 import type { Role } from "../motor/role";
 import { unreadSections } from "./unreadCoils";
@@ -257,16 +258,4 @@ function exchange(slots: Map<string, Slot>, ones: readonly Slot[], others: reado
     if (i >= 0) slots.set(lead, others[i] ?? slot);
     else if (j >= 0) slots.set(lead, ones[j] ?? slot);
   }
-}
-
-/** IEC 60034-8 names of the ends of three coils, by their NEMA numbers. */
-const IEC_NUMBERS: Readonly<Record<string, number>> = { U1: 1, V1: 2, W1: 3, U2: 4, V2: 5, W2: 6 };
-
-/** The slot that a mark names: "T4", "4", "t 4" or "U2"; null for any other. */
-export function slotOfMark(mark: string | undefined): Slot | null {
-  const plain = (mark ?? "").trim().toUpperCase().replace(/\s+/g, "");
-  const number = /^T?(\d{1,2})$/.exec(plain)?.[1];
-  if (number !== undefined) return Number(number) >= 1 && Number(number) <= 12 ? `T${Number(number)}` : null;
-  const iec = IEC_NUMBERS[plain];
-  return iec === undefined ? null : `T${iec}`;
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { ASKS, observation } from "../identify/sheet";
 import { PLATE_FIELD_IDS } from "../motor/plate";
 import { HIGHEST_READING_OHMS } from "../quantity/ohms";
 import { type MatchRequest, matchRequest } from "../stock/matchRequest";
@@ -208,6 +209,12 @@ const body = z.discriminatedUnion("kind", [
     .refine((r) => r.between[0] !== r.between[1], "a lead cannot be read against itself"),
   z.object({ kind: z.literal("shell-reading"), lead: leadId, ...shown }),
   z.object({ kind: z.literal("told"), told }),
+  /** What the probing is to find out. */
+  z.object({ kind: z.literal("ask"), ask: z.enum(ASKS) }),
+  /** Something seen beside the ohms that settles a tie; it replaces what was seen of the same lead, or of the kind. */
+  z.object({ kind: z.literal("observed"), observed: observation }),
+  /** That taken back: of a lead, or of the kind where none is named. */
+  z.object({ kind: z.literal("observed-gone"), lead: leadId.optional() }),
   z.object({ kind: z.literal("meter"), meter }),
   z.object({ kind: z.literal("conditions"), conditions }),
   z.object({ kind: z.literal("reference"), reference }),

@@ -1,4 +1,5 @@
-import type { ReadingSheetInput } from "../identify/sheet";
+import type { Observation } from "../identify/hints";
+import type { Ask, ReadingSheetInput } from "../identify/sheet";
 import { LEAD_LIMITS } from "../identify/sheet";
 import type { Lead } from "../motor/lead";
 import type { TypedPlate } from "../motor/plate";
@@ -17,6 +18,7 @@ import type {
   Reference,
   Told,
 } from "./facts";
+import { probedAbout } from "./probedAbout";
 import { type WiringFacts, wiringFacts } from "./wiringFacts";
 
 /** A reading as it stands in the job's table. */
@@ -61,6 +63,10 @@ export interface Job extends WiringFacts {
   readonly pairReadings: readonly KeptPairReading[];
   readonly shellReadings: readonly KeptShellReading[];
   readonly told: Told;
+  /** What the probing is to find out. */
+  readonly ask: Ask;
+  /** What was seen beside the ohms, the latest of each lead. */
+  readonly observed: readonly Observation[];
   readonly meter: Meter;
   readonly conditions: Conditions;
   /** What the readings are held against; null when nothing was given, or it was taken away again. */
@@ -108,6 +114,8 @@ export function deriveJob(facts: readonly Fact[]): Job {
     pairReadings: pairReadings(live).filter((r) => r.between.every((id) => here.has(id))),
     shellReadings: shellReadings(live).filter((r) => here.has(r.lead)),
     told: last("told")?.told ?? {},
+    ask: last("ask")?.ask ?? "all",
+    observed: standingObservations(live).filter((one) => !("lead" in one) || here.has(one.lead)),
     meter: last("meter")?.meter ?? USUAL_METER,
     conditions: last("conditions")?.conditions ?? USUAL_CONDITIONS,
     reference: standingReference(last("reference")?.reference ?? null),
@@ -165,6 +173,19 @@ function coolingOf(live: readonly Fact[]): Job["cooling"] {
     .slice(at + 1)
     .some((f) => f.body.kind === "pair-reading" && f.body.between.some((lead) => leads.includes(lead)));
   return readAgain ? null : { since: begun.at, leads };
+}
+
+/** The key of what was seen of the kind of motor. */
+const OF_KIND = "";
+
+function standingObservations(live: readonly Fact[]): Observation[] {
+  const seen = new Map<string, Observation>();
+  for (const { body } of live) {
+    if (body.kind === "observed")
+      seen.set("lead" in body.observed ? body.observed.lead : OF_KIND, body.observed);
+    if (body.kind === "observed-gone") seen.delete(body.lead ?? OF_KIND);
+  }
+  return [...seen.values()];
 }
 
 function typedPlates(live: readonly Fact[]): Job["plates"] {
@@ -234,13 +255,16 @@ export function sheetOf(job: Job): ReadingSheetInput | null {
     format: "odd-lead/reading-sheet@1",
     leads: job.leads.map((lead) => ({ ...lead })),
     readings: job.pairReadings
-      .filter((r) => r.standing)
+      // A pair that was open and was read again tells a hot motor from a broken one.
+      .filter((r) => r.standing || "open" in r.shown)
       .map((r) => ({ between: [r.between[0], r.between[1]], ...inSheet(r.shown) })),
     frame: job.shellReadings.filter((r) => r.standing).map((r) => ({ lead: r.lead, ...inSheet(r.shown) })),
     meter: { ...job.meter },
     ...(job.conditions.windingC === undefined ? {} : { windingTemperatureC: job.conditions.windingC }),
     cable: { ohmsEachWay: cableOhmsEachWayOf(job) },
-    about: { ...job.told },
+    about: probedAbout(job).about,
+    ask: job.ask,
+    told: [...job.observed],
   };
 }
 

@@ -1,9 +1,11 @@
 import type { Identification } from "../identify/identification";
+import { SETTLED } from "../identify/report";
 import { type FittedMotor, fitMotor } from "../machine/fitMotor";
 import { type Polarity, polarity } from "../machine/polarity";
 import { ratingOf } from "../machine/rating";
 import { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
-import { slotOfMark, type WoundMotor, woundMotor } from "../machine/woundMotor";
+import { type WoundMotor, woundMotor } from "../machine/woundMotor";
+import { slotOfMark } from "../motor/marks";
 import { type Plate, readPlate } from "../motor/plate";
 import type { Fault } from "../quantity/fault";
 import type { VoltRange } from "../quantity/volts";
@@ -73,7 +75,10 @@ export function wiringFactsOf(job: WiringFactsOfJob): WiringFactsOfJob {
 }
 
 /** What of an identification the wiring hangs on. */
-export type KnownAnswer = Pick<Identification, "status" | "family" | "roles" | "sections" | "bonded">;
+export type KnownAnswer = Pick<
+  Identification,
+  "status" | "family" | "confidence" | "roles" | "sections" | "bonded" | "unread"
+>;
 
 /** The wiring of a job: the plan for its settled motor, or its retrofit, on its equipment. */
 export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): JobWiring {
@@ -99,11 +104,14 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
     return { kind: "not-settled", stop: false, says: "Enter the leads and their readings in Probe first." };
   if (answer.status === "fault")
     return { kind: "not-settled", stop: true, says: "The winding is not fit to run. Land nothing." };
-  if (answer.status !== "settled")
+  if (!isSettled(answer, job.leads))
     return {
       kind: "not-settled",
       stop: false,
-      says: "The leads are not settled yet. Land nothing until Probe says settled.",
+      says:
+        answer.status === "settled"
+          ? "One question about this motor is answered, not all its leads. Ask Probe for everything before landing."
+          : "The leads are not settled yet. Land nothing until Probe says settled.",
     };
   const unproved = woundMotor(asSetNow(answer, job.setInside), job.leads);
   if (!unproved)
@@ -143,6 +151,19 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
     polarity: ends,
     leads: motor.leads.map(({ id }) => id),
   }));
+}
+
+/** Every lead known, every winding read: more than that the one question asked is answered. */
+function isSettled(
+  { status, confidence, roles, unread }: KnownAnswer,
+  leads: WiringFactsOfJob["leads"],
+): boolean {
+  return (
+    status === "settled" &&
+    confidence >= SETTLED &&
+    unread.length === 0 &&
+    (Object.keys(roles).length === 0 || leads.every(({ id }) => roles[id] !== undefined))
+  );
 }
 
 /** Asked for where a plate names µF and no volts: of the two usual ratings the higher, which never harms. */

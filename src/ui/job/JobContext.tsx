@@ -93,6 +93,8 @@ function useWiring(job: Job, answer: Identification | null): JobWiring {
   const motor: KnownAnswer | null = answer && {
     status: answer.status,
     family: answer.family,
+    confidence: answer.confidence,
+    unread: answer.unread,
     roles: answer.roles,
     sections: answer.sections,
     bonded: answer.bonded,

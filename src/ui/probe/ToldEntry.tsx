@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import type { Told } from "@/core";
+import { probedAbout, type Told } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
@@ -10,34 +10,73 @@ import { Fold } from "../parts/Fold";
 /** Supplies as a plate names them. */
 const VOLTS = [24, 115, 208, 230, 277, 400, 460] as const;
 
+const FIELD_WORDS: Readonly<Record<keyof Told, string>> = {
+  capacitor: "Capacitor",
+  speeds: "Speeds",
+  reversible: "Reversible",
+  phase: "Supply",
+  dualVoltage: "Two voltages",
+  volts: "Volts",
+  kind: "Kind of drive",
+  trustColours: "Trust in colours",
+};
+
+/** A told value in words. */
+function wordOf(field: keyof Told, value: Told[keyof Told]): string {
+  if (value === undefined) return "not known";
+  if (typeof value === "boolean") return value ? "yes" : "no";
+  if (field === "phase") return value === 3 ? "three-phase" : "single-phase";
+  if (field === "volts") return `${value} V`;
+  return field === "capacitor"
+    ? (CAPACITOR_WORDS[value as NonNullable<Told["capacitor"]>] ?? "")
+    : String(value);
+}
+
+const CAPACITOR_WORDS: Readonly<Record<NonNullable<Told["capacitor"]>, string>> = {
+  run: "run capacitor",
+  none: "none",
+  start: "start capacitor",
+  "start-and-run": "start and run",
+};
+
 /** What the plate or the machine already tells. It shifts what is likely; it never overrules the meter. */
 export function ToldEntry() {
   const { job, add } = useJob();
   const { told } = job;
+  const { byPlate, clashes } = probedAbout(job);
+  const unknown = (field: keyof Told) =>
+    byPlate[field] === undefined ? "not known" : `by the plate: ${wordOf(field, byPlate[field])}`;
   const tell = (change: Partial<Told>) => add({ kind: "told", told: { ...told, ...change } });
   return (
     <Fold title="Told by plate or machine" summary="what is known beside the ohms" open>
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
         Leave open what you do not know. It shifts what is likely and never overrules the meter.
       </Typography>
+      {clashes.map((field) => (
+        <Typography key={field} role="alert" sx={{ color: "warning.main", fontWeight: 600, mb: 2 }}>
+          {FIELD_WORDS[field]}: told here as {wordOf(field, told[field])}, and the plate that was typed says{" "}
+          {wordOf(field, byPlate[field])}. What is told here counts; look again at both.
+        </Typography>
+      ))}
       <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(3, 1fr)" }, gap: 3 }}>
         <Choice
           label="Capacitor"
           value={told.capacitor ?? ""}
           onChange={(v) => tell({ capacitor: (v || undefined) as Told["capacitor"] })}
         >
-          <option value="">not known</option>
-          <option value="run">run capacitor</option>
-          <option value="none">none</option>
-          <option value="start">start capacitor</option>
-          <option value="start-and-run">start and run</option>
+          <option value="">{unknown("capacitor")}</option>
+          {Object.entries(CAPACITOR_WORDS).map(([id, words]) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
         </Choice>
         <Choice
           label="Speeds"
           value={String(told.speeds ?? "")}
           onChange={(v) => tell({ speeds: v ? Number(v) : undefined })}
         >
-          <option value="">not known</option>
+          <option value="">{unknown("speeds")}</option>
           {[1, 2, 3, 4, 5].map((n) => (
             <option key={n} value={n}>
               {n}
@@ -49,7 +88,7 @@ export function ToldEntry() {
           value={told.reversible === undefined ? "" : told.reversible ? "yes" : "no"}
           onChange={(v) => tell({ reversible: v === "" ? undefined : v === "yes" })}
         >
-          <option value="">not known</option>
+          <option value="">{unknown("reversible")}</option>
           <option value="yes">yes</option>
           <option value="no">no</option>
         </Choice>
@@ -58,7 +97,7 @@ export function ToldEntry() {
           value={String(told.phase ?? "")}
           onChange={(v) => tell({ phase: v === "" ? undefined : v === "3" ? 3 : 1 })}
         >
-          <option value="">not known</option>
+          <option value="">{unknown("phase")}</option>
           <option value="1">single-phase</option>
           <option value="3">three-phase</option>
         </Choice>
@@ -67,7 +106,7 @@ export function ToldEntry() {
           value={told.dualVoltage === undefined ? "" : told.dualVoltage ? "yes" : "no"}
           onChange={(v) => tell({ dualVoltage: v === "" ? undefined : v === "yes" })}
         >
-          <option value="">not known</option>
+          <option value="">{unknown("dualVoltage")}</option>
           <option value="yes">yes</option>
           <option value="no">no</option>
         </Choice>
@@ -76,7 +115,7 @@ export function ToldEntry() {
           value={String(told.volts ?? "")}
           onChange={(v) => tell({ volts: v ? Number(v) : undefined })}
         >
-          <option value="">not known</option>
+          <option value="">{unknown("volts")}</option>
           {VOLTS.map((volts) => (
             <option key={volts} value={volts}>
               {volts} V
@@ -88,7 +127,7 @@ export function ToldEntry() {
           value={told.kind ?? ""}
           onChange={(v) => tell({ kind: v || undefined })}
         >
-          <option value="">not known</option>
+          <option value="">{unknown("kind")}</option>
           <option value="winding">plain windings</option>
           <option value="electronic">electronic module</option>
         </Choice>

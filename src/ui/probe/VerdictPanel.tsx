@@ -8,7 +8,10 @@ import { STATUS_WORDS } from "../parts/statusWords";
 import { Mark, Verdict, type Weight } from "../parts/Verdict";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
+import { AskChoice } from "./AskChoice";
+import { BrokenIf, CertainList } from "./CertainList";
 import { CoolingNotice } from "./CoolingNotice";
+import { Observed, TieQuestions } from "./TieQuestions";
 import type { Target } from "./target";
 
 const SEVERITY: Readonly<Record<Finding["severity"], Weight>> = {
@@ -17,12 +20,17 @@ const SEVERITY: Readonly<Record<Finding["severity"], Weight>> = {
   fault: "stop",
 };
 
+const WORTH_SHOWING = 0.5;
+
 /** What this motor is, how sure, and why. */
 export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void }) {
-  const { answer, working } = useJob();
+  const { job, answer, working } = useJob();
   if (!answer) return null;
   const { weight, word } = STATUS_WORDS[answer.status];
+  const early = job.ask !== "all" && answer.status === "settled";
   const family = familyById(answer.family);
+  // Below one half nothing is shown as an answer.
+  const told = answer.confidence >= WORTH_SHOWING || answer.status === "tied" || answer.status === "fault";
   return (
     <Box
       component="section"
@@ -31,12 +39,19 @@ export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void 
       aria-busy={working}
       sx={working ? FADED_WHEN_SLOW : undefined}
     >
+      <AskChoice />
       <Box sx={{ fontSize: "1.375rem" }}>
-        <Verdict weight={weight} word={word} />
+        <Verdict weight={weight} word={early ? "Answered" : word} />
       </Box>
       <Typography sx={{ mt: 1, fontSize: "1.0625rem", "&::first-letter": { textTransform: "uppercase" } }}>
-        {family ? `${family.title}. ` : answer.status === "needs-probe" ? "Nothing is known yet. " : ""}
-        {family ? (
+        {family && !told
+          ? "Several kinds of motor are left. "
+          : family
+            ? `${family.title}. `
+            : answer.status === "needs-probe"
+              ? "Nothing is known yet. "
+              : ""}
+        {family && told ? (
           <Box component="span" sx={{ color: "text.secondary" }}>
             {sureness(answer)}
           </Box>
@@ -45,6 +60,9 @@ export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void 
       <Findings findings={answer.findings} />
       <CoolingNotice onChoose={onChoose} />
       {answer.status === "tied" ? <Tied answer={answer} /> : null}
+      <Observed />
+      <CertainList answer={answer} />
+      <BrokenIf answer={answer} />
       {answer.reasoning.length > 0 ? (
         <>
           <Typography variant="h3" sx={{ mt: 4 }}>
@@ -110,13 +128,8 @@ function Findings({ findings }: { findings: readonly Finding[] }) {
 function Tied({ answer }: { answer: Identification }) {
   const { short } = useJob();
   return (
-    <Box sx={{ mt: 3 }}>
-      <Typography variant="h3">What settles it</Typography>
-      <Box component="ul" sx={{ m: 0, mt: 1, pl: 5 }}>
-        {answer.settleBy.map((says) => (
-          <li key={says}>{says}</li>
-        ))}
-      </Box>
+    <Box>
+      <TieQuestions answer={answer} />
       {answer.alternatives.length > 0 ? (
         <>
           <Typography variant="h3" sx={{ mt: 3 }}>

@@ -140,10 +140,14 @@ function whatIsOpen(hypothesis: Hypothesis): OpenPart {
 }
 
 function wordsOf({ apart, what }: OpenCase, context: FindingContext): string {
-  const words = capitalised(listed(apart.map((lead) => wordOf(context, lead))));
+  const { pairs, leadCount } = context.evidence;
+  const touched = new Set(pairs.flatMap(({ a, b }) => [a, b]));
+  const tried = apart.filter((lead) => touched.has(lead));
+  const words = capitalised(listed(tried.map((lead) => wordOf(context, lead))));
+  const to = touched.size < leadCount ? "to what was tried" : "to every other lead";
   const read =
-    apart.length > 0
-      ? `${words} ${apart.length > 1 ? "read" : "reads"} open to every other lead`
+    tried.length > 0
+      ? `${words} ${tried.length > 1 ? "read" : "reads"} open ${to}`
       : "The leads fall into groups that a sound motor has not";
   switch (what) {
     case "joint":

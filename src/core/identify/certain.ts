@@ -1,0 +1,233 @@
+import type { LeadName } from "../motor/lead";
+import type { Role } from "../motor/role";
+import type { Answer } from "./answers";
+import { type Evidence, joinedGroups } from "./evidence";
+import { breakOf, type Hypothesis } from "./hypotheses";
+import type { Certainty } from "./identification";
+import { capitalised, listed } from "./reasoning";
+import type { ReadingSheet } from "./sheet";
+
+/** What holds at this probability whatever the rest turns out to be. */
+const CERTAIN = 0.99;
+/** More separate groups than this are told by their pairs alone: who is apart from whom would fill the page. */
+const MOST_GROUPS_APART = 3;
+
+interface Weighed {
+  readonly hypothesis: Hypothesis;
+  readonly answer: Answer;
+  readonly share: number;
+}
+
+/**
+ * What of the motor is certain already, summed over every answer that is left: which leads are one, which hang together,
+ * which are a winding of their own, what a lead is, in which order the speeds lie.
+ *
+ * @param trust probability that the readings as weighed are right.
+ */
+export function certainties(
+  list: readonly Answer[],
+  evidence: Evidence,
+  sheet: ReadingSheet,
+  names: ReadonlyMap<string, LeadName>,
+  trust: number,
+): Certainty[] {
+  const weighed = weigh(list);
+  const leads = sheet.leads.map((_, i) => i);
+  const word = (lead: number) => names.get(sheet.leads[lead]?.id ?? "")?.long ?? String(lead);
+  const sure = (holds: (one: Weighed) => boolean) =>
+    trust * weighed.reduce((sum, one) => sum + (holds(one) ? one.share : 0), 0);
+  const say = (
+    kind: Certainty["kind"],
+    of: readonly number[],
+    confidence: number,
+    says: string,
+  ): Certainty => ({
+    kind,
+    leads: of.map((lead) => sheet.leads[lead]?.id ?? ""),
+    confidence: Math.min(1, confidence),
+    says: capitalised(says),
+  });
+  const words = (of: readonly number[]) => listed(of.map(word));
+
+  const bonded = gathered(leads, (a, b) => sure((one) => sameNode(one, a, b)));
+  const groups = readGroups(evidence);
+  const own = groups.map((group) => sure((one) => isWholeGroup(one, group)));
+  const apart =
+    groups.length > MOST_GROUPS_APART
+      ? []
+      : pairsOf(groups).flatMap(([one, other]) => {
+          const [a = 0, b = 0] = [one[0], other[0]];
+          const confidence = sure((h) => groupOf(h, a) !== groupOf(h, b) || groupOf(h, a) === null);
+          return confidence < CERTAIN || groupSure(a) || groupSure(b)
+            ? []
+            : [{ of: [...one, ...other], one, other, confidence }];
+        });
+  function groupSure(lead: number): boolean {
+    return (own[groups.findIndex((group) => group.includes(lead))] ?? 0) >= CERTAIN;
+  }
+
+  return [
+    ...bonded.map(({ leads: of, confidence }) =>
+      say("bonded", of, confidence, `${words(of)} are one lead inside.`),
+    ),
+    ...groups.flatMap((group, g) =>
+      group.length > 1 && (own[g] ?? 0) >= CERTAIN && groups.length > 1
+        ? [
+            say(
+              group.length === 2 ? "pair" : "same-group",
+              group,
+              own[g] ?? 0,
+              group.length === 2
+                ? `${words(group)} are a winding of their own.`
+                : `${words(group)} hang together, apart from all others.`,
+            ),
+          ]
+        : [],
+    ),
+    ...apart.map(({ of, one, other, confidence }) =>
+      say(
+        "apart",
+        of,
+        confidence,
+        `${one.map(word).join("–")} and ${other.map(word).join("–")} are not joined.`,
+      ),
+    ),
+    ...leads.flatMap((lead) => {
+      const best = likeliestRole(weighed, lead);
+      if (!best) return [];
+      // The same part has other words in another kind of motor.
+      const confidence = sure(
+        ({ answer }) => answer.family === best.answer.family && answer.roles[lead]?.role === best.role.role,
+      );
+      if (confidence < CERTAIN) return [];
+      const exact = sure((one) => rankAt(one, lead) === (best.role.rank ?? null)) >= CERTAIN;
+      const role = exact ? best.role : { role: best.role.role };
+      const text = roleText(role, best.answer);
+      return text === null ? [] : [say("role", [lead], confidence, `${word(lead)}: ${text}.`)];
+    }),
+    ...ordered(weighed, leads, sure).map(({ of, confidence }) =>
+      say("order", of, confidence, `From fast to slow: ${of.map(word).join(", ")}.`),
+    ),
+    ...openFor(leads, sure).map(({ of, confidence }) =>
+      say("open", of, confidence, `${words(of)}: open, broken or with a hot protector.`),
+    ),
+  ];
+}
+
+function weigh(list: readonly Answer[]): Weighed[] {
+  const members = list.flatMap((answer) => answer.members.map((hypothesis) => ({ hypothesis, answer })));
+  const best = Math.max(...members.map(({ hypothesis }) => hypothesis.logWeight));
+  const raw = members.map(({ hypothesis }) => Math.exp(hypothesis.logWeight - best));
+  const total = raw.reduce((sum, weight) => sum + weight, 0);
+  return members.map((member, i) => ({ ...member, share: (raw[i] ?? 0) / total }));
+}
+
+function sameNode({ hypothesis: { placement } }: Weighed, a: number, b: number): boolean {
+  const node = placement.nodeOf[a] ?? null;
+  return node !== null && node === placement.nodeOf[b];
+}
+
+function groupOf({ hypothesis: { placement } }: Weighed, lead: number): number | null {
+  const node = placement.nodeOf[lead] ?? null;
+  return node === null ? null : (placement.template.group[node] ?? null);
+}
+
+/** These leads are one group of the motor, and nothing else belongs to it. */
+function isWholeGroup(one: Weighed, leads: readonly number[]): boolean {
+  const { nodeOf, template, room } = one.hypothesis.placement;
+  const group = groupOf(one, leads[0] ?? 0);
+  if (group === null || one.hypothesis.leadsOut > 0) return false;
+  const full = room.every((places, n) => template.group[n] !== group || places < 0.01);
+  return (
+    full &&
+    nodeOf.every((node, lead) => (node !== null && template.group[node] === group) === leads.includes(lead))
+  );
+}
+
+/** Leads that some reading of ohms joins, group by group. */
+function readGroups(evidence: Evidence): number[][] {
+  const touched = new Set(evidence.pairs.flatMap(({ a, b }) => [a, b]));
+  const byGroup = new Map<number, number[]>();
+  joinedGroups(evidence).forEach((g, lead) => {
+    if (touched.has(lead)) byGroup.set(g, [...(byGroup.get(g) ?? []), lead]);
+  });
+  return [...byGroup.values()];
+}
+
+function pairsOf<T>(list: readonly T[]): [T, T][] {
+  return list.flatMap((one, i) => list.slice(i + 1).map((other): [T, T] => [one, other]));
+}
+
+/** Leads gathered to sets of which each two hold together; the confidence of a set is its weakest pair's. */
+function gathered(leads: readonly number[], sureOf: (a: number, b: number) => number) {
+  const sets: { leads: number[]; confidence: number }[] = [];
+  for (const lead of leads) {
+    const at = sets.find(({ leads: [first = -1] }) => sureOf(first, lead) >= CERTAIN);
+    if (!at) sets.push({ leads: [lead], confidence: 1 });
+    else {
+      at.confidence = Math.min(at.confidence, sureOf(at.leads[0] ?? -1, lead));
+      at.leads.push(lead);
+    }
+  }
+  return sets.filter((set) => set.leads.length > 1);
+}
+
+function likeliestRole(weighed: readonly Weighed[], lead: number): { role: Role; answer: Answer } | null {
+  let best: Weighed | null = null;
+  for (const one of weighed) if (one.answer.roles[lead] && (!best || one.share > best.share)) best = one;
+  const role = best?.answer.roles[lead];
+  return best && role ? { role, answer: best.answer } : null;
+}
+
+function rankAt({ answer }: Weighed, lead: number): number | null {
+  return answer.roles[lead]?.rank ?? null;
+}
+
+/** A role in words; null where its group's number is all there would be to say. */
+function roleText(role: Role, { family, roles }: Answer): string | null {
+  if (role.group !== undefined && role.role === "phase") return null;
+  if (role.role === "speed" && role.rank === undefined) return "a speed";
+  const speeds = Math.max(0, ...roles.map((one) => (one?.role === "speed" ? (one.rank ?? 0) : 0)));
+  return family.roleWords(role, speeds);
+}
+
+/** The longest run of speeds of which each is certainly faster than the next. */
+function ordered(
+  weighed: readonly Weighed[],
+  leads: readonly number[],
+  sure: (holds: (one: Weighed) => boolean) => number,
+): { of: number[]; confidence: number }[] {
+  const best = weighed[0];
+  if (!best) return [];
+  const speeds = leads
+    .filter((lead) => rankAt(best, lead) !== null)
+    .sort((a, b) => (rankAt(best, a) ?? 0) - (rankAt(best, b) ?? 0));
+  const run: number[] = [];
+  let confidence = 1;
+  for (const lead of speeds) {
+    const before = run.at(-1);
+    const held =
+      before === undefined
+        ? 1
+        : sure((one) => {
+            const [fast, slow] = [rankAt(one, before), rankAt(one, lead)];
+            return fast !== null && slow !== null && fast < slow;
+          });
+    if (held < CERTAIN) continue;
+    confidence = Math.min(confidence, held);
+    run.push(lead);
+  }
+  return run.length > 1 ? [{ of: run, confidence }] : [];
+}
+
+/** Leads that whatever is open certainly parts from the rest. */
+function openFor(
+  leads: readonly number[],
+  sure: (holds: (one: Weighed) => boolean) => number,
+): { of: number[]; confidence: number }[] {
+  if (sure(({ hypothesis }) => breakOf(hypothesis) !== null) < CERTAIN) return [];
+  const apart = (lead: number) =>
+    sure(({ hypothesis }) => breakOf(hypothesis) !== null && hypothesis.placement.nodeOf[lead] === null);
+  const of = leads.filter((lead) => apart(lead) >= CERTAIN);
+  return of.length > 0 ? [{ of, confidence: Math.min(...of.map(apart)) }] : [];
+}
