@@ -3,6 +3,7 @@ import { writeFileSync } from "node:fs";
 import { cpus } from "node:os";
 import { faults } from "./faults";
 import { identification } from "./identification";
+import { ledFaults } from "./ledFaults";
 import { machine as acMachine } from "./machine";
 import { machineFit } from "./machineFit";
 import { replacement } from "./replacement";
@@ -22,6 +23,7 @@ const text = [
   "",
   identification(say),
   faults(say),
+  ledFaults(say),
   replacement(say),
   acMachine(say),
   machineFit(say),

@@ -70,6 +70,7 @@ test("a motor with a duplicate lead and three speeds goes from nothing to a prin
 
 test("a wrong entry is corrected by a new reading; the old one stays, struck through", async ({ page }) => {
   await startMotor(page, "WH BK RD");
+  await enter(page, "WH shell OL");
   await enter(page, "WH BK 10.0");
   await enter(page, "BK RD 14.0");
   await enter(page, "WH RD 2.4");
@@ -136,10 +137,62 @@ test("a tie is shown as one, with what settles it; telling the capacitor settles
   const verdict = page.getByRole("region", { name: "Verdict" });
   await expect(verdict).toContainText("Tied");
   await expect(verdict).toContainText("What settles it");
+  const settles = page.getByRole("region", { name: "What settles it" });
+  await settles.getByRole("button", { name: /^two windings joined inside/ }).click();
+  // Sure as it is, it is not settled before a lead was tested to the shell.
+  await expect(verdict).toContainText("Probing");
+  await enter(page, "WH shell OL");
+  await expect(verdict).toContainText("Settled");
+  await page.getByRole("region", { name: "Seen beside the ohms" }).getByRole("button").click();
+  await expect(verdict).toContainText("Tied");
   await page.getByLabel("Capacitor").selectOption({ label: "run capacitor" });
   await expect(verdict).toContainText("Settled");
-  const caution = page.getByText("No lead has been tested to the shell yet");
-  await expect(caution).toBeVisible();
+});
+
+test("one question is asked and answered early; asked for everything, nothing read is lost", async ({
+  page,
+}) => {
+  await startMotor(page, "BK BU YE RD");
+  const ask = page.getByRole("group", { name: "What do you want to know?" });
+  const verdict = page.getByRole("region", { name: "Verdict" });
+  await ask.getByRole("button", { name: "Is it sound" }).click();
+  await enter(page, "BK shell OL");
+  await enter(page, "BK BU 6.1");
+  await enter(page, "BK YE OL");
+  await enter(page, "YE RD 15.2");
+  await expect(page.getByRole("region", { name: "Certain already" })).toContainText("Black and blue");
+  await enter(page, "YE shell OL");
+  await expect(verdict).toContainText("Answered");
+  await expect(verdict).toContainText("Every winding was read through and is whole");
+  await page.getByRole("link", { name: /Land/ }).click();
+  await page.getByLabel("Equipment").selectOption({ label: "Pump on a pressure switch" });
+  await page.getByRole("link", { name: /Probe/ }).click();
+  await ask.getByRole("button", { name: "Everything" }).click();
+  await expect(ask.getByRole("button", { name: "Everything" })).toHaveAttribute("aria-pressed", "true");
+  await expect(page.getByRole("region", { name: "Readings" })).toContainText("15.2");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(ask.getByRole("button", { name: "Is it sound" })).toHaveAttribute("aria-pressed", "true");
+});
+
+test("a motor read hot: at each step something sensible, and closed again it is read on", async ({
+  page,
+}) => {
+  await startMotor(page, "WH BK BU BN");
+  const verdict = page.getByRole("region", { name: "Verdict" });
   await enter(page, "WH shell OL");
-  await expect(caution).toBeHidden();
+  await enter(page, "WH BK OL");
+  await expect(verdict).not.toContainText("No kind of motor");
+  await expect(page.getByRole("region", { name: "What reads open" })).toBeVisible();
+  await enter(page, "BK BU 5.1");
+  await enter(page, "BK BN 39.2");
+  await enter(page, "WH BU OL");
+  await expect(verdict).toContainText("Stop");
+  await expect(verdict).toContainText("Let the motor cool for 30 minutes");
+  await page.getByRole("button", { name: /Let it cool/ }).click();
+  await expect(page.getByRole("region", { name: "Cooling" })).toContainText("left");
+  await enter(page, "WH BU 24.6");
+  await expect(verdict).not.toContainText("Stop");
+  await enter(page, "WH BK 19.5");
+  await expect(page.getByRole("region", { name: "Cooling" })).toHaveCount(0);
+  await expect(verdict).not.toContainText("open to every other lead");
 });

@@ -8,6 +8,7 @@ const sheet = {
     { between: ["b", "c"], ohms: 13.9 },
     { between: ["a", "c"], ohms: 22 },
   ],
+  frame: [{ lead: "a", open: true }],
 };
 
 test("POST /api/v1/identify answers as the function does", async ({ request }) => {

@@ -18,6 +18,8 @@ export interface FitSection {
 export interface Fit {
   /** Log of the marginal likelihood of the readings (densities per ohm), sections integrated out. */
   readonly logEvidence: number;
+  /** What of that the sections' ratios cost by lying outside their usual ranges, in nats. */
+  readonly strainNats: number;
   /** Most probable ohms of each section. */
   readonly ohms: Float64Array;
   /** Cholesky factor of the Hessian in the sections' natural logs, row by row. */
@@ -264,18 +266,21 @@ function summary(
     return (row.ohms - expected) / row.sigmaOhms;
   });
   let logEvidence = 0;
+  let strainNats = 0;
   rows.forEach((row, i) => {
     logEvidence += logErrorDensity(residualSigmas[i] as number, row.sigmaOhms);
   });
   sections.forEach((section, s) => {
-    logEvidence -= boxPenaltyNats(section.box, priorArgument(x, section, s)) + Math.log(section.box.logWidth);
+    const penalty = boxPenaltyNats(section.box, priorArgument(x, section, s));
+    if (section.ratioTo !== null) strainNats += penalty;
+    logEvidence -= penalty + Math.log(section.box.logWidth);
   });
-  if (n === 0) return { logEvidence, ohms, factor: new Float64Array(0), residualSigmas };
+  if (n === 0) return { logEvidence, strainNats, ohms, factor: new Float64Array(0), residualSigmas };
   const { hessian } = slopes(x, sections, normal);
   const factor = choleskyFactor(hessian, n);
   if (!factor) throw new RangeError("a Hessian with priors on its diagonal is not positive definite");
   logEvidence += 0.5 * (n * Math.log(2 * Math.PI) - choleskyLogDeterminant(factor, n));
-  return { logEvidence, ohms, factor, residualSigmas };
+  return { logEvidence, strainNats, ohms, factor, residualSigmas };
 }
 
 /** Log density per ohm of a reading that misses its expectation by `z` standard deviations. */

@@ -30,6 +30,7 @@ export const FINDING_CODES = [
   "beyond-ohms",
   "unknown-build",
   "range-too-coarse",
+  "meter-on-continuity",
   "mark-disagrees",
   "told-disagrees",
 ] as const;

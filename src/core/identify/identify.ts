@@ -4,12 +4,14 @@ import { answers } from "./answers";
 import { electronicSign } from "./electronic";
 import { type Evidence, weighEvidence, without } from "./evidence";
 import type { FindingContext } from "./findings/context";
+import { continuityFinding } from "./findings/continuity";
 import { probeOffsetFinding } from "./findings/probeOffset";
 import { repeatFindings } from "./findings/repeats";
 import { shellFindings } from "./findings/shell";
 import { slipFindings, unusualFinding } from "./findings/slip";
 import { type Hypotheses, hypotheses } from "./hypotheses";
 import type { Finding, Identification } from "./identification";
+import { outsideShare } from "./outside";
 import { probeOffset } from "./probeOffset";
 import { answered, behindElectronics, SETTLED, unexplained, untouched } from "./report";
 import { type ReadingSheet, readingSheet } from "./sheet";
@@ -30,7 +32,11 @@ export function identify(sheet: unknown): Identification | Refused {
 function identifySheet(sheet: ReadingSheet): Identification {
   const names = leadNames(sheet.leads);
   const shown = weighEvidence(sheet);
-  const noted = [...shellFindings(sheet, names), ...repeatFindings({ sheet, evidence: shown, names })];
+  const noted = [
+    ...shellFindings(sheet, names),
+    ...repeatFindings({ sheet, evidence: shown, names }),
+    ...continuityFinding({ sheet, evidence: shown, names }),
+  ];
   const electronic = electronicSign(sheet);
   if (electronic) return behindElectronics(electronic, sheet, noted);
   if (shown.pairs.length === 0) return untouched({ sheet, evidence: shown, names, answers: [] }, noted);
@@ -57,7 +63,7 @@ function weighed(
   if (!explains(standing)) return unexplained({ ...context, evidence }, findings);
   if (slips.length > 0) findings.push(...slipFindings(slips, context));
   else if (search.probability > 1 - SETTLED) findings.push(unusualFinding(context));
-  const trust = slips[0]?.probability ?? 1 - search.probability;
+  const trust = (slips[0]?.probability ?? 1 - search.probability) * (1 - outsideShare(standing));
   return answered(context, evidence, findings, { slips, trust, complete: !standing.truncated });
 }
 

@@ -140,3 +140,34 @@ describe("electronics between leads and winding", () => {
     expect(answer(table("a b 1450")).family).toBe("one-winding");
   });
 });
+
+describe("a meter left on continuity or diode", () => {
+  it("whole numbers in the hundreds that do not close are said, with what their order tells", () => {
+    const id = answer(table("a b 212\nb c 318\na c 391"));
+    const said = id.findings.find(({ code }) => code === "meter-on-continuity");
+    expect(said?.says).toContain("continuity or diode");
+    expect(said?.says).toContain("they meet at b");
+    expect(id.status).not.toBe("settled");
+  });
+
+  it("is not suspected of ohms that close, nor of ohms with a point in them", () => {
+    for (const rows of ["a b 120\nb c 210\na c 330", "a b 21.2\nb c 31.8\na c 39.1"])
+      expect(answer(table(rows)).findings.map(({ code }) => code)).not.toContain("meter-on-continuity");
+  });
+});
+
+describe("a build outside the catalogue", () => {
+  it("takes from an answer whose ratios no motor of its kind has, and next to nothing from a usual one", () => {
+    // A start winding of eleven times the main, joined in the middle.
+    const strained = answer(table("a b 4\nb c 44\na c 48", { about: { capacitor: "run" } }));
+    expect(strained.confidence).toBeLessThan(0.99);
+    const usual = answer(table("a b 14\nb c 24\na c 38", { about: { capacitor: "run" } }));
+    expect(usual.confidence).toBeGreaterThan(0.99);
+  });
+
+  it("a start winding lower than its main is not ruled out", () => {
+    const { confidence } = answer(table("a b 20\nb c 27\na c 47", { about: { capacitor: "run" } }));
+    expect(confidence).toBeLessThan(0.998);
+    expect(confidence).toBeGreaterThan(0.99);
+  });
+});

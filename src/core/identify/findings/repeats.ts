@@ -24,6 +24,15 @@ export function repeatFindings(context: Omit<FindingContext, "answers">): Findin
       ];
     }
     if (pair.discarded.length === 0) return [];
+    if (pair.ohms !== null && pair.discarded.every((ohms) => ohms === null))
+      return [
+        {
+          code: "reading-unsteady",
+          severity: "note",
+          leads,
+          says: `${capitalised(both)} read open before and reads through now: a hot protector has closed, or the probes had not touched.`,
+        },
+      ];
     const discarded = listed(pair.discarded.map((ohms) => ohmsIn(context, ohms)));
     return [
       {
