@@ -125,4 +125,19 @@ describe("the reasoning", () => {
     const id = answer(table("a b 8.2", leads("a", "b", "c", "d", "e")));
     expect(id.reasoning.join(" ")).not.toContain("run end");
   });
+
+  it("reads a pair twice on which main and start hang alone, and only where nothing else checks it", () => {
+    const about = { about: { phase: 1 as const, capacitor: "start" as const, speeds: 1 } };
+    const rows = "a b 3.1\nc d 8.6\na c OL\nb d OL";
+    const once = answer(table(rows, about));
+    expect(once.status).toBe("needs-probe");
+    expect(once.nextProbe).toMatchObject({ kind: "pair", between: ["c", "d"] });
+    expect(once.nextProbe?.because).toContain("nothing else checks it");
+    expect(answer(table(`${rows}\nc d 8.6`, about)).status).toBe("settled");
+    // Two alike halves check each other.
+    const twins = answer(
+      table("a b 6.2\nc d 6.2\ne f 12.4\na c OL\na e OL\nc e OL", { about: { dualVoltage: true } }),
+    );
+    expect(twins.nextProbe?.because ?? "").not.toContain("nothing else checks it");
+  });
 });

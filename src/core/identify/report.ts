@@ -10,7 +10,15 @@ import { brokenIf, cooledProbe, openFindings } from "./findings/open";
 import { rangeFindings } from "./findings/range";
 import { twinFindings } from "./findings/twins";
 import type { Certainty, Finding, Identification, NextProbe } from "./identification";
-import { checkingPair, decidingPair, furtherPair, shellTestDue, shellTestOf, strainedPair } from "./probing";
+import {
+  checkingPair,
+  decidingPair,
+  decisivePair,
+  furtherPair,
+  shellTestDue,
+  shellTestOf,
+  strainedPair,
+} from "./probing";
 import { reasoning } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
 import type { Slip } from "./slips";
@@ -79,7 +87,10 @@ export function answered(
         (!complete && confidence >= SETTLED ? furtherPair(all, sheet) : null));
   const checking =
     decided && !answeredEarly
-      ? (whole ?? checkingPair(best, all, sheet) ?? strainedPair(best, context.evidence, sheet))
+      ? (whole ??
+        checkingPair(best, all, sheet) ??
+        strainedPair(best, context.evidence, sheet) ??
+        decisivePair(best, context.evidence, sheet))
       : null;
   const opens = openFindings(context);
   const findings = [

@@ -41,7 +41,9 @@ export function findSlips(evidence: Evidence, told: Told, asRead: Hypotheses): S
   const strained = !best || best.fit.residualSigmas.some((z) => Math.abs(z) > SUSPICIOUS_SIGMAS);
   const untold = best !== undefined && best.family.likelihoodOfAbout(told.about) < AGAINST_WHAT_IS_TOLD;
   if ((!strained && !unusual && !untold) || evidence.pairs.length < 2) return NO_SUSPICION;
-  const suspected = unusual || untold ? evidence.pairs : suspects(evidence, best);
+  const suspected = (unusual || untold ? evidence.pairs : suspects(evidence, best)).filter(
+    (pair) => !isConfirmed(pair),
+  );
   const trials = suspected.map((pair) => {
     const rest = hypotheses(without(evidence, pair), told);
     return {
@@ -58,6 +60,11 @@ export function findSlips(evidence: Evidence, told: Told, asRead: Hypotheses): S
     .filter((slip) => slip.probability > 0.001)
     .sort((a, b) => b.probability - a.probability);
   return { probability: 1 / (1 + Math.exp(asTrue - asSlip)), slips };
+}
+
+/** Read twice alike: nobody slips twice to the same value. */
+function isConfirmed({ shown, discarded }: PairEvidence): boolean {
+  return shown.length - discarded.length > 1;
 }
 
 /** The readings that least squares has to bend; all of them where nothing fits at all. */
