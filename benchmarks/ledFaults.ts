@@ -189,7 +189,7 @@ function leadOn(motor: VirtualMotor, meterOn: Ohmmeter, { about, cooled, grounde
       read = cooled;
     }
     const probe = answer.nextProbe;
-    const done = answer.status === "settled" || answer.status === "tied";
+    const done = answer.status === "settled" || (answer.status === "tied" && probe?.kind !== "frame");
     if (!probe || done || readings.length >= MOST_READINGS)
       return { answer, readings: readings.length, stopped };
     if (probe.kind === "frame") {

@@ -5,7 +5,12 @@ import type { TemplateNode, TemplateSection, Variant } from "../motor/family";
  * through a junction, where a protector sits or a joint went.
  */
 export type Break =
-  | { readonly kind: "section"; readonly section: number }
+  | {
+      readonly kind: "section";
+      readonly section: number;
+      /** The nodes that it joined while it was whole. */
+      readonly joined: readonly [number, number];
+    }
   | { readonly kind: "lead"; readonly node: number; readonly apart: number }
   | { readonly kind: "junction"; readonly node: number };
 
@@ -50,7 +55,7 @@ function brokenSections(variant: Variant): BrokenBuild[] {
         nodes: [...variant.nodes, HIDDEN],
         sections,
         touched: [section.from, section.to],
-        broken: { kind: "section", section: s },
+        broken: { kind: "section", section: s, joined: [section.from, section.to] },
       }),
     };
   });

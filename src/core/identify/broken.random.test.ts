@@ -132,3 +132,19 @@ describe("a winding by exclusion", () => {
     expect(broken.findings[0]?.leads).toEqual(["e", "f"]);
   });
 });
+
+describe("a capacitor or switch in line with the start winding", () => {
+  it("told, an open start winding is no fault: what stands in line is bridged and it is read once more", () => {
+    const rows = "a b 5.1\na c OL\na d OL\nc d OL";
+    const about = { phase: 1 as const, capacitor: "start" as const, speeds: 1, volts: 115 };
+    const untold = answer(table(rows, { about }));
+    expect(untold.status).toBe("fault");
+    const told = answer(table(rows, { about, inLine: ["start"] }));
+    expect(told.status).not.toBe("fault");
+    const said = told.findings.find(({ code }) => code === "open-winding");
+    if (said) expect(said.says).toContain("Bridge it");
+    const bridged = answer(table(`${rows}\nc d 12.3`, { about, inLine: ["start"] }));
+    expect(bridged.roles.c?.role).toBe("start");
+    expect(bridged.findings.map(({ code }) => code)).not.toContain("open-winding");
+  });
+});

@@ -30,6 +30,8 @@ export interface Fit {
 
 /** Degrees of freedom of the Student t that stands for reading errors: real meters have fatter tails than Gauss. */
 const ERROR_FREEDOM = 10;
+/** Boxes of windings wound alike end under this ratio. */
+const ALIKE_AT_MOST = 1.1;
 const MOST_STEPS = 15;
 const MOST_DAMPING = 1e4;
 /**
@@ -272,7 +274,8 @@ function summary(
   });
   sections.forEach((section, s) => {
     const penalty = boxPenaltyNats(section.box, priorArgument(x, section, s));
-    if (section.ratioTo !== null) strainNats += penalty;
+    // Windings wound alike that are not: a fault, and no other build.
+    if (section.ratioTo !== null && section.box.high > ALIKE_AT_MOST) strainNats += penalty;
     logEvidence -= penalty + Math.log(section.box.logWidth);
   });
   if (n === 0) return { logEvidence, strainNats, ohms, factor: new Float64Array(0), residualSigmas };

@@ -6,7 +6,7 @@ import { type Evidence, joinedGroups } from "./evidence";
 import { colourFindings } from "./findings/colour";
 import { type FindingContext, idsOf } from "./findings/context";
 import { observedFindings } from "./findings/observed";
-import { brokenIf, cooledProbe, openFindings } from "./findings/open";
+import { brokenIf, cooledProbe, openFindings, partnerProbe } from "./findings/open";
 import { rangeFindings } from "./findings/range";
 import { twinFindings } from "./findings/twins";
 import type { Certainty, Finding, Identification, NextProbe } from "./identification";
@@ -82,7 +82,9 @@ export function answered(
       ? null
       : ((ask === "sound" ? wholenessPair(unread, all, sheet, names) : null) ??
         decidingPair(answers, asked, all, sheet, names) ??
-        (broken ? decidingPair(answers, openStakes(answers), all, sheet, names) : null) ??
+        (broken
+          ? (decidingPair(answers, openStakes(answers), all, sheet, names) ?? partnerProbe(context))
+          : null) ??
         (ask === "all" ? whole : decidingPair(answers, stakesOf(answers, "all"), all, sheet, names)) ??
         (!complete && confidence >= SETTLED ? furtherPair(all, sheet) : null));
   const checking =
@@ -104,7 +106,7 @@ export function answered(
   const again = findings.find((finding) => finding.code === "readings-disagree");
   const finished = decided || answeredEarly;
   const untested =
-    decided || (answeredEarly && (ask === "sound" || sheet.frame.length === 0))
+    decided || (answeredEarly ? ask === "sound" || sheet.frame.length === 0 : !deciding)
       ? untestedGroup(best, all, sheet)
       : null;
   const shellDue = shellTestDue(sheet, all, names) ?? shellTestOf(untested, sheet, names);

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { slipOf } from "../bench/faultyMotor";
 import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
 import { randomMotor } from "../bench/randomMotor";
@@ -107,5 +108,38 @@ describe("a table beyond one slip", () => {
     expect(id.status).toBe("conflict");
     expect(id.confidence).toBeLessThan(0.99);
     expect(id.nextProbe).not.toBeNull();
+  });
+});
+
+describe("led with a slip", () => {
+  it("no pair is asked for again and again: what was read twice alike is believed", () => {
+    for (const [family, leads] of [
+      ["one-winding", 4],
+      ["two-winding", 5],
+    ] as const)
+      for (let seed = 1; seed <= 6; seed++) {
+        const random = seededRandom(seed * 91);
+        const motor = randomMotor(random, family, leads);
+        const read = ohmmeter(motor.network, METER, random);
+        const readings: Reading[] = [];
+        for (let step = 0; step < 40; step++) {
+          const id = answer({
+            format: "odd-lead/reading-sheet@1",
+            leads: motor.leads,
+            readings,
+            frame: [{ lead: "a", open: true }],
+          });
+          const probe = id.nextProbe;
+          if (probe?.kind !== "pair" || id.status === "settled" || id.status === "tied") break;
+          const taken: Reading = { between: probe.between, ...read(...probe.between) };
+          readings.push(readings.length === 1 ? (slipOf([taken], random).readings[0] as Reading) : taken);
+        }
+        const times = new Map<string, number>();
+        for (const { between } of readings) {
+          const key = [...between].sort().join();
+          times.set(key, (times.get(key) ?? 0) + 1);
+        }
+        expect(Math.max(...times.values())).toBeLessThanOrEqual(3);
+      }
   });
 });

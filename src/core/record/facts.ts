@@ -37,6 +37,8 @@ const told = z.object({
   volts: z.number().finite().positive().max(1000).optional(),
   kind: text(60).optional(),
   trustColours: z.number().finite().min(0).max(1).optional(),
+  /** A capacitor or a switch stands in line with the start winding, and an ohmmeter sees it open. */
+  startInLine: z.boolean().optional(),
 });
 
 const meter = z.object({

@@ -262,10 +262,16 @@ export function sheetOf(job: Job): ReadingSheetInput | null {
     meter: { ...job.meter },
     ...(job.conditions.windingC === undefined ? {} : { windingTemperatureC: job.conditions.windingC }),
     cable: { ohmsEachWay: cableOhmsEachWayOf(job) },
-    about: probedAbout(job).about,
+    about: aboutOf(job),
+    inLine: job.told.startInLine ? ["start"] : [],
     ask: job.ask,
     told: [...job.observed],
   };
+}
+
+function aboutOf(job: Job): ReadingSheetInput["about"] {
+  const { startInLine: _, ...about } = probedAbout(job).about;
+  return about;
 }
 
 /** Ohms that one conductor of the cable adds to every reading twice; 0 without a cable. */

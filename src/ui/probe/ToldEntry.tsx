@@ -19,6 +19,7 @@ const FIELD_WORDS: Readonly<Record<keyof Told, string>> = {
   volts: "Volts",
   kind: "Kind of drive",
   trustColours: "Trust in colours",
+  startInLine: "In line with the start winding",
 };
 
 /** A told value in words. */
@@ -130,6 +131,15 @@ export function ToldEntry() {
           <option value="">{unknown("kind")}</option>
           <option value="winding">plain windings</option>
           <option value="electronic">electronic module</option>
+        </Choice>
+        <Choice
+          label="In line with the start winding"
+          value={told.startInLine === undefined ? "" : told.startInLine ? "yes" : "no"}
+          onChange={(v) => tell({ startInLine: v === "" ? undefined : v === "yes" })}
+        >
+          <option value="">not known</option>
+          <option value="yes">capacitor or switch</option>
+          <option value="no">nothing</option>
         </Choice>
         <Choice
           label="Trust in colours"

@@ -4,6 +4,7 @@ import { breakOf, type Hypothesis } from "../hypotheses";
 import type { Finding, Identification, NextProbe } from "../identification";
 import { capitalised, listed } from "../reasoning";
 import { parting } from "../stakes";
+import { pairOf } from "../structure";
 import { type FindingContext, idsOf, wordOf } from "./context";
 
 /** A broken build at this probability condemns the motor; under it the probing goes on. */
@@ -19,6 +20,8 @@ interface OpenCase {
   readonly probability: number;
   /** The likeliest of them. */
   readonly hypothesis: Hypothesis;
+  /** What is open in any of them that is not far-fetched. */
+  readonly parts: ReadonlySet<OpenPart>;
   /** What is open in nearly all of them; null where they differ in that. */
   readonly what: OpenPart | null;
   /** Leads that no reading joins to another, by place in the sheet. */
@@ -30,11 +33,18 @@ type OpenPart = Winding | "lead" | "joint";
 
 /** Of the builds that part the leads alike, so many at least have to agree before the open part is named. */
 const NAMED = 0.8;
+/** Beside the likeliest of them, a build this likely is not far-fetched. */
+const POSSIBLE = 0.1;
+
+/** Somebody said that a capacitor or a switch stands in line with what is open here. */
+function isInLine({ parts }: OpenCase, { sheet }: FindingContext): boolean {
+  return sheet.inLine.some((winding) => parts.has(winding));
+}
 
 /** What stands in line with a start winding reads open too, and is no broken winding. */
-function inLineWords({ what }: OpenCase, { sheet }: FindingContext): string {
-  const { capacitor } = sheet.about;
-  if (what !== "start" || capacitor === "none" || capacitor === "run") return "";
+function inLineWords(one: OpenCase, context: FindingContext): string {
+  const { capacitor } = context.sheet.about;
+  if (one.what !== "start" || capacitor === "none" || capacitor === "run") return "";
   return " A start capacitor or an open start switch in line reads open too, or climbs: bridge it, or lift it and read the winding by itself.";
 }
 
@@ -44,6 +54,16 @@ export function openFindings(context: FindingContext): Finding[] {
   const { pairs, leadCount } = context.evidence;
   const touched = new Set(pairs.flatMap(({ a, b }) => [a, b])).size;
   if (!worst || worst.probability < CONDEMNED || touched < leadCount) return [];
+  if (untriedAmong(worst, context)) return [];
+  if (isInLine(worst, context))
+    return [
+      {
+        code: "open-winding",
+        severity: "doubt",
+        leads: idsOf(context, worst.apart),
+        says: `${capitalised(listed(worst.apart.map((lead) => wordOf(context, lead))))} read open, as they do with a capacitor or an open switch in line: no broken winding yet. Bridge it, or lift it and read the winding by itself.`,
+      },
+    ];
   const still = readAgain(worst, context);
   const rest = still
     ? "Read again after it cooled, it is open still: broken, and not fit to run."
@@ -70,6 +90,26 @@ export function brokenIf(context: FindingContext): Identification["brokenIf"] {
     }));
 }
 
+/** Two of the leads that nothing joins yet, not read to each other: they may be a sound winding of their own. */
+function untriedAmong({ apart }: OpenCase, { evidence }: FindingContext): readonly [number, number] | null {
+  for (const [i, one] of apart.entries())
+    for (const other of apart.slice(i + 1)) if (!pairOf(evidence, one, other)) return [one, other];
+  return null;
+}
+
+/** Where something is surely open: the pair that tells which winding it is, among leads that nothing joins yet. */
+export function partnerProbe(context: FindingContext): NextProbe | null {
+  const [worst] = openCases(context);
+  const pair = worst && worst.probability >= CONDEMNED ? untriedAmong(worst, context) : null;
+  if (!pair) return null;
+  const [one = "", other = ""] = idsOf(context, pair);
+  return {
+    kind: "pair",
+    between: [one, other],
+    because: "Something is open: this tells which winding it is.",
+  };
+}
+
 /** A pair that is open through the break, to be read once more when the motor has cooled; null where it was. */
 export function cooledProbe(context: FindingContext): NextProbe | null {
   const [worst] = openCases(context);
@@ -81,7 +121,9 @@ export function cooledProbe(context: FindingContext): NextProbe | null {
   return {
     kind: "pair",
     between: [one, other],
-    because: `Once more when it has cooled for ${COOLING_MINUTES} minutes: ohms then mean that a protector was hot, open that it is broken.`,
+    because: isInLine(worst, context)
+      ? "Once more with what stands in line bridged or lifted: ohms then mean that the winding is whole."
+      : `Once more when it has cooled for ${COOLING_MINUTES} minutes: ohms then mean that a protector was hot, open that it is broken.`,
   };
 }
 
@@ -104,6 +146,9 @@ function openCases({ answers }: FindingContext): OpenCase[] {
       return {
         probability: sum(alike) / total,
         hypothesis,
+        parts: new Set(
+          alike.filter((member) => weight(member) > POSSIBLE * weight(hypothesis)).map(whatIsOpen),
+        ),
         what: sum(like) > NAMED * sum(alike) ? whatIsOpen(hypothesis) : null,
         apart: hypothesis.placement.nodeOf.flatMap((node, lead) => (node === null ? [lead] : [])),
       };
@@ -111,12 +156,28 @@ function openCases({ answers }: FindingContext): OpenCase[] {
     .sort((a, b) => b.probability - a.probability);
 }
 
-function isAcross({ hypothesis }: OpenCase, { a, b, ohms }: { a: number; b: number; ohms: number | null }) {
+/**
+ * An open pair that the sound motor joins and the break parts: once what is open has closed it reads ohms. Two groups of
+ * their own read open whatever happens, and prove nothing.
+ */
+function isAcross(
+  { hypothesis, apart }: OpenCase,
+  { a, b, ohms }: { a: number; b: number; ohms: number | null },
+): boolean {
   if (ohms !== null) return false;
   const { template, nodeOf } = hypothesis.placement;
-  const [one, other] = [nodeOf[a] ?? null, nodeOf[b] ?? null];
-  if (one === null || other === null) return true;
-  return template.group[one] !== template.group[other];
+  const broken = breakOf(hypothesis) as Break;
+  const groupOf = (lead: number) => {
+    const node = nodeOf[lead] ?? null;
+    return node === null ? null : (template.group[node] ?? null);
+  };
+  const [one, other] = [groupOf(a), groupOf(b)];
+  if (broken.kind === "junction") return one === null || other === null || one !== other;
+  const ends = broken.kind === "section" ? broken.joined : [broken.node, broken.apart];
+  const sides = ends.map((node) => template.group[node] ?? null);
+  const on = (group: number | null, side: number | null | undefined) => group === null || group === side;
+  if (one === null && other === null) return apart.length === 2;
+  return (on(one, sides[0]) && on(other, sides[1])) || (on(one, sides[1]) && on(other, sides[0]));
 }
 
 function readAgain(one: OpenCase, { evidence }: FindingContext): boolean {
