@@ -254,10 +254,8 @@ export function sheetOf(job: Job): ReadingSheetInput | null {
   return {
     format: "odd-lead/reading-sheet@1",
     leads: job.leads.map((lead) => ({ ...lead })),
-    readings: job.pairReadings
-      // A pair that was open and was read again tells a hot motor from a broken one.
-      .filter((r) => r.standing || "open" in r.shown)
-      .map((r) => ({ between: [r.between[0], r.between[1]], ...inSheet(r.shown) })),
+    // Earlier readings of a pair too: one that was open tells a hot motor from a broken one, one alike confirms.
+    readings: job.pairReadings.map((r) => ({ between: [r.between[0], r.between[1]], ...inSheet(r.shown) })),
     frame: job.shellReadings.filter((r) => r.standing).map((r) => ({ lead: r.lead, ...inSheet(r.shown) })),
     meter: { ...job.meter },
     ...(job.conditions.windingC === undefined ? {} : { windingTemperatureC: job.conditions.windingC }),
