@@ -1,6 +1,6 @@
 import type { LeadName } from "../motor/lead";
 import type { Answer } from "./answers";
-import { type Evidence, joinedGroups, type PairEvidence } from "./evidence";
+import { type Evidence, joinedGroups } from "./evidence";
 import type { NextProbe } from "./identification";
 import { type PairValue, pairValues } from "./nextPair";
 import { capitalised } from "./reasoning";
@@ -202,25 +202,27 @@ const ALIKE_AT_MOST = 1.1;
 
 /**
  * A pair to be read a second time, because the parts hang on it alone: of windings on two leads each no sum is a check,
- * and a slip of a digit exchanges main and start unseen. Null where a twin or a sum checks it, or it was read twice; and
- * where somebody took the whole table: he is not led, and is not sent back into it.
+ * and a slip of a digit exchanges main and start unseen, or makes a start winding of the third of three alike. Null where
+ * a twin or a sum checks it, or it was read twice; where what is told leaves no other kind for twins; and where somebody
+ * took the whole table: he is not led, and is not sent back into it.
  */
 export function decisivePair(best: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
   const hypothesis = best.members[0];
   if (!hypothesis) return null;
   const { template, nodeOf } = hypothesis.placement;
   const { sections } = template.variant;
-  const twins = sections.some(({ ratioTo, box }) => ratioTo !== null && box.high < ALIKE_AT_MOST);
+  const alike = ({ ratioTo, box }: (typeof sections)[number]) => ratioTo !== null && box.high < ALIKE_AT_MOST;
   const apart = template.groups === sections.length && sections.length > 1;
   const whole = evidence.pairs.length === (evidence.leadCount * (evidence.leadCount - 1)) / 2;
-  if (twins || !apart || whole) return null;
-  const read = evidence.pairs.filter(({ ohms }) => ohms !== null);
-  if (read.some(({ shown }) => shown.length > 1)) return null;
-  const longest = read.reduce(
-    (most, pair) => ((pair.ohms ?? 0) > (most.ohms ?? 0) ? pair : most),
-    read[0] as PairEvidence,
+  if (!apart || whole || (sections.some(alike) && sheet.about.phase !== undefined)) return null;
+  const ends = sections.filter((section) => section.ratioTo !== null && !alike(section));
+  const decisive = evidence.pairs.filter(
+    ({ a, b, ohms }) =>
+      ohms !== null &&
+      ends.some(({ from, to }) => [from, to].every((node) => [nodeOf[a], nodeOf[b]].includes(node))),
   );
-  if (nodeOf[longest.a] === null || nodeOf[longest.b] === null) return null;
+  if (decisive.length === 0 || decisive.some(({ shown }) => shown.length > 1)) return null;
+  const longest = decisive.reduce((most, pair) => ((pair.ohms ?? 0) > (most.ohms ?? 0) ? pair : most));
   return asProbe(
     longest,
     sheet,

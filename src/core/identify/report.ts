@@ -114,7 +114,7 @@ export function answered(
     findings,
     finished,
     again !== undefined && (slips.length > 0 || decided),
-    deciding ?? checking ?? (untested === null ? null : shellDue),
+    deciding ?? checking ?? (finished && untested !== null ? shellDue : null),
   );
   const pairProbe = slips[0]
     ? againProbe(slips[0], sheet)
