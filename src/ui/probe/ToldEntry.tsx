@@ -138,7 +138,7 @@ export function ToldEntry() {
           onChange={(v) => tell({ startInLine: v === "" ? undefined : v === "yes" })}
         >
           <option value="">not known</option>
-          <option value="yes">capacitor or switch</option>
+          <option value="yes">something that reads open</option>
           <option value="no">nothing</option>
         </Choice>
         <Choice
