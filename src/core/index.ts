@@ -5,7 +5,7 @@ export { COOLING_MINUTES } from "./identify/findings/open";
 export type { Observation } from "./identify/hints";
 export { type Finding, type Identification, identification, type NextProbe } from "./identify/identification";
 export { identify } from "./identify/identify";
-export { SETTLED } from "./identify/report";
+export { SETTLED } from "./identify/progress";
 export { ASKS, type Ask, LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
 export { type TieQuestion, tieQuestions } from "./identify/tieQuestions";
 export {

@@ -1,6 +1,6 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "@playwright/test";
-import { enter, startMotor } from "./bench";
+import { answered, enter, startMotor } from "./bench";
 
 const verdict = { name: "Verdict" };
 
@@ -38,8 +38,12 @@ test("a thumb enters a reading by the keypad alone", async ({ page }) => {
   await startMotor(page, "WH BK BN");
   await page.getByRole("button", { name: "Keypad", exact: true }).click();
   const keys = page.getByRole("group", { name: "Keypad" });
+  // A hand looks at what is asked before it types.
+  await answered(page);
   await keys.getByRole("button", { name: "OL" }).click();
   await keys.getByRole("button", { name: "Enter" }).click();
+  await expect(page.getByRole("button", { name: /WH to the shell, reads OL/ })).toBeVisible();
+  await answered(page);
   for (const key of ["8", "Decimal point", "3", "Delete the last digit", "2"])
     await keys.getByRole("button", { name: key, exact: true }).click();
   await keys.getByRole("button", { name: "Enter" }).click();

@@ -141,8 +141,8 @@ describe("a capacitor or switch in line with the start winding", () => {
     expect(untold.status).toBe("fault");
     const told = answer(table(rows, { about, inLine: ["start"] }));
     expect(told.status).not.toBe("fault");
-    const said = told.findings.find(({ code }) => code === "open-winding");
-    if (said) expect(said.says).toContain("Bridge it");
+    expect(told.findings.find(({ code }) => code === "open-winding")?.says).toContain("Bridge it");
+    expect(told.nextProbe).toMatchObject({ kind: "pair", between: ["c", "d"] });
     const bridged = answer(table(`${rows}\nc d 12.3`, { about, inLine: ["start"] }));
     expect(bridged.roles.c?.role).toBe("start");
     expect(bridged.findings.map(({ code }) => code)).not.toContain("open-winding");

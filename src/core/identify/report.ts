@@ -2,32 +2,22 @@ import { familyById } from "../motor/families";
 import { type Answer, roleConfidences } from "./answers";
 import { certainties } from "./certain";
 import type { ElectronicSign } from "./electronic";
-import { type Evidence, joinedGroups } from "./evidence";
+import type { Evidence } from "./evidence";
 import { colourFindings } from "./findings/colour";
 import { type FindingContext, idsOf } from "./findings/context";
 import { observedFindings } from "./findings/observed";
-import { brokenIf, cooledProbe, openFindings, partnerProbe } from "./findings/open";
+import { brokenIf, cooledProbe, openFindings } from "./findings/open";
 import { rangeFindings } from "./findings/range";
 import { twinFindings } from "./findings/twins";
 import type { Certainty, Finding, Identification, NextProbe } from "./identification";
-import {
-  checkingPair,
-  decidingPair,
-  decisivePair,
-  furtherPair,
-  shellTestDue,
-  shellTestOf,
-  strainedPair,
-} from "./probing";
+import { shellTestDue, shellTestOf } from "./probing";
+import { progressOf, SETTLED } from "./progress";
 import { reasoning } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
 import type { Slip } from "./slips";
-import { brokenShare, isAnswered, openStakes, stakesOf } from "./stakes";
+import { brokenShare } from "./stakes";
 import { bondedLeads, sectionsOf, sectionsWithoutFamily } from "./structure";
-import { unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
 
-/** One answer stands at this probability or better: settled. */
-export const SETTLED = 0.99;
 /** An answer at this is held against what was seen beside the ohms. */
 const WORTH_HOLDING = 0.5;
 /** An answer at this is likely enough to look for faults in its windings once nothing more can be read. */
@@ -64,36 +54,11 @@ export function answered(
   if (!hypothesis) throw new RangeError("an answer without members");
   const confidence = Math.min(1, best.confidence * trust);
   const { ask } = sheet;
-  const known = confidence >= SETTLED && complete;
-  const broken = brokenShare(answers) > 1 - SETTLED;
-  const decided = known && !broken;
-  const unread = unreadWindings(best, context.evidence);
-  const whole = known ? wholenessPair(unread, all, sheet, names) : null;
-  const asked = stakesOf(answers, ask);
-  // Leads that readings join to one group are whole, whatever builds were not looked at.
-  const joined = new Set(joinedGroups(all)).size === 1;
-  const done =
-    ask === "sound"
-      ? !broken && unread.length === 0 && (complete || joined)
-      : complete && isAnswered(asked, SETTLED / trust);
-  const answeredEarly = ask !== "all" && done;
-  const deciding =
-    decided || answeredEarly
-      ? null
-      : ((ask === "sound" ? wholenessPair(unread, all, sheet, names) : null) ??
-        decidingPair(answers, asked, all, sheet, names) ??
-        (broken
-          ? (decidingPair(answers, openStakes(answers), all, sheet, names) ?? partnerProbe(context))
-          : null) ??
-        (ask === "all" ? whole : decidingPair(answers, stakesOf(answers, "all"), all, sheet, names)) ??
-        (!complete && confidence >= SETTLED ? furtherPair(all, sheet) : null));
-  const checking =
-    decided && !answeredEarly
-      ? (whole ??
-        checkingPair(best, all, sheet) ??
-        strainedPair(best, context.evidence, sheet) ??
-        decisivePair(best, context.evidence, sheet))
-      : null;
+  const { decided, finished, deciding, checking, untested, unread } = progressOf(context, all, {
+    confidence,
+    trust,
+    complete,
+  });
   const opens = openFindings(context);
   const findings = [
     ...earlier,
@@ -104,11 +69,6 @@ export function answered(
     ...(!decided && !deciding && opens.length === 0 ? rangeFindings(context) : []),
   ];
   const again = findings.find((finding) => finding.code === "readings-disagree");
-  const finished = decided || answeredEarly;
-  const untested =
-    decided || (answeredEarly ? ask === "sound" || sheet.frame.length === 0 : !deciding)
-      ? untestedGroup(best, all, sheet)
-      : null;
   const shellDue = shellTestDue(sheet, all, names) ?? shellTestOf(untested, sheet, names);
   const status = statusOf(
     findings,
@@ -126,7 +86,7 @@ export function answered(
   const ids = sheet.leads.map((lead) => lead.id);
   const certain = [
     ...certainties(answers, context.evidence, sheet, names, trust),
-    ...(ask === "sound" && status === "settled" ? [soundIn(sheet, 1 - brokenShare(answers))] : []),
+    ...(ask === "sound" && status === "settled" ? [soundIn(sheet, trust * (1 - brokenShare(answers)))] : []),
   ];
   return {
     ok: true,

@@ -1,5 +1,5 @@
 import type { Identification } from "../identify/identification";
-import { SETTLED } from "../identify/report";
+import { SETTLED } from "../identify/progress";
 import { type FittedMotor, fitMotor } from "../machine/fitMotor";
 import { type Polarity, polarity } from "../machine/polarity";
 import { ratingOf } from "../machine/rating";

@@ -1,7 +1,7 @@
 import type { Identification } from "../identify/identification";
 import { familyById } from "../motor/families";
 import { shortRotation } from "../quantity/rotation";
-import type { Assumption } from "../wiring/check/assumed";
+import type { Assumption } from "../wiring/check/assumption";
 import { type Compartment, placeName } from "../wiring/compartment";
 import { harnessName } from "../wiring/harness";
 import { FRAME, type WiringPlan } from "../wiring/plan";

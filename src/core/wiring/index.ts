@@ -6,7 +6,7 @@ export { type Rating, ratingOf } from "../machine/rating";
 export { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
 export { type WoundMotor, woundMotor } from "../machine/woundMotor";
 export type { AskedCapacitor } from "./capacitorPlace";
-export type { Assumption } from "./check/assumed";
+export type { Assumption } from "./check/assumption";
 export { checkPlan, type WiringCheck } from "./check/check";
 export type { CheckCode, CheckFinding } from "./check/finding";
 export type { MotorToRun, StateOutcome } from "./check/outcome";

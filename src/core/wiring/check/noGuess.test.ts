@@ -521,6 +521,15 @@ describe("what nobody stated is run with its other values", () => {
     expect(codes(withGearStated(plan), capacitorStart230)).toEqual([]);
   });
 
+  it("a run capacitor fitted by an estimate is a stop, whatever running others shows", () => {
+    const { runCapacitor: _, ...plate } = fan3.plate;
+    const made = at("condenser-single");
+    const run = refitted(fan3.motor, plate, made);
+    const [plan] = plansFor({ ...run, plate }, made);
+    if (!plan) throw new Error("no plan");
+    expect(effects(plan, run)).toMatchObject({ "the run capacitor": "stop" });
+  });
+
   it("hertz that no plate names changes figures alone where the motor bears the other", () => {
     const { hertz: _, ...plate } = fan3.plate;
     const run = refitted(fan3.motor, plate, at("air-handler-relay"));

@@ -77,7 +77,10 @@ export function atTimesVolts({ plan, run }: Otherwise, times: number): Otherwise
   return { plan: { ...plan, compartment: { ...made, supply } }, run };
 }
 
-/** A part of the equipment with other figures. */
+/** What a capacitor that nobody stated may be of what was figured: half as much, or twice. */
+export const OTHER_CAPACITY = [0.5, 2] as const;
+
+/** The equipment with other parts. */
 export function withParts({ plan, run }: Otherwise, change: (part: Part) => Part): Otherwise {
   const devices = plan.compartment.devices.map((device) => ({ ...device, parts: device.parts.map(change) }));
   return { plan: { ...plan, compartment: { ...plan.compartment, devices } }, run };

@@ -11,7 +11,8 @@ import {
   stateCircuit,
   statesOf,
 } from "../stateCircuit";
-import { type Assumption, assumedFindings, retrofitAssumptions } from "./assumed";
+import { retrofitAssumptions } from "./assumed";
+import { type Assumption, assumedFindings } from "./assumption";
 import { controlSideFindings } from "./controlSide";
 import { type CheckFinding, finding, gravestFirst } from "./finding";
 import { frameFindings } from "./frame";
