@@ -32,7 +32,7 @@ describe("motors with a fault", () => {
       if (leads === undefined) continue;
       const about = aboutOf(randomMotor(seededRandom(leads), family.id, leads));
       expect(about.phase).toBe(family.id.startsWith("three-phase") ? 3 : 1);
-      expect(family.likelihoodOfAbout(about)).toBeGreaterThanOrEqual(1);
+      expect(family.likelihoodOfAbout(about, leads)).toBeGreaterThanOrEqual(1);
     }
   });
 

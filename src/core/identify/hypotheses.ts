@@ -119,12 +119,17 @@ function candidates(evidence: Evidence, about: About): Candidate[] {
   const conductors = leastConductors(evidence);
   const untouched = evidence.leadCount - new Set(evidence.pairs.flatMap(({ a, b }) => [a, b])).size;
   const list = FAMILIES.flatMap((family): Candidate[] => {
-    const logPrior = Math.log(family.commonness * family.likelihoodOfAbout(about));
+    const logPrior = Math.log(priorOf(family, evidence.leadCount, about));
     return skeletonsInSight(family, evidence.leadCount, untouched, about)
       .filter(({ template }) => template.variant.nodes.filter((node) => node.leads > 0).length >= conductors)
       .map((skeleton) => ({ skeleton, logPrior }));
   });
   return likeliestFirst(list);
+}
+
+function priorOf({ commonness, likelihoodOfAbout }: Family, leadCount: number, about: About): number {
+  const common = typeof commonness === "number" ? commonness : commonness(leadCount);
+  return common * likelihoodOfAbout(about, leadCount);
 }
 
 /** The candidates with something open. */

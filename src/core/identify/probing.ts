@@ -1,4 +1,5 @@
 import type { LeadName } from "../motor/lead";
+import type { RoleName } from "../motor/role";
 import type { Answer } from "./answers";
 import { type Evidence, joinedGroups } from "./evidence";
 import type { NextProbe } from "./identification";
@@ -77,7 +78,8 @@ export function decidingPair(
 ): NextProbe | null {
   const values = pairValues(stakes, evidence, sheet.meter);
   const touched = new Set(evidence.pairs.flatMap((pair) => [pair.a, pair.b]));
-  const best = worthReading(fromAnEnd(values, list, evidence) ?? values[0], values, stakes, touched);
+  const usual = fromSharedLead(values, evidence, sheet) ?? fromAnEnd(values, list, evidence) ?? values[0];
+  const best = worthReading(usual, values, stakes, touched);
   if (!best) return null;
   return asProbe(best, sheet, whyDeciding(best, list, evidence, sheet, names));
 }
@@ -100,6 +102,26 @@ function worthReading(
 
 /** A lead that is an end of the winding with this probability is a good place for a clip to stay. */
 const SURE_END = 0.6;
+
+const SHARED_ROLES: ReadonlySet<RoleName> = new Set(["run-end", "line-common", "common"]);
+
+/** The lead that somebody said all windings share, by its place in the sheet; -1 where nobody did. */
+export function toldShared({ leads, told }: ReadingSheet): number {
+  const shared = told.find((one) => "role" in one && SHARED_ROLES.has(one.role.role));
+  return shared && "lead" in shared ? leads.findIndex(({ id }) => id === shared.lead) : -1;
+}
+
+/** From the shared lead, where it is known, each other lead is one reading away: it is the hub from the start. */
+function fromSharedLead(
+  values: readonly PairValue[],
+  { pairs }: Evidence,
+  sheet: ReadingSheet,
+): PairValue | null {
+  const hub = toldShared(sheet);
+  const touched = (lead: number) => pairs.some(({ a, b }) => a === lead || b === lead);
+  if (hub < 0 || pairs.some(({ ohms }) => ohms === null)) return null;
+  return values.find(({ a, b }) => (a === hub && !touched(b)) || (b === hub && !touched(a))) ?? null;
+}
 
 /**
  * While leads of one group are untouched every one of them must be read to something, so the question is to what. From

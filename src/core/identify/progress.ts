@@ -5,10 +5,13 @@ import { partnerProbe } from "./findings/open";
 import type { NextProbe } from "./identification";
 import { checkingPair, decidingPair, decisivePair, furtherPair, strainedPair } from "./probing";
 import { brokenShare, isAnswered, openStakes, stakesOf } from "./stakes";
-import { type LeadPair, unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
+import { bondPair, type LeadPair, unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
 
 /** One answer stands at this probability or better: settled. */
 export const SETTLED = 0.99;
+
+/** A question answered this surely stands though builds were left out of the search: they are the rare ones. */
+const SURE_OF_THE_REST = 0.999;
 
 /** How far the probing has come with what was asked. */
 export interface Progress {
@@ -55,7 +58,7 @@ export function progressOf(
   const done =
     ask === "sound"
       ? !broken && unread.length === 0 && (complete || joined)
-      : complete && isAnswered(asked, SETTLED / trust);
+      : isAnswered(asked, (complete ? SETTLED : SURE_OF_THE_REST) / trust);
   const early = ask !== "all" && done;
   const deciding = (): NextProbe | null => {
     const by = (stakes: typeof asked) => decidingPair(answers, stakes, all, sheet, names);
@@ -69,6 +72,7 @@ export function progressOf(
   };
   const checking = (): NextProbe | null =>
     whole ??
+    bondPair(best, all, sheet) ??
     checkingPair(best, all, sheet) ??
     strainedPair(best, context.evidence, sheet) ??
     decisivePair(best, context.evidence, sheet);

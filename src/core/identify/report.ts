@@ -10,7 +10,7 @@ import { brokenIf, cooledProbe, openFindings } from "./findings/open";
 import { rangeFindings } from "./findings/range";
 import { twinFindings } from "./findings/twins";
 import type { Certainty, Finding, Identification, NextProbe } from "./identification";
-import { shellTestDue, shellTestOf } from "./probing";
+import { shellTestDue, shellTestOf, toldShared } from "./probing";
 import { progressOf, SETTLED } from "./progress";
 import { reasoning } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
@@ -156,13 +156,18 @@ function nothingMore(findings: readonly Finding[]): boolean {
 /** The identification of a sheet on which no pair is read yet. */
 export function untouched(context: FindingContext, findings: readonly Finding[]): Identification {
   const { sheet, evidence, names } = context;
-  const [first, second] = sheet.leads;
+  const hub = toldShared(sheet);
+  const first = sheet.leads[Math.max(0, hub)];
+  const second = sheet.leads.find((lead) => lead !== first);
   const pair: NextProbe | null =
     first && second
       ? {
           kind: "pair",
           between: [first.id, second.id],
-          because: "Nothing is read yet; any pair is as good a start.",
+          because:
+            hub < 0
+              ? "Nothing is read yet; any pair is as good a start."
+              : "From the lead that all share, each other lead is one reading away.",
         }
       : null;
   const stop = nothingMore(findings);

@@ -39,7 +39,9 @@ export function findSlips(evidence: Evidence, told: Told, asRead: Hypotheses): S
   const best = asRead.all[0];
   const unusual = best?.placement.template.variant.unusual ?? false;
   const strained = !best || best.fit.residualSigmas.some((z) => Math.abs(z) > SUSPICIOUS_SIGMAS);
-  const untold = best !== undefined && best.family.likelihoodOfAbout(told.about) < AGAINST_WHAT_IS_TOLD;
+  const untold =
+    best !== undefined &&
+    best.family.likelihoodOfAbout(told.about, evidence.leadCount) < AGAINST_WHAT_IS_TOLD;
   if ((!strained && !unusual && !untold) || evidence.pairs.length < 2) return NO_SUSPICION;
   const suspected = (unusual || untold ? evidence.pairs : suspects(evidence, best)).filter(
     (pair) => !isConfirmed(pair),

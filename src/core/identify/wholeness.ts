@@ -94,6 +94,27 @@ export function wholenessPair(
   };
 }
 
+/**
+ * The reading that proves two leads one conductor, where equal readings to others alone say so: a winding that happens to
+ * be as long as another reads equal too. Null where every such pair was read.
+ */
+export function bondPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
+  const nodeOf = soundMember(answer)?.placement.nodeOf ?? [];
+  for (let lead = 1; lead < nodeOf.length; lead++) {
+    const bonded = nodeOf.flatMap((node, other) =>
+      other < lead && node !== null && node === nodeOf[lead] ? [other] : [],
+    );
+    const [first] = bonded;
+    if (first === undefined || bonded.some((other) => pairOf(evidence, other, lead))) continue;
+    return {
+      kind: "pair",
+      between: [sheet.leads[first]?.id ?? "", sheet.leads[lead]?.id ?? ""],
+      because: "They read alike to the others: near zero between them proves them one lead.",
+    };
+  }
+  return null;
+}
+
 /** A lead of a group of this answer that was never tested to the shell; null where every group was. */
 export function untestedGroup(answer: Answer, evidence: Evidence, sheet: ReadingSheet): number | null {
   const tested = new Set(sheet.frame.map(({ lead }) => lead));

@@ -38,6 +38,7 @@ export interface MotorBranches {
   readonly contacts: readonly StartContact[];
 }
 
+const PROTECTOR_BRANCH = "protector";
 /** Speeds of a start switch, shares of synchronous: the usual of the trade. */
 const SWITCH_OPENS_AT = 0.75;
 const SWITCH_CLOSES_AT = 0.5;
@@ -53,7 +54,8 @@ export const RUN_CAPACITOR_LOSS = 0.002;
 
 /**
  * The branches of a motor. Coils of one axis and pole count add their turns; a speed section has turns by its ohms. A start winding of a pole-changing motor serves either pole count, with the greater part of its turns. A
- * single-phase motor without a start winding of its own gets a shorted ring beside its main, or it would never start.
+ * single-phase motor without a start winding of its own gets a shorted ring beside its main, or it would never start; one
+ * of two pole counts gets one for each.
  *
  * @param hertz of the supply, where that is not what the parameters are for.
  */
@@ -126,7 +128,10 @@ export function motorBranches(
       );
     } else branches.push(winding(coil, coil.id, at, coil.to, coil.ohms, turns, p, 0));
   }
-  if (motor.feeding.phases === 1 && main && !turnsRound(motor.coils)) branches.push(ring(mainOhms, p));
+  if (motor.protector)
+    branches.push({ kind: "switch", id: PROTECTOR_BRANCH, ...motor.protector, closed: motor.hot !== true });
+  if (motor.feeding.phases === 1 && main && !turnsRound(motor.coils))
+    for (const field of slow ? [0, 1] : [0]) branches.push(ring(mainOhms, p, field));
   return { branches, fields: fieldsOf(p, slow), contacts };
 }
 
@@ -222,17 +227,17 @@ function turnsRound(coils: readonly Coil[]): boolean {
   return new Set(coils.map(({ seat }) => ((seat.axisDegrees % 180) + 180) % 180)).size > 1;
 }
 
-function ring(mainOhms: number, p: MotorParameters): Branch {
+function ring(mainOhms: number, p: MotorParameters, field: number): Branch {
   const turns = RING.turnsShare * p.startTurns;
   return {
     kind: "winding",
-    id: "ring",
+    id: field === 0 ? "ring" : "ring~slow",
     // Closed in itself: where it is drawn moves no current anywhere else.
     from: GROUND,
     to: GROUND,
     ohms: RING.ohmsShare * Math.max(mainOhms, p.rotorOhms),
     leakageOhms: p.leakageOhms * turns ** 2,
-    field: 0,
+    field,
     place: { axisDegrees: RING.axisDegrees, turns },
   };
 }

@@ -48,6 +48,10 @@ export interface WoundMotor {
   readonly plugTurned?: boolean;
   /** Coils that no reading ran through: where the family has them, with ohms that are usual. */
   readonly unread: readonly string[];
+  /** A protector whose ends are brought out, between two junctions of its own. */
+  readonly protector?: { readonly from: string; readonly to: string };
+  /** Its protector has opened. */
+  readonly hot?: boolean;
   /** Coils that no lead brings out, so that no reading can: their ohms are usual. */
   readonly inside: readonly string[];
 }
@@ -67,7 +71,10 @@ export function woundMotor(
   if (!family?.feeding) return null;
   const { feeding } = family;
   const here = leads.filter(({ id }) => known.roles[id]);
+  const isProtector = (id: string) => known.roles[id]?.role === "protector";
   const junctionOf = (id: string) => {
+    // One conductor to an ohmmeter while it is closed; to the supply it is what opens.
+    if (isProtector(id)) return id;
     const group = known.bonded.find((one) => one.includes(id));
     return group ? ([...group].sort()[0] ?? id) : id;
   };
@@ -97,6 +104,7 @@ export function woundMotor(
       winding,
     })),
   );
+  const [from, to] = here.filter(({ id }) => isProtector(id));
   const hidden = insideCoils(feeding, slotAt, readOrUsual);
   return {
     family: family.id,
@@ -107,6 +115,7 @@ export function woundMotor(
     openSets,
     unread: unread.map((_, i) => `coil-${read.length + i + 1}`),
     inside: hidden.map(({ id }) => id),
+    ...(from && to ? { protector: { from: from.id, to: to.id } } : {}),
   };
 }
 

@@ -57,12 +57,15 @@ export interface Family {
   readonly id: string;
   /** What it is called in a sentence: "two windings joined inside". */
   readonly title: string;
-  /** How common it is among unknown motors of this lead count, before anything is told. Relative. */
-  readonly commonness: number;
+  /**
+   * How common it is among unknown motors of a lead count, before anything is told. Relative; a number where that is much
+   * the same for all counts it is built with.
+   */
+  readonly commonness: number | ((leadCount: number) => number);
   /** Builds with exactly this many leads; empty when the family has none. */
   readonly variants: (leadCount: number, about: About) => readonly Variant[];
-  /** Factor on `commonness` for what is told; 1 when it says nothing, never 0. */
-  readonly likelihoodOfAbout: (about: About) => number;
+  /** Factor on `commonness` for what is told of a motor with so many leads; 1 when it says nothing, never 0. */
+  readonly likelihoodOfAbout: (about: About, leadCount: number) => number;
   /** What the plate of one with so many speed taps says of its kind. */
   readonly plateTells: (speedTaps: number) => About;
   /** How the meter's answer for a role is put into words, for the reasoning. */

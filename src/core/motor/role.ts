@@ -14,6 +14,7 @@ export const ROLE_NAMES = [
   "phase",
   "star",
   "corner",
+  "protector",
 ] as const;
 
 export type RoleName = (typeof ROLE_NAMES)[number];

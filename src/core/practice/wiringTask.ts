@@ -30,6 +30,8 @@ const SETTINGS: readonly (readonly [equipment: string, family: string, leads: nu
   ["bench-cord", "two-winding", 4],
   ["reversing-switch", "two-winding-reversible", 3],
   ["two-speed-switch", "two-speed-two-main", 5],
+  ["two-speed-switch", "two-speed-two-main", 4],
+  ["condenser-single", "two-winding-start-pair", 5],
   ["three-phase-contactor", "three-phase-3", 3],
 ];
 

@@ -173,6 +173,42 @@ export const splitPhase = testMotor(
   { bu: "T1", ye: "T4", bk: "T5", rd: "T8" },
 );
 
+/** The same with its protector on leads of its own. */
+export const guarded = testMotor(
+  "split-windings",
+  {
+    p1: { role: "protector" },
+    p2: { role: "protector" },
+    bu: { role: "main" },
+    ye: { role: "main" },
+    bk: { role: "start" },
+    rd: { role: "start" },
+  },
+  [
+    ["bu", "ye", 1.8, "main"],
+    ["bk", "rd", 7, "start"],
+  ],
+  { volts: [range(115)], powerWatts: hp(1 / 3), rpm: 1725, fullLoadAmps: [6.2] },
+  { p1: "P1", p2: "P2", bu: "T1", ye: "T4", bk: "T5", rd: "T8" },
+);
+
+/** Capacitor-run, the start winding on two leads of its own. */
+export const startPair = testMotor(
+  "two-winding-start-pair",
+  { bk: speed(1), bn: runEnd, br: runEnd, pu: { role: "start" }, ye: { role: "start" } },
+  [
+    ["bk", "bn", 21, "main"],
+    ["pu", "ye", 34, "start"],
+  ],
+  {
+    volts: [range(230)],
+    powerWatts: hp(1 / 4),
+    rpm: 1075,
+    fullLoadAmps: [1.9],
+    runCapacitor: { microfarads: 5, volts: 370 },
+  },
+);
+
 /** The same built for 230 V: for a relay of the equipment. */
 export const capacitorStart230 = testMotor(
   "split-windings",
@@ -243,6 +279,27 @@ export const twoSpeed = testMotor(
     ["bk", "ye", 5, "start"],
   ],
   { volts: [range(115)], powerWatts: hp(1 / 2), rpm: 1725, fullLoadAmps: [8.5] },
+);
+
+/** The same with the start winding on that lead too; and with its start parts inside. */
+export const twoSpeed4 = testMotor(
+  "two-speed-two-main",
+  { wh: { role: "common" }, bu: { role: "main-high" }, vt: { role: "main-low" }, bk: { role: "start" } },
+  [
+    ["bu", "wh", 1.6, "main"],
+    ["vt", "wh", 3.4, "main"],
+    ["bk", "wh", 5, "start"],
+  ],
+  { volts: [range(115)], powerWatts: hp(1 / 2), rpm: 1725, fullLoadAmps: [8.5] },
+);
+export const twoSpeed3 = testMotor(
+  "two-speed-two-main",
+  { wh: { role: "common" }, bu: { role: "main-high" }, vt: { role: "main-low" } },
+  [
+    ["bu", "wh", 1.6, "main"],
+    ["vt", "wh", 3.4, "main"],
+  ],
+  { volts: [range(115)], powerWatts: hp(1 / 3), rpm: 1725, fullLoadAmps: [8] },
 );
 
 const half = (group: number): Role => ({ role: "half", group });

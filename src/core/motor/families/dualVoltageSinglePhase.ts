@@ -2,6 +2,7 @@ import type { Family, Variant } from "../family";
 import { type Feeding, type FeedingAsk, type Net, START_AXIS_DEGREES } from "../feeding";
 import { softBox } from "../softBox";
 import { assemble, type Group, pair } from "./groups";
+import { PROTECTOR_SLOTS, PROTECTOR_WORDS, throughProtector, withProtector } from "./protector";
 import { ALIKE_UNLESS_FAULTY, MAIN_OHMS } from "./ratios";
 import { oneSpeed, type ToldOdds, toldFactor } from "./told";
 
@@ -67,6 +68,11 @@ const TOLD: ToldOdds = {
   speeds: oneSpeed,
 };
 
+const HALF_SETS = [
+  ["T1", "T2"],
+  ["T3", "T4"],
+];
+
 /** First and last ends of the start winding's parts that are brought out; NEMA MG 1, part 2: T5–T8, or T5–T6 and T7–T8. */
 const START_SETS: Readonly<Record<number, readonly (readonly string[])[]>> = {
   1: [["T8"]],
@@ -108,19 +114,16 @@ const FEEDING: Feeding = {
   twoVoltages: true,
   settingRatio: 2,
   shaftSwitch: true,
-  slotSets: ({ role }, count) =>
-    role === "half"
-      ? [
-          ["T1", "T2"],
-          ["T3", "T4"],
-        ]
-      : (START_SETS[count] ?? []),
+  slotSets: ({ role }, count) => {
+    if (role === "protector") return [PROTECTOR_SLOTS];
+    return role === "half" ? HALF_SETS : (START_SETS[count] ?? []);
+  },
   seat: (from, to, winding) => {
     if (winding === "half") return { axisDegrees: from === "T1" || from === "T3" ? 0 : 180, field: 0 };
     const inward = START_IN.has(from) && !(from === "T6" && to === "T8");
     return { axisDegrees: START_AXIS_DEGREES + (inward ? 0 : 180), field: 0 };
   },
-  chart,
+  chart: (ask) => throughProtector(chart(ask), ask),
   // Counter-clockwise facing the end opposite the shaft, which is the lead end.
   standardTurn: "ccw-lead-end",
   endsMatter: ["half", "start"],
@@ -145,11 +148,13 @@ export const dualVoltageSinglePhase: Family = {
   id: "dual-voltage-single-phase",
   title: "two main halves for two voltages, with a start winding",
   commonness: 0.5,
-  variants: builds,
+  variants: (leadCount) => withProtector(builds, leadCount),
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   plateTells: () => ({ phase: 1, dualVoltage: true, speeds: 1 }),
-  roleWords: (role) =>
-    role.role === "half" ? `main half ${role.group}` : `start winding, part ${role.group}`,
+  roleWords: ({ role, group }) => {
+    if (role === "protector") return PROTECTOR_WORDS;
+    return role === "half" ? `main half ${group}` : `start winding, part ${group}`;
+  },
   feeding: FEEDING,
   reverseBy: "swapping the start leads",
   beyondOhms: [

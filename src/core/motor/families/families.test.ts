@@ -74,9 +74,12 @@ describe.each(FAMILIES.map((family) => [family.id, family] as const))(
     it("is made likelier by its own plate than by the plates of most others", () => {
       const taps = (build: (typeof builds)[number]["build"]) =>
         new Set(build.nodes.flatMap(({ role }) => (role?.role === "speed" ? [role.rank] : []))).size;
-      for (const speeds of new Set(builds.map(({ build }) => taps(build)))) {
-        const own = family.likelihoodOfAbout(family.plateTells(speeds));
-        const better = FAMILIES.filter((other) => family.likelihoodOfAbout(other.plateTells(speeds)) > own);
+      for (const { leads, build } of builds) {
+        const speeds = taps(build);
+        const own = family.likelihoodOfAbout(family.plateTells(speeds), leads);
+        const better = FAMILIES.filter(
+          (other) => family.likelihoodOfAbout(other.plateTells(speeds), leads) > own,
+        );
         expect(own).toBeGreaterThan(0.5);
         expect(better.length).toBeLessThan(FAMILIES.length / 4);
       }
@@ -87,7 +90,7 @@ describe.each(FAMILIES.map((family) => [family.id, family] as const))(
         for (const capacitor of ["none", "run", "start", "start-and-run"] as const) {
           for (const flag of [true, false]) {
             const told = { phase, capacitor, reversible: flag, dualVoltage: flag, speeds: flag ? 1 : 3 };
-            expect(family.likelihoodOfAbout(told)).toBeGreaterThan(0);
+            expect(family.likelihoodOfAbout(told, 6)).toBeGreaterThan(0);
           }
         }
       }
@@ -100,9 +103,10 @@ describe("lead counts, as the trade knows them", () => {
     ["one-winding", [2, 3, 4, 5, 6]],
     ["two-winding", [3, 4, 5, 6, 7, 8, 9, 10, 11, 12]],
     ["two-winding-reversible", [3]],
-    ["split-windings", [4]],
-    ["two-speed-two-main", [5, 6]],
-    ["dual-voltage-single-phase", [4, 5, 6, 7, 8]],
+    ["two-winding-start-pair", [5, 6, 7, 8]],
+    ["split-windings", [4, 6]],
+    ["two-speed-two-main", [3, 4, 5, 6]],
+    ["dual-voltage-single-phase", [4, 5, 6, 7, 8, 9, 10]],
     ["three-phase-3", [3]],
     ["three-phase-6", [6]],
     ["three-phase-9-wye", [9]],
@@ -120,7 +124,7 @@ describe("lead counts, as the trade knows them", () => {
 });
 
 describe("what is told", () => {
-  const weight = (id: string, about: object) => familyById(id)?.likelihoodOfAbout(about) ?? 0;
+  const weight = (id: string, about: object) => familyById(id)?.likelihoodOfAbout(about, 6) ?? 0;
 
   it("a three-phase plate speaks for three-phase windings, a single-phase plate against", () => {
     expect(weight("three-phase-6", { phase: 3 })).toBeGreaterThan(10 * weight("three-phase-6", {}));
@@ -153,6 +157,6 @@ describe("what is told", () => {
 it("lists single-phase before three-phase, the fewest leads first, each id once", () => {
   const ids = FAMILIES.map((family) => family.id);
   expect(new Set(ids).size).toBe(ids.length);
-  expect(ids.slice(0, 2)).toEqual(["one-winding", "two-winding"]);
+  expect(ids.slice(0, 2)).toEqual(["one-winding", "two-speed-two-main"]);
   expect(ids.slice(-2)).toEqual(["three-phase-12", "electronic"]);
 });

@@ -11,6 +11,7 @@ import { threePhase12 } from "./threePhase12";
 import { twoSpeedTwoMain } from "./twoSpeedTwoMain";
 import { twoWinding } from "./twoWinding";
 import { twoWindingReversible } from "./twoWindingReversible";
+import { twoWindingStartPair } from "./twoWindingStartPair";
 
 /** Every family in this folder. Written by `npm run generate`. */
 export const FOUND: readonly Family[] = [
@@ -26,4 +27,5 @@ export const FOUND: readonly Family[] = [
   twoSpeedTwoMain,
   twoWinding,
   twoWindingReversible,
+  twoWindingStartPair,
 ];

@@ -1,6 +1,7 @@
-import type { Family } from "../family";
-import { START_AXIS_DEGREES } from "../feeding";
+import type { Family, Variant } from "../family";
+import { type FeedingAsk, type Net, START_AXIS_DEGREES } from "../feeding";
 import { assemble, pair } from "./groups";
+import { PROTECTOR_SLOTS, PROTECTOR_WORDS, throughProtector, withProtector } from "./protector";
 import { MAIN_OHMS, SWITCHED_START_TO_MAIN } from "./ratios";
 import { oneSpeed, type ToldOdds, toldFactor } from "./told";
 
@@ -10,45 +11,51 @@ const TOLD: ToldOdds = {
   speeds: oneSpeed,
 };
 
+function builds(leadCount: number): readonly Variant[] {
+  if (leadCount !== 4) return [];
+  const main = pair({ role: "main" }, "main", MAIN_OHMS);
+  return [assemble([main, pair({ role: "start" }, "start", SWITCHED_START_TO_MAIN)])];
+}
+
+function chart({ speed, reversed, startOutside }: FeedingAsk): readonly Net[] | null {
+  const [first, last] = reversed ? ["T5", "T8"] : ["T8", "T5"];
+  if (speed !== 1) return null;
+  return [
+    ...(startOutside
+      ? [
+          { services: ["line-1" as const], slots: ["T1"] },
+          { services: ["start" as const], slots: [first] },
+        ]
+      : [{ services: ["line-1" as const], slots: ["T1", first] }]),
+    { services: ["line-2"], slots: ["T4", last] },
+  ];
+}
+
 /** Split-phase and capacitor-start: main and start winding not joined inside; a switch takes the start winding out. */
 export const splitWindings: Family = {
   id: "split-windings",
   title: "main and start winding each on its own two leads",
   commonness: 0.5,
-  variants: (leadCount) =>
-    leadCount === 4
-      ? [
-          assemble([
-            pair({ role: "main" }, "main", MAIN_OHMS),
-            pair({ role: "start" }, "start", SWITCHED_START_TO_MAIN),
-          ]),
-        ]
-      : [],
+  variants: (leadCount) => withProtector(builds, leadCount),
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   plateTells: () => ({ phase: 1, capacitor: "start", speeds: 1 }),
-  roleWords: (role) => (role.role === "main" ? "main winding" : "start winding"),
+  roleWords: ({ role }) => {
+    if (role === "protector") return PROTECTOR_WORDS;
+    return role === "main" ? "main winding" : "start winding";
+  },
   feeding: {
     phases: 1,
     twoVoltages: false,
     shaftSwitch: true,
-    slotSets: ({ role }) => [role === "main" ? ["T1", "T4"] : ["T5", "T8"]],
+    slotSets: ({ role }) => {
+      if (role === "protector") return [PROTECTOR_SLOTS];
+      return [role === "main" ? ["T1", "T4"] : ["T5", "T8"]];
+    },
     seat: (from) => {
       if (from === "T1" || from === "T4") return { axisDegrees: from === "T1" ? 0 : 180, field: 0 };
       return { axisDegrees: START_AXIS_DEGREES + (from === "T5" ? 180 : 0), field: 0 };
     },
-    chart: ({ speed, reversed, startOutside }) => {
-      const [first, last] = reversed ? ["T5", "T8"] : ["T8", "T5"];
-      if (speed !== 1) return null;
-      return [
-        ...(startOutside
-          ? [
-              { services: ["line-1" as const], slots: ["T1"] },
-              { services: ["start" as const], slots: [first] },
-            ]
-          : [{ services: ["line-1" as const], slots: ["T1", first] }]),
-        { services: ["line-2"], slots: ["T4", last] },
-      ];
-    },
+    chart: (ask) => throughProtector(chart(ask), ask),
     endsMatter: ["main", "start"],
   },
   reverseBy: "swapping the two start leads, or the two main leads, not both",

@@ -8,13 +8,17 @@ const TOLD: ToldOdds = {
   dualVoltage: { yes: 0.05 },
 };
 
+/** More speeds told than there are leads for taps: the plate is misread, or this is another kind. */
+const TOO_FEW_LEADS = 1e-3;
+
 /** Capacitor-run: main and start winding joined inside, one or more speed taps, bonded copies of a lead allowed. */
 export const twoWinding: Family = {
   id: "two-winding",
   title: "two windings joined inside, for a run capacitor",
   commonness: 0.8,
   variants: (leadCount, about) => builds(leadCount).map((build) => variant(build, about)),
-  likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
+  likelihoodOfAbout: (about, leadCount) =>
+    toldFactor(about, TOLD, 1) * ((about.speeds ?? 1) > Math.max(1, leadCount - 2) ? TOO_FEW_LEADS : 1),
   plateTells: (speeds) => ({ phase: 1, capacitor: "run", speeds }),
   roleWords: (role, speeds) => {
     // One speed: the trade's common is the joint. Several: it is the lead that all of them share.

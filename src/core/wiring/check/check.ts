@@ -13,6 +13,7 @@ import { type CheckFinding, gravestFirst, LIVE_VOLTS } from "./finding";
 import { frameFindings } from "./frame";
 import { guardFindings } from "./guards";
 import { ampsAtRest, figuredLoad, type MotorToRun, rightRuns, runState, type StateOutcome } from "./outcome";
+import { protectorFindings } from "./protector";
 import { RUNS_SHARE, restingFindings } from "./resting";
 import { figure, runningFindings } from "./running";
 import { servedFindings } from "./served";
@@ -70,6 +71,7 @@ export function checkPlan(plan: WiringPlan, run: MotorToRun, ownLoad?: Load): Wi
         ? `the motor is still fed, and starts with ${figure(amps)} A`
         : "";
     }),
+    ...protectorFindings(plan, started, right),
     ...structure,
     ...supplyFindings(plan, run, right, rated),
     ...turningFindings(plan, run, outcomes),

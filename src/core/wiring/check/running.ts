@@ -204,6 +204,9 @@ function windingFindings({ coils, reference }: StateOutcome, make: Make): CheckF
 /** At the moment of starting: amps of a winding beside the right ones, and torque. */
 const STARTING_AMPS_TOO_MUCH = 1.35;
 const STARTING_TORQUE_TOO_LITTLE = 0.6;
+/** A winding that right wiring feeds with this share of the greatest amps, and that has less than this share of its own. */
+const FED_SHARE = 0.1;
+const LEFT_OUT_SHARE = 0.05;
 
 /** What shows only until a start switch opens: a start winding on the wrong volts, or the other way round than it should. */
 function standstillFindings({ standstill, reference }: StateOutcome, make: Make): CheckFinding[] {
@@ -225,13 +228,17 @@ function standstillFindings({ standstill, reference }: StateOutcome, make: Make)
         "A start winding stands on more volts than it is wound for: across one half, never across the line of the high setting.",
       ),
     ];
+  const dead = [...right.coils.values()].find(
+    ({ id, amps }) =>
+      amps > FED_SHARE * greatest && (standstill.coils.get(id)?.amps ?? 0) < LEFT_OUT_SHARE * amps,
+  );
   const share = Math.abs(standstill.torqueNm) / Math.max(1e-9, Math.abs(right.torqueNm));
-  return share < STARTING_TORQUE_TOO_LITTLE
+  return share < STARTING_TORQUE_TOO_LITTLE || dead
     ? [
         make(
           "weak-start",
           "stop",
-          `it starts with ${Math.round(100 * share)} % of the torque it should have, and may hum under its load.`,
+          `it starts with ${Math.round(100 * share)} % of the torque it should have${dead ? ", a part of its windings left out," : ","} and may hum under its load.`,
           "See the start winding and what it starts through.",
         ),
       ]

@@ -10,8 +10,10 @@ import { placesFindings } from "./places";
 export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFinding[] {
   return [
     ...tiedTaps(plan, run),
+    ...tiedWindings(plan, run),
     ...wrongTaps(plan, run),
     ...onGround(plan),
+    ...startGearOnGround(plan),
     ...placesFindings(plan),
     ...controlSideFindings(plan),
     ...servesCut(plan),
@@ -37,6 +39,25 @@ function tiedTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
   });
 }
 
+/** A winding with both its ends on one wire: no chart has one, and it does nothing but carry what the others induce. */
+function tiedWindings(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
+  const nets = joinedLeads(plan);
+  const of = (junction: string) => motor.leads.filter((lead) => lead.junction === junction);
+  return motor.coils.flatMap(({ from, to, winding }) => {
+    const net = nets.find((leads) => [from, to].every((end) => of(end).some(({ id }) => leads.includes(id))));
+    if (!net || winding === "speed") return [];
+    return [
+      finding({
+        code: "tied-winding",
+        weight: "stop",
+        leads: net.filter((lead) => [...of(from), ...of(to)].some(({ id }) => id === lead)),
+        says: `Both ends of a ${winding} winding are on one wire: it gets no volts, and carries what the others induce in it.`,
+        mend: "Its two ends go where the plate’s drawing has them, apart.",
+      }),
+    ];
+  });
+}
+
 /** The frame carries no current: a lead of the motor has nothing to do on the ground. */
 export function onGround(plan: WiringPlan): CheckFinding[] {
   const net = joinedLeads(plan).find(
@@ -54,6 +75,33 @@ export function onGround(plan: WiringPlan): CheckFinding[] {
       mend: "Ground takes the frame alone; the winding returns by the neutral or the other line.",
     }),
   ];
+}
+
+/** The same for a capacitor or a start relay: it would work by the frame's current, and at other volts than its own. */
+function startGearOnGround(plan: WiringPlan): CheckFinding[] {
+  const { devices, supply } = plan.compartment;
+  const nodeOf = wiredNodes(plan);
+  return devices.flatMap((device) =>
+    device.parts.flatMap((part) => {
+      if (part.kind !== "capacitor" && part.kind !== "potential-relay") return [];
+      const ends = [
+        part.from,
+        part.to,
+        ...(part.kind === "potential-relay" ? [part.coilFrom, part.coilTo] : []),
+      ];
+      const grounded = ends.filter((end) => nodeOf(end) === nodeOf(supply.ground));
+      if (grounded.length === 0) return [];
+      return [
+        finding({
+          code: "lead-on-ground",
+          weight: "stop",
+          places: grounded,
+          says: `The ${device.name} is on the ground: its current comes home by the frame, which a hand touches.`,
+          mend: "Ground takes the frame alone; what carries current returns by the neutral or the other line.",
+        }),
+      ];
+    }),
+  );
 }
 
 /** Leads joined by terminals, jumpers and the equipment's own wires, whatever its contacts do. */
