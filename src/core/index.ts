@@ -24,6 +24,7 @@ export { placeAlongWinding, type Role } from "./motor/role";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";
 export { type CableRun, cableOhmsEachWay, OHMS_PER_1000_FT, type WireGauge } from "./ohms/cable";
 export { parseCable } from "./ohms/cableEntry";
+export { askedAt, type Catching, caught, type MeterEvent } from "./ohms/handsFree";
 export { comparableMegohms, type InsulationVerdict, judgeInsulation } from "./ohms/insulation";
 export type { Meter } from "./ohms/readingError";
 export {
@@ -33,6 +34,7 @@ export {
   type ReferenceVerdict,
   USUAL_TOLERANCE_PERCENT,
 } from "./ohms/reference";
+export { settledValue } from "./ohms/settledValue";
 export { type Conductor, ohmsAtTemperature, temperatureOfOhms } from "./ohms/windingTemperature";
 export { type CapacitorLabel, formatCapacitor, parseCapacitor } from "./quantity/capacitance";
 export { type Fault, faultsOf, type Refused } from "./quantity/fault";

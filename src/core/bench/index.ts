@@ -22,5 +22,5 @@ export { type PlatedMotor, platedMotor } from "./platedMotor";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
 export { motorForLeads, randomMotor, type VirtualMotor } from "./randomMotor";
 export { attackRetrofit, retrofitPlan } from "./retrofitAttack";
-export { type ScpiMeter, scpiMeter, settledValue, shownOf } from "./scpiMeter";
+export { type ScpiMeter, scpiMeter, shownOf } from "./scpiMeter";
 export { ATTACKED_KINDS, attack, goodPlans } from "./wiringAttack";

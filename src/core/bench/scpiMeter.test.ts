@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import type { Network } from "../motor/network";
+import { settledValue } from "../ohms/settledValue";
 import { seededRandom } from "./random";
-import { scpiMeter, settledValue, shownOf } from "./scpiMeter";
+import { scpiMeter, shownOf } from "./scpiMeter";
 
 const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0.2 };
 const NETWORK: Network = {

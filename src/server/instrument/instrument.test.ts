@@ -1,12 +1,13 @@
 import { connect } from "node:net";
 import { afterEach, describe, expect, it } from "vitest";
 import { shownOf } from "@/core/bench";
+import { attachedMeter, attachMeter, detach, openBench } from "./attachedMeters";
+import { privateHost } from "./meterAddress";
 import { scpiClient } from "./scpiClient";
-import { benchMeter, closeBench, openBench } from "./virtualBench";
 
 const open: string[] = [];
 afterEach(() => {
-  for (const id of open.splice(0)) closeBench(id);
+  for (const id of open.splice(0)) detach(id);
 });
 
 async function bench(leads = ["a", "b", "c", "d"], seed = 7) {
@@ -42,7 +43,7 @@ describe("the stand-in meter over TCP", () => {
   it("drops a caller who sends no line but a flood, and serves the next", async () => {
     const meter = await bench();
     await new Promise<void>((resolve) => {
-      const rude = connect(meter.standIn.port, "127.0.0.1", () => rude.write("x".repeat(5000)));
+      const rude = connect(meter.standIn?.port ?? 0, "127.0.0.1", () => rude.write("x".repeat(5000)));
       rude.on("close", () => resolve());
       rude.on("error", () => undefined);
     });
@@ -51,15 +52,45 @@ describe("the stand-in meter over TCP", () => {
 
   it("is gone after it is closed: who asks is told", async () => {
     const meter = await bench();
-    closeBench(meter.id);
-    expect(benchMeter(meter.id)).toBeUndefined();
+    detach(meter.id);
+    expect(attachedMeter(meter.id)).toBeUndefined();
     await expect(meter.client.query("READ?")).rejects.toThrow();
-    await expect(scpiClient(meter.standIn.port)).rejects.toThrow();
+    await expect(scpiClient(meter.standIn?.port ?? 0)).rejects.toThrow();
   });
 
   it("keeps only so many at once", async () => {
     const first = await bench();
     for (let i = 0; i < 20; i++) await bench(["a", "b"], i);
-    expect(benchMeter(first.id)).toBeUndefined();
+    expect(attachedMeter(first.id)).toBeUndefined();
+  });
+});
+
+describe("a meter at its address", () => {
+  it("is attached by its name, and read like the stand-in", async () => {
+    const standIn = await bench();
+    const real = await attachMeter({ host: "127.0.0.1", port: standIn.standIn?.port ?? 0 });
+    open.push(real.id);
+    expect(real.identity).toContain("VIRTUAL OHMMETER");
+    expect(shownOf(await real.client.query("READ?"))).toEqual({ open: true });
+  });
+
+  it("is refused where nothing answers, and outside the own network", async () => {
+    await expect(attachMeter({ host: "127.0.0.1", port: 1999 })).rejects.toMatchObject({ why: "no-answer" });
+    await expect(attachMeter({ host: "8.8.8.8", port: 5025 })).rejects.toMatchObject({ why: "not-private" });
+  });
+
+  it.each([
+    ["192.168.1.40", true],
+    ["10.0.0.9", true],
+    ["172.31.2.2", true],
+    ["169.254.7.7", true],
+    ["::1", true],
+    ["fe80::1", true],
+    ["172.32.0.1", false],
+    ["203.0.113.5", false],
+    ["2001:db8::1", false],
+    ["no-such-host.invalid", false],
+  ])("%s: of the own network is %s", async (host, own) => {
+    expect((await privateHost(host)) !== null).toBe(own);
   });
 });

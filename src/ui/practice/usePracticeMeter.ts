@@ -1,8 +1,8 @@
 "use client";
 
 import { useEffect, useMemo, useState } from "react";
-import type { OhmsShown } from "@/core";
-import { scpiMeter, seededRandom, settledValue, shownOf } from "@/core/bench";
+import { type OhmsShown, settledValue } from "@/core";
+import { scpiMeter, seededRandom, shownOf } from "@/core/bench";
 import type { PracticeTask } from "@/core/practice";
 
 /** Where the two probes are; a place is a lead's id, "shell", or null for in the air. */

@@ -3,32 +3,45 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { type RefObject, useEffect, useLayoutEffect, useMemo, useState } from "react";
-import { formatOhms, type OhmsShown } from "@/core";
+import { type RefObject, useCallback, useEffect, useLayoutEffect, useState } from "react";
+import { formatOhms, type OhmsShown, ohmsDigits } from "@/core";
 import { useJob } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
+import { HandsFree } from "./HandsFree";
 import type { Target } from "./target";
-import { useBenchMeter } from "./useBenchMeter";
+import { useHandsFree } from "./useHandsFree";
+import { type LiveReading, type MeterSource, useMeter } from "./useMeter";
 
 interface Props {
+  readonly source: MeterSource;
   readonly target: Target | null;
-  readonly onHold: (shown: OhmsShown) => void;
+  /** Keeps a value for the target; gives the fact's id, or null where there is no target. */
+  readonly onHold: (shown: OhmsShown) => string | null;
   /** Filled with what Enter in the empty field does: hold now, or as soon as the display has come to rest. */
   readonly hold: RefObject<(() => boolean) | null>;
 }
 
-/** The simulated meter: its display as it moves and comes to rest, and a touch to take the value. */
-export function LiveMeter({ target, onHold, hold }: Props) {
-  const { id, job } = useJob();
+/** A meter that streams: its display as it moves and comes to rest, and a touch, or no hand at all, to take the value. */
+export function LiveMeter({ source, target, onHold, hold }: Props) {
+  const { job, names, working } = useJob();
   const [attempt, setAttempt] = useState(0);
-  const leads = useMemo(() => job.leads.map((lead) => lead.id), [job.leads]);
-  const reading = useBenchMeter(
-    leads,
-    useMemo(() => seedOf(id), [id]),
-    job.meter,
-    target,
-    attempt,
+  const [handsFree, setHandsFree] = useState(false);
+  const [aloud, setAloud] = useState(false);
+  const { meter } = job;
+  const reading = useMeter(source, meter, target, attempt, handsFree && source.kind === "stand-in");
+  const long = (lead: string) => names.get(lead)?.long ?? lead;
+  const saysValue = useCallback(
+    (shown: OhmsShown) =>
+      "open" in shown ? "Open." : `${ohmsDigits(shown.ohms, meter.resolutionOhms)} ohms.`,
+    [meter.resolutionOhms],
   );
+  const free = useHandsFree(reading, target, meter, onHold, {
+    on: handsFree,
+    aloud,
+    // While the next pair is worked out there is nothing to say yet.
+    asks: !target && working ? "" : asksOf(target, long),
+    saysValue,
+  });
   const steady = reading.state === "live" && target ? reading.steady : null;
   const place = target ? JSON.stringify(target) : null;
   /** Where a value is to be taken as soon as it stands still. */
@@ -52,15 +65,17 @@ export function LiveMeter({ target, onHold, hold }: Props) {
     };
   }, [hold, reading.state, place]);
 
+  const simulated = source.kind === "stand-in";
   return (
     <Box
       component="section"
-      aria-label="Simulated meter"
+      aria-label={simulated ? "Simulated meter" : "Meter at its address"}
       sx={{ mt: 2, border: "1.5px solid", borderColor: "text.primary", p: 3 }}
     >
       <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
-        Simulated meter on a virtual motor with these leads. Its values are made up: practise here, not on a
-        customer’s record.
+        {simulated
+          ? "Simulated meter on a virtual motor with these leads. Its values are made up: practise here, not on a customer’s record."
+          : `The meter at ${source.address.host}${reading.state === "live" ? `: ${reading.identity}` : ""}.`}
       </Typography>
       {reading.state === "lost" ? (
         <>
@@ -72,53 +87,59 @@ export function LiveMeter({ target, onHold, hold }: Props) {
           </Button>
         </>
       ) : (
-        <Box sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", gap: 4, mt: 1 }}>
-          <Box
-            role="status"
-            aria-label="Display"
-            aria-live="off"
-            sx={{ fontFamily: MONO, fontSize: "2.5rem", fontWeight: 700, minWidth: 200 }}
-          >
-            {reading.state === "live" && target
-              ? displayed(reading.shown, job.meter.resolutionOhms)
-              : "– – –"}
+        <>
+          <Box sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", gap: 4, mt: 1 }}>
+            <Box
+              role="status"
+              aria-label="Display"
+              aria-live="off"
+              sx={{ fontFamily: MONO, fontSize: "2.5rem", fontWeight: 700, minWidth: 200 }}
+            >
+              {reading.state === "live" && target ? displayed(reading.shown, meter.resolutionOhms) : "– – –"}
+            </Box>
+            <Typography
+              sx={{ minWidth: 90, color: steady ? "success.main" : "text.secondary", fontWeight: 600 }}
+            >
+              {!target ? "probes lifted" : waits ? "taken when steady" : stateWord(reading)}
+            </Typography>
+            <Button
+              variant="contained"
+              disabled={reading.state !== "live" || !target}
+              aria-pressed={waits}
+              onClick={() => setAwaited(waits ? null : place)}
+              sx={{ minHeight: 56, px: 6, ml: "auto" }}
+            >
+              Hold
+            </Button>
           </Box>
-          <Typography
-            sx={{ minWidth: 90, color: steady ? "success.main" : "text.secondary", fontWeight: 600 }}
-          >
-            {!target
-              ? "probes lifted"
-              : waits
-                ? "taken when steady"
-                : steady
-                  ? "steady"
-                  : reading.state === "live"
-                    ? "settling"
-                    : "attaching"}
-          </Typography>
-          <Button
-            variant="contained"
-            disabled={reading.state !== "live" || !target}
-            aria-pressed={waits}
-            onClick={() => setAwaited(waits ? null : place)}
-            sx={{ minHeight: 56, px: 6, ml: "auto" }}
-          >
-            Hold
-          </Button>
-        </Box>
+          <HandsFree
+            on={handsFree}
+            onChange={setHandsFree}
+            aloud={aloud}
+            onAloud={setAloud}
+            taken={free.taken}
+            signed={free.signed}
+            onStrike={free.strike}
+          />
+        </>
       )}
     </Box>
   );
 }
 
+function stateWord(reading: LiveReading): string {
+  if (reading.state !== "live") return "attaching";
+  return reading.steady ? "steady" : "settling";
+}
+
+/** What to touch, as it is said aloud. */
+function asksOf(target: Target | null, long: (lead: string) => string): string {
+  if (!target) return "Nothing more to touch.";
+  if (target.kind === "frame") return `${long(target.lead)} to the shell.`;
+  return `${long(target.between[0])} to ${long(target.between[1])}.`;
+}
+
 function displayed(shown: OhmsShown | null, resolutionOhms: number): string {
   if (!shown) return "– – –";
   return "open" in shown ? "OL" : formatOhms(shown.ohms, resolutionOhms);
-}
-
-/** The same job, the same virtual motor: 32 bits of the job's id (FNV-1a). */
-function seedOf(text: string): number {
-  let hash = 0x811c9dc5;
-  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
-  return hash >>> 0;
 }

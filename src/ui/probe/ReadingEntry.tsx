@@ -22,8 +22,10 @@ import { MONO, TOUCH } from "../theme/theme";
 import { readEntry } from "./entryGrammar";
 import { Keypad } from "./Keypad";
 import { LiveMeter } from "./LiveMeter";
+import { useMeterAddress } from "./meterAddress";
 import { PasteEntry } from "./PasteEntry";
 import { allPairs, sameTarget, type Target } from "./target";
+import type { MeterSource } from "./useMeter";
 
 interface Props {
   readonly target: Target | null;
@@ -43,12 +45,14 @@ const CALM: Readonly<Record<Identification["status"], string>> = {
 
 /** The two leads to touch now, and the value that goes in: type, Enter, next. */
 export function ReadingEntry({ target, isChosen, onChoose }: Props) {
-  const { job, add, names, answer, working } = useJob();
+  const { id, job, add, names, answer, working } = useJob();
+  const leads = useMemo(() => job.leads.map((lead) => lead.id), [job.leads]);
   const [text, setText] = useState("");
   const [fault, setFault] = useState<string | null>(null);
   const [keypad, setKeypad] = useState(false);
   const [pasted, setPasted] = useState<string | null>(null);
-  const [live, setLive] = useState(false);
+  const [live, setLive] = useState<MeterSource | null>(null);
+  const [address] = useMeterAddress();
   const hold = useRef<(() => boolean) | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const shortNames = useMemo(() => new Map([...names].map(([id, name]) => [id, name.short])), [names]);
@@ -62,20 +66,22 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
   }, [targetKey, isChosen]);
 
   const keep = useCallback(
-    (at: Target, typed: string, shown: OhmsShown) => {
+    (at: Target, typed: string, shown: OhmsShown): string => {
       const value = "open" in shown ? ({ typed, open: true } as const) : { typed, ohms: shown.ohms };
-      if (at.kind === "pair")
-        add({ kind: "pair-reading", between: [at.between[0], at.between[1]], ...value });
-      else add({ kind: "shell-reading", lead: at.lead, ...value });
+      return at.kind === "pair"
+        ? add({ kind: "pair-reading", between: [at.between[0], at.between[1]], ...value })
+        : add({ kind: "shell-reading", lead: at.lead, ...value });
     },
     [add],
   );
 
   const held = useCallback(
     (shown: OhmsShown) => {
-      if (!target) return;
-      keep(target, "open" in shown ? "OL" : ohmsDigits(shown.ohms, job.meter.resolutionOhms), shown);
+      if (!target) return null;
+      const typed = "open" in shown ? "OL" : ohmsDigits(shown.ohms, job.meter.resolutionOhms);
+      const fact = keep(target, typed, shown);
       onChoose(null);
+      return fact;
     },
     [target, keep, onChoose, job.meter.resolutionOhms],
   );
@@ -229,17 +235,41 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
         >
           Paste a table
         </Button>
-        <Button
-          color="inherit"
-          size="small"
-          aria-pressed={live}
-          onClick={() => setLive(!live)}
-          sx={{ minHeight: 44 }}
-        >
-          {live ? "Detach the meter" : "Simulated meter"}
-        </Button>
+        {live ? (
+          <Button color="inherit" size="small" onClick={() => setLive(null)} sx={{ minHeight: 44 }}>
+            Detach the meter
+          </Button>
+        ) : (
+          <>
+            {address ? (
+              <Button
+                color="inherit"
+                size="small"
+                onClick={() => setLive({ kind: "address", address })}
+                sx={{ minHeight: 44 }}
+              >
+                Attach the meter
+              </Button>
+            ) : null}
+            <Button
+              color="inherit"
+              size="small"
+              onClick={() => setLive({ kind: "stand-in", leads, seed: seedOf(id) })}
+              sx={{ minHeight: 44 }}
+            >
+              Simulated meter
+            </Button>
+          </>
+        )}
       </Box>
-      {live ? <LiveMeter target={target} onHold={held} hold={hold} /> : null}
+      {live ? (
+        <LiveMeter
+          source={live.kind === "stand-in" ? { ...live, leads } : live}
+          target={target}
+          onHold={held}
+          hold={hold}
+        />
+      ) : null}
       {pasted === null ? null : (
         <PasteEntry
           text={pasted}
@@ -337,4 +367,11 @@ function TargetLine({
       <Typography sx={{ color: "text.secondary", mt: 1 }}>{isChosen ? "Your pick." : because}</Typography>
     </>
   );
+}
+
+/** The same job, the same virtual motor: 32 bits of the job's id (FNV-1a). */
+function seedOf(text: string): number {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i++) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
+  return hash >>> 0;
 }

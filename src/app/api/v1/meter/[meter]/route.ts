@@ -1,6 +1,6 @@
 import { NextResponse } from "next/server";
 import { answer } from "@/server/http";
-import { closeBench } from "@/server/instrument/virtualBench";
+import { detach } from "@/server/instrument/attachedMeters";
 
 interface Context {
   params: Promise<{ meter: string }>;
@@ -9,7 +9,7 @@ interface Context {
 /** Takes the meter off the bench; one that is gone already is no error. */
 export function DELETE(request: Request, { params }: Context): Promise<NextResponse> {
   return answer(request, async () => {
-    closeBench((await params).meter);
+    detach((await params).meter);
     return NextResponse.json({ closed: true });
   });
 }

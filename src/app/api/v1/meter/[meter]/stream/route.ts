@@ -1,6 +1,6 @@
 import { shownOf } from "@/core/bench";
 import { problem } from "@/server/http";
-import { benchMeter } from "@/server/instrument/virtualBench";
+import { attachedMeter } from "@/server/instrument/attachedMeters";
 import { log } from "@/server/log";
 
 interface Context {
@@ -14,7 +14,7 @@ const LONGEST_MS = 30 * 60_000;
 /** What the meter shows, five times a second, as server-sent events, until the page goes away. */
 export async function GET(request: Request, { params }: Context): Promise<Response> {
   const { meter: id } = await params;
-  if (!benchMeter(id)) return problem(404, "That meter is no longer attached.");
+  if (!attachedMeter(id)) return problem(404, "That meter is no longer attached.");
   const text = new TextEncoder();
   const until = Date.now() + LONGEST_MS;
   let timer: ReturnType<typeof setTimeout>;
@@ -22,7 +22,7 @@ export async function GET(request: Request, { params }: Context): Promise<Respon
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
       const next = async () => {
-        const meter = benchMeter(id);
+        const meter = attachedMeter(id);
         if (!meter || request.signal.aborted || Date.now() > until) {
           controller.close();
           return;

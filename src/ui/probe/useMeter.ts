@@ -1,18 +1,24 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import type { Meter, OhmsShown } from "@/core";
-import { settledValue } from "@/core/bench";
+import { type Meter, type OhmsShown, settledValue } from "@/core";
+import type { MeterAddress } from "./meterAddress";
+import { moveProbes } from "./simulatedHand";
 import type { Target } from "./target";
 
-/** How the simulated meter stands with this page. */
+/** The meter that is read: the stand-in on a virtual motor, or a real one at its address. */
+export type MeterSource =
+  | { readonly kind: "stand-in"; readonly leads: readonly string[]; readonly seed: number }
+  | { readonly kind: "address"; readonly address: MeterAddress };
+
+/** How the meter stands with this page. */
 export type LiveReading =
   | { readonly state: "attaching" }
   | { readonly state: "lost"; readonly says: string }
   | {
       readonly state: "live";
       readonly identity: string;
-      /** What the display shows now; null before the first value. */
+      /** What the display shows now; null before the first value. A new object with every value. */
       readonly shown: OhmsShown | null;
       /** The value it has come to rest on, to be held; null while it moves. */
       readonly steady: OhmsShown | null;
@@ -23,23 +29,27 @@ const JSON_TYPE = { "content-type": "application/json" };
 const KEPT = 5;
 
 /**
- * Attaches the simulated meter to a virtual motor with these leads and follows its display. The probes go wherever the
- * target is. Attached again whenever `attempt` changes.
+ * Attaches a meter and follows its display. The stand-in's probes go wherever the target is; a real one's are in
+ * somebody's hands, and what it shows counts for the target of that moment. Attached again whenever `attempt` changes.
+ *
+ * @param lifts the stand-in's probes are lifted before they touch, and sign for an open pair, as a hand does.
  */
-export function useBenchMeter(
-  leads: readonly string[],
-  seed: number,
+export function useMeter(
+  from: MeterSource,
   meter: Meter,
   target: Target | null,
   attempt: number,
+  lifts: boolean,
 ): LiveReading {
   const [id, setId] = useState<string | null>(null);
   const [reading, setReading] = useState<PlacedReading>({ state: "attaching" });
   /** Where the probes were put with each touch: a value is of its own touch and of no other. */
   const touches = useRef<string[]>([]);
   const { resolutionOhms } = meter;
-  const key = JSON.stringify({ leads, seed, meter });
-  const place = target ? JSON.stringify(probesOf(target)) : JSON.stringify({ lifted: true });
+  const key = JSON.stringify(
+    from.kind === "address" ? { address: from.address } : { leads: from.leads, seed: from.seed, meter },
+  );
+  const place = target ? JSON.stringify(probesOf(target)) : LIFTED;
 
   useEffect(() => {
     // A new attempt attaches anew with the same words.
@@ -50,8 +60,8 @@ export function useBenchMeter(
     setReading({ state: "attaching" });
     const attach = async () => {
       const response = await fetch("/api/v1/meter", { method: "POST", headers: JSON_TYPE, body: key });
-      if (!response.ok) throw new Error("refused");
-      const made: { meter: string; identity: string } = await response.json();
+      const made: { meter: string; identity: string; title?: string } = await response.json();
+      if (!response.ok) throw new Refused(made.title ?? "The meter was refused.");
       if (gone) {
         void fetch(`/api/v1/meter/${made.meter}`, { method: "DELETE" });
         return;
@@ -60,9 +70,13 @@ export function useBenchMeter(
       setId(made.meter);
       source = follow(made.meter, made.identity, resolutionOhms, touches.current, setReading);
     };
-    attach().catch(() => {
-      if (!gone)
-        setReading({ state: "lost", says: "The meter cannot be attached: the server does not answer." });
+    attach().catch((error) => {
+      if (gone) return;
+      const says =
+        error instanceof Refused
+          ? error.message
+          : "The meter cannot be attached: the server does not answer.";
+      setReading({ state: "lost", says });
     });
     return () => {
       gone = true;
@@ -74,18 +88,25 @@ export function useBenchMeter(
 
   useEffect(() => {
     if (!id) return;
-    const touch = touches.current.push(place) - 1;
-    const body = JSON.stringify({ ...JSON.parse(place), touch });
-    fetch(`/api/v1/meter/${id}/probes`, { method: "POST", headers: JSON_TYPE, body }).catch(() =>
-      setReading({ state: "lost", says: "The meter is out of reach." }),
-    );
-  }, [id, place]);
+    return moveProbes(place, lifts, (probes) => {
+      const touch = touches.current.push(place) - 1;
+      const body = JSON.stringify({ ...JSON.parse(probes), touch });
+      fetch(`/api/v1/meter/${id}/probes`, { method: "POST", headers: JSON_TYPE, body }).catch(() =>
+        setReading({ state: "lost", says: "The meter is out of reach." }),
+      );
+    });
+  }, [id, place, lifts]);
 
   // What was read before the probes moved says nothing of where they are now.
   return reading.state === "live" && reading.place !== place
     ? { ...reading, shown: null, steady: null }
     : reading;
 }
+
+/** The server says why. */
+class Refused extends Error {}
+
+const LIFTED = JSON.stringify({ lifted: true });
 
 /** A reading with the place it was taken at. */
 type PlacedReading = LiveReading & { readonly place?: string };

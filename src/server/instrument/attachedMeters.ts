@@ -1,0 +1,103 @@
+import { randomUUID } from "node:crypto";
+import { type Meter, USUAL_METER } from "@/core";
+import { motorForLeads, type Network, scpiMeter, seededRandom } from "@/core/bench";
+import { type MeterAddress, privateHost } from "./meterAddress";
+import { type ScpiClient, scpiClient } from "./scpiClient";
+import { type StandIn, serveMeter } from "./standIn";
+
+/** A meter that a page reads: a real one at an address, or the stand-in on a virtual motor; the server's line to it. */
+export interface AttachedMeter {
+  readonly id: string;
+  readonly identity: string;
+  readonly client: ScpiClient;
+  /** The stand-in, whose probes the page moves; null for a real meter, whose probes are in somebody's hands. */
+  readonly standIn: StandIn | null;
+  usedMs: number;
+  /** The number that the page gave its latest touch; each value is told with the touch it is of. */
+  touch: number;
+}
+
+const MOST_IDENTITY = 120;
+/** So many at once; the longest unused makes room. */
+const MOST_METERS = 16;
+const IDLE_MS = 10 * 60_000;
+
+/** Kept on the process, not the module: each route may be built with a copy of this file. */
+const kept = globalThis as typeof globalThis & { oddLeadMeters?: Map<string, AttachedMeter> };
+kept.oddLeadMeters ??= new Map();
+const meters = kept.oddLeadMeters;
+
+/**
+ * Puts a virtual motor with these leads on the bench and a stand-in meter beside it; the same leads and seed are the
+ * same motor.
+ */
+export async function openBench(
+  leads: readonly string[],
+  seed: number,
+  meter: Meter = USUAL_METER,
+): Promise<AttachedMeter> {
+  const random = seededRandom(seed);
+  const network: Network = motorForLeads(random, leads);
+  const standIn = await serveMeter(scpiMeter(network, meter, random));
+  try {
+    return await attached(await scpiClient(standIn.port), standIn);
+  } catch (error) {
+    standIn.close();
+    throw error;
+  }
+}
+
+/**
+ * Attaches the meter at an address of the own network; rejects when none answers to its name there.
+ *
+ * @throws NoMeterThere
+ */
+export async function attachMeter(address: MeterAddress): Promise<AttachedMeter> {
+  const host = await privateHost(address.host);
+  if (host === null) throw new NoMeterThere("not-private");
+  const client = await scpiClient(address.port, host).catch(() => null);
+  if (!client) throw new NoMeterThere("no-answer");
+  return attached(client, null).catch(() => {
+    client.close();
+    throw new NoMeterThere("no-answer");
+  });
+}
+
+/** Nothing that could be a meter of the own network answers at an address. */
+export class NoMeterThere extends Error {
+  constructor(readonly why: "not-private" | "no-answer") {
+    super(why);
+  }
+}
+
+async function attached(client: ScpiClient, standIn: StandIn | null): Promise<AttachedMeter> {
+  clearIdle(Date.now());
+  const identity = (await client.query("*IDN?")).slice(0, MOST_IDENTITY);
+  client.command("CONF:RES");
+  const made: AttachedMeter = { id: randomUUID(), identity, client, standIn, usedMs: Date.now(), touch: -1 };
+  meters.set(made.id, made);
+  return made;
+}
+
+/** The meter of this id, marked as used; undefined when it is gone. */
+export function attachedMeter(id: string): AttachedMeter | undefined {
+  const meter = meters.get(id);
+  if (meter) meter.usedMs = Date.now();
+  return meter;
+}
+
+/** Detaches a meter; a stand-in goes with it. */
+export function detach(id: string): void {
+  const meter = meters.get(id);
+  meter?.client.close();
+  meter?.standIn?.close();
+  meters.delete(id);
+}
+
+function clearIdle(nowMs: number): void {
+  const oldestFirst = [...meters.values()].sort((a, b) => a.usedMs - b.usedMs);
+  for (const [i, meter] of oldestFirst.entries()) {
+    const tooMany = oldestFirst.length - i >= MOST_METERS;
+    if (tooMany || nowMs - meter.usedMs > IDLE_MS) detach(meter.id);
+  }
+}
