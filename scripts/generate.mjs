@@ -1,6 +1,7 @@
 /**
  * npm run generate: the files made from others, written anew. With --check it writes nothing and fails where one is
- * out of step: the API description in docs/formats, the list of motor families, and the database migrations.
+ * out of step: the API description in docs/formats, the lists of motor families and of kinds of fact, and the
+ * database migrations.
  */
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -28,31 +29,67 @@ function formats() {
   }
 }
 
-/** Every file of the folder that exports a family is one of the catalogue. */
-function families() {
-  const folder = join(ROOT, "src/core/motor/families");
-  const list = join(folder, "found.ts");
-  const found = readdirSync(folder)
+/** The files of a folder that export a constant of a form, in natural order of their names. */
+function foundIn(folder, form) {
+  return readdirSync(folder)
     .filter((name) => name.endsWith(".ts") && !name.endsWith(".test.ts"))
     .sort((one, other) => one.localeCompare(other, "en", { numeric: true }))
     .flatMap((name) => {
-      const family = /^export const (\w+): Family = /m.exec(readFileSync(join(folder, name), "utf8"));
-      return family ? [{ file: name.replace(/\.ts$/, ""), family: family[1] }] : [];
+      const made = form.exec(readFileSync(join(folder, name), "utf8"));
+      return made ? [{ file: name.replace(/\.ts$/, ""), name: made[1] }] : [];
     });
-  const text = [
-    'import type { Family } from "../family";',
-    ...found.map(({ file, family }) => `import { ${family} } from "./${file}";`),
-    "",
-    "/** Every family in this folder. Written by `npm run generate`. */",
-    "export const FOUND: readonly Family[] = [",
-    ...found.map(({ family }) => `  ${family},`),
-    "];",
-    "",
-  ].join("\n");
-  const kept = existsSync(list) ? readFileSync(list, "utf8") : "";
+}
+
+/** Writes a list anew, or with --check fails where it is out of step. */
+function writeList(path, lines, what) {
+  const text = `${lines.join("\n")}\n`;
+  const kept = existsSync(path) ? readFileSync(path, "utf8") : "";
   if (kept === text) return;
-  if (check) throw new Remedy("The list of motor families is out of step; run `npm run generate`.");
-  writeFileSync(list, text);
+  if (check) throw new Remedy(`The list of ${what} is out of step; run \`npm run generate\`.`);
+  writeFileSync(path, text);
+}
+
+/** Every file of the folder that exports a family is one of the catalogue. */
+function families() {
+  const folder = join(ROOT, "src/core/motor/families");
+  const found = foundIn(folder, /^export const (\w+): Family = /m);
+  writeList(
+    join(folder, "found.ts"),
+    [
+      'import type { Family } from "../family";',
+      ...found.map(({ file, name }) => `import { ${name} } from "./${file}";`),
+      "",
+      "/** Every family in this folder. Written by `npm run generate`. */",
+      "export const FOUND: readonly Family[] = [",
+      ...found.map(({ name }) => `  ${name},`),
+      "];",
+    ],
+    "motor families",
+  );
+}
+
+/** Every file of the folder that exports a kind of fact is one that a job may have. */
+function facts() {
+  const folder = join(ROOT, "src/core/record/facts");
+  const found = foundIn(join(folder, "kinds"), /^export const (\w+) = factKind\(/m);
+  writeList(
+    join(folder, "found.ts"),
+    [
+      'import { z } from "zod";',
+      ...found.map(({ file, name }) => `import { ${name} } from "./kinds/${file}";`),
+      "",
+      "/** Every kind of fact in the folder `kinds`. Written by `npm run generate`. */",
+      "export const FACT_KINDS = [",
+      ...found.map(({ name }) => `  ${name},`),
+      "] as const;",
+      "",
+      "/** What a fact says, by its kind. */",
+      'export const FACT_BODY = z.discriminatedUnion("kind", [',
+      ...found.map(({ name }) => `  ${name}.schema,`),
+      "]);",
+    ],
+    "kinds of fact",
+  );
 }
 
 function migrations() {
@@ -69,6 +106,7 @@ function migrations() {
 
 try {
   families();
+  facts();
   formats();
   migrations();
   say(check ? "Generated files are in step." : "Generated files written.");

@@ -73,7 +73,7 @@ const units: Unit[] = [
       ],
     ),
     more: [
-      { kind: "told", told: { speeds: 4, capacitor: "run" } },
+      { kind: "told", v: 2, about: { speeds: 4, capacitor: "run" } },
       ...plate("new", {
         load: "blower",
         power: "1/5",
@@ -111,7 +111,7 @@ const units: Unit[] = [
       ],
     ),
     more: [
-      { kind: "told", told: { speeds: 1, capacitor: "run" } },
+      { kind: "told", v: 2, about: { speeds: 1, capacitor: "run" } },
       ...plate("old", {
         load: "fan",
         power: "1/4",
@@ -177,7 +177,7 @@ const units: Unit[] = [
       ],
     ),
     more: [
-      { kind: "told", told: { capacitor: "run", reversible: true } },
+      { kind: "told", v: 2, about: { capacitor: "run", reversible: true } },
       ...plate("old", { speed: "1550", volts: "115", phase: "1", hertz: "60", runCapacitor: "1.5 MFD 370" }),
       equipment("reversing-switch"),
     ],
@@ -197,7 +197,7 @@ const units: Unit[] = [
         { from: 2, to: 3, ohms: 25.1, winding: "start" },
       ],
     ),
-    more: [{ kind: "told", told: { capacitor: "run" } }],
+    more: [{ kind: "told", v: 2, about: { capacitor: "run" } }],
   },
   {
     demo: "3",
@@ -214,7 +214,7 @@ const units: Unit[] = [
       ],
     ),
     more: [
-      { kind: "told", told: { phase: 1, dualVoltage: true, capacitor: "start", speeds: 1 } },
+      { kind: "told", v: 2, about: { phase: 1, dualVoltage: true, capacitor: "start", speeds: 1 } },
       ...plate("old", {
         load: "pump",
         power: "3/4",
@@ -247,7 +247,7 @@ const units: Unit[] = [
       ],
     ),
     more: [
-      { kind: "told", told: { phase: 1, speeds: 2, capacitor: "start" } },
+      { kind: "told", v: 2, about: { phase: 1, speeds: 2, capacitor: "start" } },
       ...plate("old", {
         load: "belt",
         power: "1/6, 1/12",
@@ -280,7 +280,7 @@ const units: Unit[] = [
       ],
     ),
     more: [
-      { kind: "told", told: { phase: 3 } },
+      { kind: "told", v: 2, about: { phase: 3 } },
       ...plate("old", {
         power: "1-1/2",
         speed: "1740",
@@ -308,7 +308,7 @@ const units: Unit[] = [
       ],
     ),
     more: [
-      { kind: "told", told: { phase: 1, speeds: 3, capacitor: "run" } },
+      { kind: "told", v: 2, about: { phase: 1, speeds: 3, capacitor: "run" } },
       ...plate("old", {
         kind: "plain",
         load: "blower",
@@ -344,7 +344,7 @@ const units: Unit[] = [
       ],
     ),
     more: [
-      { kind: "told", told: { phase: 1, capacitor: "start", speeds: 1 } },
+      { kind: "told", v: 2, about: { phase: 1, capacitor: "start", speeds: 1 } },
       ...plate("old", {
         load: "pump",
         power: "1",
@@ -378,7 +378,7 @@ const units: Unit[] = [
         { from: 2, to: 3, ohms: 36.4, winding: "start" },
       ],
     ),
-    more: [{ kind: "told", told: { capacitor: "run", speeds: 2 } }],
+    more: [{ kind: "told", v: 2, about: { capacitor: "run", speeds: 2 } }],
   },
 ];
 
@@ -421,7 +421,7 @@ function factsOf(unit: Unit): { id: string; demo: string; facts: Fact[] } {
       leads,
       readings: readings.map(({ between, ohms, open }) => (open ? { between, open } : { between, ohms })),
       frame,
-      about: told?.kind === "told" ? told.told : {},
+      about: told?.kind === "told" ? told.about : {},
     };
     const answer = identify(sheet);
     if (!answer.ok) throw new Error(JSON.stringify(answer.faults));

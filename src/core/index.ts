@@ -1,12 +1,13 @@
 /** The door of the core: everything the rest of the house may use. */
 
+export { ASKS, type Ask } from "./identify/ask";
 export { expectedOhms } from "./identify/expectedOhms";
 export { COOLING_MINUTES } from "./identify/findings/open";
-export type { Observation } from "./identify/hints";
 export { type Finding, type Identification, identification, type NextProbe } from "./identify/identification";
 export { identify } from "./identify/identify";
+export type { Observation } from "./identify/observation";
 export { SETTLED } from "./identify/progress";
-export { ASKS, type Ask, LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
+export { LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
 export { type TieQuestion, tieQuestions } from "./identify/tieQuestions";
 export {
   COLOUR_LETTERS,
@@ -26,7 +27,7 @@ export { type CableRun, cableOhmsEachWay, OHMS_PER_1000_FT, type WireGauge } fro
 export { parseCable } from "./ohms/cableEntry";
 export { askedAt, type Catching, caught, type MeterEvent } from "./ohms/handsFree";
 export { comparableMegohms, type InsulationVerdict, judgeInsulation } from "./ohms/insulation";
-export type { Meter } from "./ohms/readingError";
+export { type Meter, USUAL_METER } from "./ohms/readingError";
 export {
   compareWithReference,
   type MeasuredOhms,
@@ -66,29 +67,27 @@ export {
   type InsulationTest,
   type KickSeen,
   type LabelText,
-  type LandingChoice,
   MOST_FACTS_A_WRITE,
   type OldLead,
   type Photo,
   type Pin,
   type Place,
+  type ProbeAbout,
   type Reference,
+  readFact,
   type SetInside,
-  type Told,
+  upgradedFact,
   type WiringWish,
 } from "./record/facts";
 export {
   cableOhmsEachWayOf,
   deriveJob,
   type Job,
-  type KeptCapacitorTest,
-  type KeptInsulationTest,
   type KeptPairReading,
   type KeptShellReading,
   sheetOf,
-  USUAL_METER,
-  type UsedPart,
 } from "./record/job";
+export type { KeptCapacitorTest, KeptInsulationTest, UsedPart } from "./record/jobDraft";
 export {
   type JobWiring,
   jobWiring,

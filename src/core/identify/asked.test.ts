@@ -5,9 +5,10 @@ import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
 import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
 import { junctionGroups } from "../motor/network";
+import type { Ask } from "./ask";
 import type { Identification } from "./identification";
 import { identify } from "./identify";
-import type { Ask, ReadingSheetInput } from "./sheet";
+import type { ReadingSheetInput } from "./sheet";
 import { answer, table } from "./testSheets";
 import { tieQuestions } from "./tieQuestions";
 

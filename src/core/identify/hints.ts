@@ -3,11 +3,8 @@ import type { About, Family } from "../motor/family";
 import type { Lead } from "../motor/lead";
 import { slotOfMark } from "../motor/marks";
 import type { Role, RoleName } from "../motor/role";
+import type { Observation } from "./observation";
 import type { Placement } from "./placements";
-import type { ReadingSheet } from "./sheet";
-
-/** Something a person saw beside the ohms: which lead is what, or what kind of motor it is. */
-export type Observation = ReadingSheet["told"][number];
 
 /** What is known beside the readings: what is told, what was observed, and the leads' colours and marks. */
 export interface Told {

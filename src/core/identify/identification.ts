@@ -1,12 +1,8 @@
 import { z } from "zod";
-import { ROLE_NAMES } from "../motor/role";
+import { leadId } from "../motor/lead";
+import { WINDINGS } from "../motor/network";
+import { role } from "../motor/role";
 
-const leadId = z.string();
-const role = z.object({
-  role: z.enum(ROLE_NAMES),
-  rank: z.number().int().positive().optional(),
-  group: z.number().int().positive().optional(),
-});
 const roles = z.record(leadId, role);
 const pair = z.tuple([leadId, leadId]);
 
@@ -56,7 +52,7 @@ const sections = z.array(
     }),
     ohms: z.number(),
     uncertaintyOhms: z.number().meta({ description: "Two standard deviations." }),
-    winding: z.enum(["main", "speed", "start", "half", "phase", "star"]),
+    winding: z.enum(WINDINGS),
   }),
 );
 

@@ -1,39 +1,23 @@
 import { z } from "zod";
-import { FAMILY_IDS } from "../motor/families";
-import { ROLE_NAMES } from "../motor/role";
+import { about } from "../motor/about";
+import { lead, leadId } from "../motor/lead";
+import { meter, USUAL_METER } from "../ohms/readingError";
 import { HIGHEST_READING_OHMS } from "../quantity/ohms";
+import { ask } from "./ask";
+import { observation } from "./observation";
 
 /** The most and fewest leads a sheet may have; the frame lead is not counted. */
 export const LEAD_LIMITS = { fewest: 2, most: 12 } as const;
-
-/** What the probing may be for. */
-export const ASKS = ["all", "speeds", "capacitor", "shared", "sound"] as const;
-export type Ask = (typeof ASKS)[number];
-
-/** How something beside the ohms came to be known. */
-export const OBSERVED_BY = ["plate", "bump", "light-run", "drawing", "mark"] as const;
 
 const MOST_OBSERVATIONS = 48;
 
 /** The most readings a sheet may carry, repeats included: ten of every pair of twelve leads. */
 const MOST_READINGS = 660;
 
-const text = (most: number) => z.string().max(most);
 const ohms = z
   .number({ error: "ohms must be a number; for over range give open: true" })
   .nonnegative({ error: "a winding cannot read below zero ohms" })
   .max(HIGHEST_READING_OHMS, { error: "beyond what an ohmmeter shows; for over range give open: true" });
-const leadId = text(64).min(1);
-
-const lead = z
-  .object({
-    id: leadId,
-    colour: text(40).optional(),
-    stripe: text(40).optional(),
-    mark: text(20).optional(),
-  })
-  .meta({ description: "A motor lead; the green or bare frame lead is left out." });
-
 const openOrOhms = (shape: { ohms?: number; open?: boolean }) =>
   (shape.open === true) !== (shape.ohms !== undefined);
 const EITHER = { error: "give either ohms or open: true, not both and not neither" };
@@ -48,40 +32,18 @@ const shellReading = z
   .refine(openOrOhms, EITHER)
   .meta({ description: "From a lead to bare metal of the motor shell." });
 
-const meter = z.object({
-  percent: z.number().finite().min(0).max(50).default(1),
-  counts: z.number().finite().min(0).max(100).default(2),
-  resolutionOhms: z.number().finite().positive().max(1000).default(0.1),
-  probeOhms: z.number().finite().min(0).max(100).default(0),
+/** The meter of a sheet: what is left out is as usual. */
+const sheetMeter = z.object({
+  percent: meter.shape.percent.default(USUAL_METER.percent),
+  counts: meter.shape.counts.default(USUAL_METER.counts),
+  resolutionOhms: meter.shape.resolutionOhms.default(USUAL_METER.resolutionOhms),
+  probeOhms: meter.shape.probeOhms.default(USUAL_METER.probeOhms),
 });
 
-/** Something seen beside the ohms: what a lead is, or what kind of motor this is. */
-export const observation = z
-  .union([
-    z.object({
-      lead: leadId,
-      role: z.object({
-        role: z.enum(ROLE_NAMES),
-        rank: z.number().int().positive().max(12).optional(),
-        group: z.number().int().positive().max(12).optional(),
-      }),
-      by: z.enum(OBSERVED_BY),
-    }),
-    z.object({ family: z.enum(FAMILY_IDS), by: z.enum(OBSERVED_BY) }),
-  ])
-  .meta({ description: "Something seen beside the ohms: what a lead is, or what kind of motor this is." });
+/** Insulation colour is a hint with trust: 0 ignores it, 1 takes it as a strong one. */
+export const trustColours = z.number().finite().min(0).max(1);
 
-const about = z.object({
-  phase: z.union([z.literal(1), z.literal(3)]).optional(),
-  volts: z.number().finite().positive().max(1000).optional(),
-  hertz: z.number().finite().positive().max(1000).optional(),
-  speeds: z.number().int().min(1).max(10).optional(),
-  capacitor: z.enum(["none", "run", "start", "start-and-run"]).optional(),
-  kind: text(60).optional(),
-  dualVoltage: z.boolean().optional(),
-  reversible: z.boolean().optional(),
-  trustColours: z.number().finite().min(0).max(1).default(0),
-});
+const sheetAbout = about.extend({ trustColours: trustColours.default(0) });
 
 /** The form of `odd-lead/reading-sheet@1`. Defaults are those of the contract. */
 export const readingSheet = z
@@ -93,13 +55,13 @@ export const readingSheet = z
       .max(LEAD_LIMITS.most, { error: "at most 12 leads can be told apart" }),
     readings: z.array(reading).max(MOST_READINGS).default([]),
     frame: z.array(shellReading).max(MOST_READINGS).default([]),
-    meter: meter.default({ percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 }),
+    meter: sheetMeter.default(USUAL_METER),
     windingTemperatureC: z.number().finite().min(-60).max(250).optional(),
     cable: z
       .object({ ohmsEachWay: z.number().finite().min(0).max(1000).default(0) })
       .default({ ohmsEachWay: 0 }),
-    about: about.default({ trustColours: 0 }),
-    ask: z.enum(ASKS).default("all").meta({
+    about: sheetAbout.default({ trustColours: 0 }),
+    ask: ask.default("all").meta({
       description: "What the probing is to find out: the next probe and the end follow the question.",
     }),
     told: z.array(observation).max(MOST_OBSERVATIONS).default([]),

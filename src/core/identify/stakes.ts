@@ -1,9 +1,9 @@
 import type { Role, RoleName } from "../motor/role";
 import { roleKey } from "../motor/role";
 import type { Answer } from "./answers";
+import type { Ask } from "./ask";
 import type { Break } from "./breaks";
 import { breakOf, type Hypothesis, logSum } from "./hypotheses";
-import type { Ask } from "./sheet";
 
 /** What the probing is to find out, as classes of hypotheses: two of one class need not be told apart. */
 export interface Stakes {

@@ -1,7 +1,8 @@
 import { familyById } from "../motor/families";
 import { type Role, roleKey } from "../motor/role";
-import type { Observation } from "./hints";
+
 import type { Identification } from "./identification";
+import type { Observation } from "./observation";
 
 /** One thing that would settle a tie, with its answers. */
 export interface TieQuestion {

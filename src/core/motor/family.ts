@@ -1,19 +1,10 @@
+import type { About } from "./about";
 import type { Feeding } from "./feeding";
 import type { Winding } from "./network";
 import type { Role, RoleName } from "./role";
 import type { SoftBox } from "./softBox";
 
-/** What the plate or the machine already tells. It shifts what is likely and never overrules the meter. */
-export interface About {
-  readonly phase?: 1 | 3;
-  readonly volts?: number;
-  readonly hertz?: number;
-  readonly speeds?: number;
-  readonly capacitor?: "none" | "run" | "start" | "start-and-run";
-  readonly kind?: string;
-  readonly dualVoltage?: boolean;
-  readonly reversible?: boolean;
-}
+export type { About } from "./about";
 
 /** A junction of a template: its role, and how many leads come out of it (0 hidden, 2 a duplicate lead). */
 export interface TemplateNode {

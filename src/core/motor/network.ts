@@ -1,5 +1,6 @@
 /** What a winding section belongs to. */
-export type Winding = "main" | "speed" | "start" | "half" | "phase" | "star";
+export const WINDINGS = ["main", "speed", "start", "half", "phase", "star"] as const;
+export type Winding = (typeof WINDINGS)[number];
 
 /** One winding section: a resistor between two junctions, numbered from 0. */
 export interface Section {

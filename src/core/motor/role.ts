@@ -1,3 +1,5 @@
+import { z } from "zod";
+
 /** The parts a lead can play, over all families. What each means for the wiring stands with its family. */
 export const ROLE_NAMES = [
   "end",
@@ -20,11 +22,14 @@ export const ROLE_NAMES = [
 export type RoleName = (typeof ROLE_NAMES)[number];
 
 /** A lead's role. `rank` orders speeds, 1 the fastest; `group` numbers windings that are alike, from 1. */
-export interface Role {
-  readonly role: RoleName;
-  readonly rank?: number;
-  readonly group?: number;
-}
+export const role = z
+  .object({
+    role: z.enum(ROLE_NAMES),
+    rank: z.number().int().positive().max(12).optional(),
+    group: z.number().int().positive().max(12).optional(),
+  })
+  .readonly();
+export type Role = z.output<typeof role>;
 
 /** One string for each different role: equal strings, electrically equal places. */
 export function roleKey(role: Role): string {

@@ -1,14 +1,20 @@
+import { z } from "zod";
+
 /** An ohmmeter's stated accuracy and what its probes add. */
-export interface Meter {
+export const meter = z.object({
   /** Per cent of the reading. */
-  readonly percent: number;
+  percent: z.number().finite().min(0).max(50),
   /** Counts of the last digit. */
-  readonly counts: number;
+  counts: z.number().finite().min(0).max(100),
   /** Worth of the last digit, in ohms. */
-  readonly resolutionOhms: number;
+  resolutionOhms: z.number().finite().positive().max(1000),
   /** What the probes read when touched together, to be subtracted; ohms. */
-  readonly probeOhms: number;
-}
+  probeOhms: z.number().finite().min(0).max(100),
+});
+export type Meter = Readonly<z.output<typeof meter>>;
+
+/** A meter nobody described: one per cent and two counts of a tenth of an ohm. */
+export const USUAL_METER: Meter = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
 
 /**
  * Standard deviation of a reading in ohms. The stated accuracy, per cent of reading plus counts of the last digit,

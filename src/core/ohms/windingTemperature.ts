@@ -1,5 +1,6 @@
 /** What windings are wound of. */
-export type Conductor = "copper" | "aluminium";
+export const CONDUCTORS = ["copper", "aluminium"] as const;
+export type Conductor = (typeof CONDUCTORS)[number];
 
 /** Inferred temperatures of zero resistance, °C below zero: copper by IEC 60034-1, aluminium by the same rule. */
 const ZERO_RESISTANCE_C: Readonly<Record<Conductor, number>> = { copper: 234.5, aluminium: 225 };

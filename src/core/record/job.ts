@@ -1,23 +1,23 @@
-import type { Observation } from "../identify/hints";
-import type { Ask, ReadingSheetInput } from "../identify/sheet";
-import { LEAD_LIMITS } from "../identify/sheet";
+import type { Ask } from "../identify/ask";
+import type { Observation } from "../identify/observation";
+import { LEAD_LIMITS, type ReadingSheetInput } from "../identify/sheet";
 import type { Lead } from "../motor/lead";
 import type { TypedPlate } from "../motor/plate";
 import { cableOhmsEachWay } from "../ohms/cable";
 import type { Meter } from "../ohms/readingError";
 import type { OhmsShown } from "../quantity/ohms";
-import type {
-  CapacitorChoice,
-  CapacitorTest,
-  ChosenMotor,
-  Conditions,
-  Fact,
-  InsulationTest,
-  LabelText,
-  Place,
-  Reference,
-  Told,
+import {
+  type CapacitorChoice,
+  type ChosenMotor,
+  type Conditions,
+  changeBy,
+  type Fact,
+  type LabelText,
+  type Place,
+  type ProbeAbout,
+  type Reference,
 } from "./facts";
+import { emptyDraft, type KeptCapacitorTest, type KeptInsulationTest, type UsedPart } from "./jobDraft";
 import { probedAbout } from "./probedAbout";
 import { type WiringFacts, wiringFacts } from "./wiringFacts";
 
@@ -38,31 +38,14 @@ export interface KeptShellReading extends KeptReading {
   readonly lead: string;
 }
 
-/** An insulation test with the fact it came by. */
-export interface KeptInsulationTest extends InsulationTest {
-  readonly fact: string;
-}
-
-/** A part taken from the stock for this job. */
-export interface UsedPart {
-  readonly item: string;
-  readonly name: string;
-  readonly count: number;
-}
-
-/** A capacitor's test with the fact it came by and its day. */
-export interface KeptCapacitorTest extends CapacitorTest {
-  readonly fact: string;
-  readonly at: string;
-}
-
 /** What a job's facts come to: the state a page shows. Derived, never stored. */
 export interface Job extends WiringFacts {
   readonly title: string;
   readonly leads: readonly Lead[];
   readonly pairReadings: readonly KeptPairReading[];
   readonly shellReadings: readonly KeptShellReading[];
-  readonly told: Told;
+  /** What the plate or the machine tells, typed at the probe. */
+  readonly about: ProbeAbout;
   /** What the probing is to find out. */
   readonly ask: Ask;
   /** What was seen beside the ohms, the latest of each lead. */
@@ -93,47 +76,38 @@ export interface Job extends WiringFacts {
   readonly lastAt: string | null;
 }
 
-/** A meter nobody described: one per cent and two counts of a tenth of an ohm. */
-export const USUAL_METER: Meter = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
-
-/** Nothing known of how the motor was: copper, as nearly all are, at no known temperature. */
-const USUAL_CONDITIONS: Conditions = { conductor: "copper" };
-const EMPTY_LABEL: LabelText = { unit: "", who: "", capacitorMicrofarads: "", capacitorVolts: "" };
-
 /** The job that these facts come to, in whatever order they arrived. */
 export function deriveJob(facts: readonly Fact[]): Job {
   const ordered = [...new Map(facts.map((f) => [f.id, f])).values()].sort((a, b) => (a.id < b.id ? -1 : 1));
   const { live, undo, redo } = history(ordered);
-  const last = <K extends Fact["body"]["kind"]>(kind: K) =>
-    live.map((f) => f.body).findLast((b): b is Extract<Fact["body"], { kind: K }> => b.kind === kind);
-  const leads = standingLeads(live);
-  const here = new Set(leads.map((lead) => lead.id));
+  const draft = emptyDraft();
+  for (const one of live) changeBy(draft, one);
+  const leads = [...draft.leads.values()];
+  const here = (id: string) => draft.leads.has(id);
   return {
-    title: last("title")?.title ?? "",
+    title: draft.title,
     leads,
-    pairReadings: pairReadings(live).filter((r) => r.between.every((id) => here.has(id))),
-    shellReadings: shellReadings(live).filter((r) => here.has(r.lead)),
-    told: last("told")?.told ?? {},
-    ask: last("ask")?.ask ?? "all",
-    observed: standingObservations(live).filter((one) => !("lead" in one) || here.has(one.lead)),
-    meter: last("meter")?.meter ?? USUAL_METER,
-    conditions: last("conditions")?.conditions ?? USUAL_CONDITIONS,
-    reference: standingReference(last("reference")?.reference ?? null),
-    insulation: live
-      .flatMap((f) => (f.body.kind === "insulation" ? [{ ...f.body.test, fact: f.id }] : []))
-      .sort((a, b) => (a.on === b.on ? 0 : a.on < b.on ? -1 : 1)),
-    cooling: coolingOf(live),
-    ...wiringFacts(live),
-    label: last("label")?.text ?? EMPTY_LABEL,
-    plates: typedPlates(live),
-    place: last("place")?.place ?? {},
-    chosen: last("chosen")?.motor ?? null,
-    used: usedParts(live),
-    ticked: tickedSteps(live),
-    capacitor: last("capacitor")?.choice ?? { present: "" },
-    capacitorTests: live.flatMap((f) =>
-      f.body.kind === "capacitor-test" ? [{ ...f.body.test, fact: f.id, at: f.at }] : [],
+    pairReadings: keptReadings(draft.pairReadings, ({ between }) => [...between].sort().join(" ")).filter(
+      (r) => r.between.every(here),
     ),
+    shellReadings: keptReadings(draft.shellReadings, ({ lead }) => lead).filter((r) => here(r.lead)),
+    about: draft.about,
+    ask: draft.ask,
+    observed: [...draft.observed.values()].filter((one) => !("lead" in one) || here(one.lead)),
+    meter: draft.meter,
+    conditions: draft.conditions,
+    reference: draft.reference,
+    insulation: [...draft.insulation].sort((a, b) => (a.on === b.on ? 0 : a.on < b.on ? -1 : 1)),
+    cooling: draft.cooling,
+    ...wiringFacts(draft),
+    label: draft.label,
+    plates: draft.plates,
+    place: draft.place,
+    chosen: draft.chosen,
+    used: [...draft.used.values()].filter(({ count }) => count > 0),
+    ticked: [...draft.ticks].flatMap(([step, done]) => (done ? [step] : [])),
+    capacitor: draft.capacitor,
+    capacitorTests: draft.capacitorTests,
     undo,
     redo,
     lastAt: ordered.at(-1)?.at ?? null,
@@ -158,90 +132,16 @@ function history(ordered: readonly Fact[]): { live: Fact[]; undo: Fact | null; r
   return { live, undo: lastLive, redo };
 }
 
-/** A reference without lines takes the one before it away. */
-function standingReference(reference: Reference | null): Reference | null {
-  return reference && reference.lines.length > 0 ? reference : null;
-}
-
-/** Cooling ends with the next reading of one of its leads. */
-function coolingOf(live: readonly Fact[]): Job["cooling"] {
-  const at = live.findLastIndex((f) => f.body.kind === "cooling");
-  const begun = live[at];
-  if (begun?.body.kind !== "cooling") return null;
-  const { leads } = begun.body;
-  const readAgain = live
-    .slice(at + 1)
-    .some((f) => f.body.kind === "pair-reading" && f.body.between.some((lead) => leads.includes(lead)));
-  return readAgain ? null : { since: begun.at, leads };
-}
-
-/** The key of what was seen of the kind of motor. */
-const OF_KIND = "";
-
-function standingObservations(live: readonly Fact[]): Observation[] {
-  const seen = new Map<string, Observation>();
-  for (const { body } of live) {
-    if (body.kind === "observed")
-      seen.set("lead" in body.observed ? body.observed.lead : OF_KIND, body.observed);
-    if (body.kind === "observed-gone") seen.delete(body.lead ?? OF_KIND);
-  }
-  return [...seen.values()];
-}
-
-function typedPlates(live: readonly Fact[]): Job["plates"] {
-  const plates: { old: TypedPlate; new: TypedPlate } = { old: {}, new: {} };
-  for (const { body } of live) {
-    if (body.kind === "chosen") plates.new = body.motor ? { ...body.motor.plate } : {};
-    if (body.kind !== "plate") continue;
-    const { [body.field]: _, ...rest } = plates[body.motor];
-    plates[body.motor] = body.typed === "" ? rest : { ...rest, [body.field]: body.typed };
-  }
-  return plates;
-}
-
-function tickedSteps(live: readonly Fact[]): string[] {
-  const steps = new Map<string, boolean>();
-  for (const { body } of live) if (body.kind === "tick") steps.set(body.step, body.done);
-  return [...steps].flatMap(([step, done]) => (done ? [step] : []));
-}
-
-function usedParts(live: readonly Fact[]): UsedPart[] {
-  const parts = new Map<string, UsedPart>();
-  for (const { body } of live)
-    if (body.kind === "used") parts.set(body.item, { item: body.item, name: body.name, count: body.count });
-  return [...parts.values()].filter(({ count }) => count > 0);
-}
-
-function standingLeads(live: readonly Fact[]): Lead[] {
-  const leads = new Map<string, Lead>();
-  for (const { body } of live) {
-    if (body.kind === "lead") leads.set(body.lead.id, body.lead);
-    if (body.kind === "lead-gone") leads.delete(body.lead);
-  }
-  return [...leads.values()];
-}
-
-function pairReadings(live: readonly Fact[]): KeptPairReading[] {
-  const all = live.flatMap((f) => (f.body.kind === "pair-reading" ? [{ fact: f.id, ...f.body }] : []));
-  const key = (r: { between: readonly string[] }) => [...r.between].sort().join(" ");
-  return all.map((r, i) => ({
-    fact: r.fact,
-    between: r.between,
-    typed: r.typed,
-    shown: shownOf(r),
-    standing: !all.slice(i + 1).some((later) => key(later) === key(r)),
-  }));
-}
-
-function shellReadings(live: readonly Fact[]): KeptShellReading[] {
-  const all = live.flatMap((f) => (f.body.kind === "shell-reading" ? [{ fact: f.id, ...f.body }] : []));
-  return all.map((r, i) => ({
-    fact: r.fact,
-    lead: r.lead,
-    typed: r.typed,
-    shown: shownOf(r),
-    standing: !all.slice(i + 1).some((later) => later.lead === r.lead),
-  }));
+/** Readings with their values; a later one of the same place strikes those before. */
+function keptReadings<R extends { ohms?: number; open?: true }>(
+  all: readonly R[],
+  place: (reading: R) => string,
+): (Omit<R, "ohms" | "open"> & { readonly shown: OhmsShown; readonly standing: boolean })[] {
+  const latest = new Map(all.map((reading) => [place(reading), reading]));
+  return all.map((reading) => {
+    const { ohms: _, open: __, ...kept } = reading;
+    return { ...kept, shown: shownOf(reading), standing: latest.get(place(reading)) === reading };
+  });
 }
 
 function shownOf(r: { ohms?: number | undefined; open?: true | undefined }): OhmsShown {
@@ -261,7 +161,7 @@ export function sheetOf(job: Job): ReadingSheetInput | null {
     ...(job.conditions.windingC === undefined ? {} : { windingTemperatureC: job.conditions.windingC }),
     cable: { ohmsEachWay: cableOhmsEachWayOf(job) },
     about: aboutOf(job),
-    inLine: job.told.startInLine ? ["start"] : [],
+    inLine: job.about.startInLine ? ["start"] : [],
     ask: job.ask,
     told: [...job.observed],
   };

@@ -37,7 +37,7 @@ const FAN: readonly FactBody[] = [
   { kind: "lead", lead: { id: "bk", colour: "black" } },
   { kind: "lead", lead: { id: "bn", colour: "brown" } },
   { kind: "shell-reading", lead: "ye", typed: "OL", open: true },
-  { kind: "told", told: { speeds: 1, capacitor: "run" } },
+  { kind: "told", v: 2, about: { speeds: 1, capacitor: "run" } },
   read("ye", "bk", 12),
   read("bk", "bn", 26),
   read("ye", "bn", 38),

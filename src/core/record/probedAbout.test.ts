@@ -3,7 +3,7 @@ import { probedAbout } from "./probedAbout";
 
 const job = (more: Partial<Parameters<typeof probedAbout>[0]>) => ({
   plates: { old: {}, new: {} },
-  told: {},
+  about: {},
   leads: Array.from({ length: 6 }),
   ...more,
 });
@@ -36,7 +36,7 @@ describe("what the plate says reaches the probe by itself", () => {
 
   it("a person's word comes first, and a clash is said", () => {
     const plates = { old: {}, new: { speeds: "4", phase: "1" } };
-    const { about, clashes } = probedAbout(job({ plates, told: { speeds: 3, phase: 1 } }));
+    const { about, clashes } = probedAbout(job({ plates, about: { speeds: 3, phase: 1 } }));
     expect(about.speeds).toBe(3);
     expect(clashes).toEqual(["speeds"]);
   });

@@ -1,20 +1,20 @@
 import { type Plate, readPlate, type TypedPlate } from "../motor/plate";
-import type { Told } from "./facts";
+import type { ProbeAbout } from "./facts";
 
 /** What is known of the probed motor beside its ohms: told by a person, or by the plate that was typed. */
 export interface ProbedAbout {
   /** What identification is told: a person's word first, the plate's where there is none. */
-  readonly about: Told;
+  readonly about: ProbeAbout;
   /** The plate's part of it. */
-  readonly byPlate: Told;
+  readonly byPlate: ProbeAbout;
   /** Where a person's word and the plate's differ. */
-  readonly clashes: readonly (keyof Told)[];
+  readonly clashes: readonly (keyof ProbeAbout)[];
 }
 
 /** What of a job it hangs on. */
 interface Probed {
   readonly plates: { readonly old: TypedPlate; readonly new: TypedPlate };
-  readonly told: Told;
+  readonly about: ProbeAbout;
   readonly leads: readonly unknown[];
 }
 
@@ -24,10 +24,12 @@ const TWO_SETTINGS = 1.6;
 const LEADS_FOR_TWO_VOLTAGES = 5;
 
 /** What identification is told of a job's motor. */
-export function probedAbout({ plates, told, leads }: Probed): ProbedAbout {
+export function probedAbout({ plates, about, leads }: Probed): ProbedAbout {
   const byPlate = plateTells(probedPlate(plates), leads.length);
-  const given = Object.fromEntries(Object.entries(told).filter(([, value]) => value !== undefined)) as Told;
-  const clashes = (Object.keys(byPlate) as (keyof Told)[]).filter(
+  const given = Object.fromEntries(
+    Object.entries(about).filter(([, value]) => value !== undefined),
+  ) as ProbeAbout;
+  const clashes = (Object.keys(byPlate) as (keyof ProbeAbout)[]).filter(
     (field) => given[field] !== undefined && given[field] !== byPlate[field],
   );
   return { about: { ...byPlate, ...given }, byPlate, clashes };
@@ -40,7 +42,7 @@ function probedPlate(plates: Probed["plates"]): Plate {
   return hasWindings ? next : readPlate(plates.old).plate;
 }
 
-function plateTells(plate: Plate, leads: number): Told {
+function plateTells(plate: Plate, leads: number): ProbeAbout {
   const { phase, speeds, volts, runCapacitor, startCapacitor, rotation, kind } = plate;
   const [first] = volts ?? [];
   const last = volts?.at(-1);
@@ -57,7 +59,7 @@ function plateTells(plate: Plate, leads: number): Told {
   };
 }
 
-function capacitorOf(run: boolean, start: boolean): Told["capacitor"] {
+function capacitorOf(run: boolean, start: boolean): ProbeAbout["capacitor"] {
   if (run && start) return "start-and-run";
   if (run) return "run";
   return start ? "start" : undefined;

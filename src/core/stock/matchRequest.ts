@@ -1,10 +1,10 @@
 import { z } from "zod";
-import { PLATE_FIELD_IDS, readPlate, type TypedPlate } from "../motor/plate";
+import { readPlate, type TypedPlate, typedPlate } from "../motor/plate";
 import type { Need } from "../replacement/need";
 
 /** What a match is asked with: the old plate as typed, and the place. */
 export const matchRequest = z.object({
-  old: z.partialRecord(z.enum(PLATE_FIELD_IDS), z.string().max(60)),
+  old: typedPlate,
   place: z.object({
     supplyVolts: z.number().finite().min(5).max(1000).optional(),
     inAirStream: z.boolean().optional(),

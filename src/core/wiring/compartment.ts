@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { text } from "../quantity/text";
 
 /**
  * Equipment as data: what the motor is landed on. Devices have terminals and parts inside; wires join terminals; calls
@@ -9,7 +10,10 @@ const id = z
   .string()
   .regex(/^[A-Za-z0-9_./-]{1,40}$/)
   .meta({ description: "Of letters, digits and _ . / -" });
-const name = z.string().trim().min(1).max(60);
+const name = text(60).min(1);
+
+/** A terminal, a joint, or another place that a lead can be on, as it is written in facts. */
+export const placeId = z.string().min(1).max(60);
 
 /** What a terminal is for; a landing is judged by its circuit, the kind only tells lines, frame and control apart. */
 export const TERMINAL_KINDS = [

@@ -9,11 +9,11 @@ import { UndoButtons } from "../job/JobFrame";
 import { ConditionsEntry } from "../reference/ConditionsEntry";
 import { InsulationPanel } from "../reference/InsulationPanel";
 import { ReferencePanel } from "../reference/ReferencePanel";
+import { AboutEntry } from "./AboutEntry";
 import { LeadsEntry } from "./LeadsEntry";
 import { MeterEntry } from "./MeterEntry";
 import { PairTable } from "./PairTable";
 import { ReadingEntry } from "./ReadingEntry";
-import { ToldEntry } from "./ToldEntry";
 import { askedTarget, type Target } from "./target";
 import { VerdictPanel } from "./VerdictPanel";
 import { WindingDrawing } from "./WindingDrawing";
@@ -51,7 +51,7 @@ export function ProbeStage() {
             <VerdictPanel onChoose={setChosen} />
             <WindingDrawing />
             <Box>
-              <ToldEntry />
+              <AboutEntry />
               <MeterEntry />
               <ConditionsEntry />
               <ReferencePanel />

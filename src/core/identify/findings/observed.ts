@@ -1,6 +1,7 @@
 import { familyById } from "../../motor/families";
-import { misplacedMarks, type Observation } from "../hints";
+import { misplacedMarks } from "../hints";
 import type { Finding } from "../identification";
+import type { Observation } from "../observation";
 import { capitalised, listed } from "../reasoning";
 import { type FindingContext, idsOf, wordOf } from "./context";
 

@@ -23,4 +23,5 @@ export {
   type PlateReading,
   readPlate,
   type TypedPlate,
+  typedPlate,
 } from "./readPlate";

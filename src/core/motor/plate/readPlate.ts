@@ -1,11 +1,17 @@
+import { z } from "zod";
 import type { Fault } from "../../quantity/fault";
+import { text } from "../../quantity/text";
 import { PLATE_FIELDS } from "./fields";
 import type { Plate } from "./plate";
 import { plateDoubts } from "./plateDoubts";
-import type { PlateField, PlateFieldId } from "./plateField";
+import { PLATE_FIELD_IDS, type PlateField, type PlateFieldId } from "./plateField";
+
+/** The most letters of a field. */
+const MOST_LETTERS = 60;
 
 /** A plate as it was typed: the hand's own words by field; fields left out are not known. */
-export type TypedPlate = Readonly<Partial<Record<PlateFieldId, string>>>;
+export const typedPlate = z.partialRecord(z.enum(PLATE_FIELD_IDS), text(MOST_LETTERS));
+export type TypedPlate = Readonly<z.output<typeof typedPlate>>;
 
 /** What a typed plate comes to. */
 export interface PlateReading {

@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { probedAbout, type Told } from "@/core";
+import { type ProbeAbout, probedAbout } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
@@ -10,7 +10,7 @@ import { Fold } from "../parts/Fold";
 /** Supplies as a plate names them. */
 const VOLTS = [24, 115, 208, 230, 277, 400, 460] as const;
 
-const FIELD_WORDS: Readonly<Record<keyof Told, string>> = {
+const FIELD_WORDS: Readonly<Record<keyof ProbeAbout, string>> = {
   capacitor: "Capacitor",
   speeds: "Speeds",
   reversible: "Reversible",
@@ -23,17 +23,17 @@ const FIELD_WORDS: Readonly<Record<keyof Told, string>> = {
 };
 
 /** A told value in words. */
-function wordOf(field: keyof Told, value: Told[keyof Told]): string {
+function wordOf(field: keyof ProbeAbout, value: ProbeAbout[keyof ProbeAbout]): string {
   if (value === undefined) return "not known";
   if (typeof value === "boolean") return value ? "yes" : "no";
   if (field === "phase") return value === 3 ? "three-phase" : "single-phase";
   if (field === "volts") return `${value} V`;
   return field === "capacitor"
-    ? (CAPACITOR_WORDS[value as NonNullable<Told["capacitor"]>] ?? "")
+    ? (CAPACITOR_WORDS[value as NonNullable<ProbeAbout["capacitor"]>] ?? "")
     : String(value);
 }
 
-const CAPACITOR_WORDS: Readonly<Record<NonNullable<Told["capacitor"]>, string>> = {
+const CAPACITOR_WORDS: Readonly<Record<NonNullable<ProbeAbout["capacitor"]>, string>> = {
   run: "run capacitor",
   none: "none",
   start: "start capacitor",
@@ -41,13 +41,13 @@ const CAPACITOR_WORDS: Readonly<Record<NonNullable<Told["capacitor"]>, string>> 
 };
 
 /** What the plate or the machine already tells. It shifts what is likely; it never overrules the meter. */
-export function ToldEntry() {
+export function AboutEntry() {
   const { job, add } = useJob();
-  const { told } = job;
+  const { about } = job;
   const { byPlate, clashes } = probedAbout(job);
-  const unknown = (field: keyof Told) =>
+  const unknown = (field: keyof ProbeAbout) =>
     byPlate[field] === undefined ? "not known" : `by the plate: ${wordOf(field, byPlate[field])}`;
-  const tell = (change: Partial<Told>) => add({ kind: "told", told: { ...told, ...change } });
+  const tell = (change: Partial<ProbeAbout>) => add({ kind: "told", v: 2, about: { ...about, ...change } });
   return (
     <Fold title="Told by plate or machine" summary="what is known beside the ohms" open>
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
@@ -55,15 +55,15 @@ export function ToldEntry() {
       </Typography>
       {clashes.map((field) => (
         <Typography key={field} role="alert" sx={{ color: "warning.main", fontWeight: 600, mb: 2 }}>
-          {FIELD_WORDS[field]}: told here as {wordOf(field, told[field])}, and the plate that was typed says{" "}
+          {FIELD_WORDS[field]}: told here as {wordOf(field, about[field])}, and the plate that was typed says{" "}
           {wordOf(field, byPlate[field])}. What is told here counts; look again at both.
         </Typography>
       ))}
       <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(3, 1fr)" }, gap: 3 }}>
         <Choice
           label="Capacitor"
-          value={told.capacitor ?? ""}
-          onChange={(v) => tell({ capacitor: (v || undefined) as Told["capacitor"] })}
+          value={about.capacitor ?? ""}
+          onChange={(v) => tell({ capacitor: (v || undefined) as ProbeAbout["capacitor"] })}
         >
           <option value="">{unknown("capacitor")}</option>
           {Object.entries(CAPACITOR_WORDS).map(([id, words]) => (
@@ -74,7 +74,7 @@ export function ToldEntry() {
         </Choice>
         <Choice
           label="Speeds"
-          value={String(told.speeds ?? "")}
+          value={String(about.speeds ?? "")}
           onChange={(v) => tell({ speeds: v ? Number(v) : undefined })}
         >
           <option value="">{unknown("speeds")}</option>
@@ -86,7 +86,7 @@ export function ToldEntry() {
         </Choice>
         <Choice
           label="Reversible"
-          value={told.reversible === undefined ? "" : told.reversible ? "yes" : "no"}
+          value={about.reversible === undefined ? "" : about.reversible ? "yes" : "no"}
           onChange={(v) => tell({ reversible: v === "" ? undefined : v === "yes" })}
         >
           <option value="">{unknown("reversible")}</option>
@@ -95,7 +95,7 @@ export function ToldEntry() {
         </Choice>
         <Choice
           label="Supply"
-          value={String(told.phase ?? "")}
+          value={String(about.phase ?? "")}
           onChange={(v) => tell({ phase: v === "" ? undefined : v === "3" ? 3 : 1 })}
         >
           <option value="">{unknown("phase")}</option>
@@ -104,7 +104,7 @@ export function ToldEntry() {
         </Choice>
         <Choice
           label="Two voltages on the plate"
-          value={told.dualVoltage === undefined ? "" : told.dualVoltage ? "yes" : "no"}
+          value={about.dualVoltage === undefined ? "" : about.dualVoltage ? "yes" : "no"}
           onChange={(v) => tell({ dualVoltage: v === "" ? undefined : v === "yes" })}
         >
           <option value="">{unknown("dualVoltage")}</option>
@@ -113,7 +113,7 @@ export function ToldEntry() {
         </Choice>
         <Choice
           label="Volts"
-          value={String(told.volts ?? "")}
+          value={String(about.volts ?? "")}
           onChange={(v) => tell({ volts: v ? Number(v) : undefined })}
         >
           <option value="">{unknown("volts")}</option>
@@ -125,7 +125,7 @@ export function ToldEntry() {
         </Choice>
         <Choice
           label="Kind of drive"
-          value={told.kind ?? ""}
+          value={about.kind ?? ""}
           onChange={(v) => tell({ kind: v || undefined })}
         >
           <option value="">{unknown("kind")}</option>
@@ -134,7 +134,7 @@ export function ToldEntry() {
         </Choice>
         <Choice
           label="In line with the start winding"
-          value={told.startInLine === undefined ? "" : told.startInLine ? "yes" : "no"}
+          value={about.startInLine === undefined ? "" : about.startInLine ? "yes" : "no"}
           onChange={(v) => tell({ startInLine: v === "" ? undefined : v === "yes" })}
         >
           <option value="">not known</option>
@@ -143,7 +143,7 @@ export function ToldEntry() {
         </Choice>
         <Choice
           label="Trust in colours"
-          value={String(told.trustColours ?? 0)}
+          value={String(about.trustColours ?? 0)}
           onChange={(v) => tell({ trustColours: Number(v) })}
         >
           <option value="0">none: ohms decide</option>

@@ -1,0 +1,6 @@
+import { z } from "zod";
+
+/** Words as a hand types them: blanks at the ends taken off, and no longer than they are shown. */
+export function text(most: number) {
+  return z.string().trim().max(most);
+}

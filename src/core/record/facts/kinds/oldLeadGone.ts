@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { leadId } from "../../../motor/lead";
+import { factKind, named } from "../kind";
+
+/** A lead of the old motor that is none. */
+export const oldLeadGoneFact = factKind("old-lead-gone", {
+  schema: z.object({ kind: named("old-lead-gone"), lead: leadId }),
+  change: (draft, body) => {
+    draft.oldLeads.delete(body.lead);
+  },
+});

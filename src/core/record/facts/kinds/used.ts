@@ -1,0 +1,16 @@
+import { z } from "zod";
+import { text } from "../../../quantity/text";
+import { factKind, named } from "../kind";
+
+/** A part taken from the stock for this job, so many in all. */
+export const usedFact = factKind("used", {
+  schema: z.object({
+    kind: named("used"),
+    item: z.uuid(),
+    name: text(80).min(1),
+    count: z.number().int().min(0).max(99),
+  }),
+  change: (draft, body) => {
+    draft.used.set(body.item, { item: body.item, name: body.name, count: body.count });
+  },
+});

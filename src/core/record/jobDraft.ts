@@ -1,0 +1,140 @@
+import type { Ask } from "../identify/ask";
+import type { Observation } from "../identify/observation";
+import type { Lead } from "../motor/lead";
+import type { TypedPlate } from "../motor/plate";
+import { type Meter, USUAL_METER } from "../ohms/readingError";
+import type { Compartment } from "../wiring/compartment";
+import type { Jumper } from "../wiring/plan";
+import type { BoardNow } from "./nouns/boardNow";
+import type { CapacitorChoice } from "./nouns/capacitorChoice";
+import type { CapacitorTest } from "./nouns/capacitorTest";
+import type { ChosenMotor } from "./nouns/chosenMotor";
+import type { Conditions } from "./nouns/conditions";
+import type { InsulationTest } from "./nouns/insulationTest";
+import type { KickSeen } from "./nouns/kick";
+import type { LabelText } from "./nouns/labelText";
+import type { LandingChoice } from "./nouns/landingChoice";
+import type { OldLead } from "./nouns/oldLead";
+import type { Photo } from "./nouns/photo";
+import type { Pin } from "./nouns/pin";
+import type { Place } from "./nouns/place";
+import type { ProbeAbout } from "./nouns/probeAbout";
+import type { Reference } from "./nouns/reference";
+import type { SetInside } from "./nouns/setInside";
+import type { WiringWish } from "./nouns/wiringWish";
+
+/** A reading as its fact has it. */
+interface ReadingFact {
+  readonly fact: string;
+  readonly typed: string;
+  readonly ohms?: number;
+  readonly open?: true;
+}
+
+/** An insulation test with the fact it came by. */
+export interface KeptInsulationTest extends InsulationTest {
+  readonly fact: string;
+}
+
+/** A part taken from the stock for this job. */
+export interface UsedPart {
+  readonly item: string;
+  readonly name: string;
+  readonly count: number;
+}
+
+/** A capacitor's test with the fact it came by and its day. */
+export interface KeptCapacitorTest extends CapacitorTest {
+  readonly fact: string;
+  readonly at: string;
+}
+
+/** A job while its facts are gone through in order; each kind of fact changes its part. */
+export interface JobDraft {
+  title: string;
+  leads: Map<string, Lead>;
+  pairReadings: (ReadingFact & { readonly between: readonly [string, string] })[];
+  shellReadings: (ReadingFact & { readonly lead: string })[];
+  about: ProbeAbout;
+  ask: Ask;
+  /** By lead, or {@link OF_KIND}. */
+  observed: Map<string, Observation>;
+  meter: Meter;
+  conditions: Conditions;
+  reference: Reference | null;
+  insulation: KeptInsulationTest[];
+  cooling: { readonly since: string; readonly leads: readonly string[] } | null;
+  /** Of jobs from before the equipment was data. */
+  landing: LandingChoice | null;
+  /** Undefined while nobody chose one or none. */
+  compartment: Compartment | null | undefined;
+  oldLeads: Map<string, OldLead>;
+  photos: Map<string, Photo>;
+  pins: Map<string, Pin>;
+  wish: WiringWish | null;
+  board: BoardNow | null;
+  kicks: Map<string, KickSeen>;
+  setInside: SetInside | null;
+  moved: Map<string, string>;
+  wiresAdded: Map<string, Jumper>;
+  wiresOff: Set<string>;
+  ready: { readonly override: string | null; readonly by: string; readonly at: string } | null;
+  label: LabelText;
+  plates: { old: TypedPlate; new: TypedPlate };
+  place: Place;
+  chosen: ChosenMotor | null;
+  used: Map<string, UsedPart>;
+  ticks: Map<string, boolean>;
+  capacitor: CapacitorChoice;
+  capacitorTests: KeptCapacitorTest[];
+}
+
+/** The key of what was seen of the kind of motor. */
+export const OF_KIND = "";
+
+/** A job of which nothing is known. */
+export function emptyDraft(): JobDraft {
+  return {
+    title: "",
+    leads: new Map(),
+    pairReadings: [],
+    shellReadings: [],
+    about: {},
+    ask: "all",
+    observed: new Map(),
+    meter: USUAL_METER,
+    // Copper, as nearly all are, at no known temperature.
+    conditions: { conductor: "copper" },
+    reference: null,
+    insulation: [],
+    cooling: null,
+    landing: null,
+    compartment: undefined,
+    oldLeads: new Map(),
+    photos: new Map(),
+    pins: new Map(),
+    wish: null,
+    board: null,
+    kicks: new Map(),
+    setInside: null,
+    moved: new Map(),
+    wiresAdded: new Map(),
+    wiresOff: new Set(),
+    ready: null,
+    label: { unit: "", who: "", capacitorMicrofarads: "", capacitorVolts: "" },
+    plates: { old: {}, new: {} },
+    place: {},
+    chosen: null,
+    used: new Map(),
+    ticks: new Map(),
+    capacitor: { present: "" },
+    capacitorTests: [],
+  };
+}
+
+/** Changes by hand begun anew; the draft is changed in place. */
+export function forgetHandChanges(draft: JobDraft): void {
+  draft.moved.clear();
+  draft.wiresAdded.clear();
+  draft.wiresOff.clear();
+}

@@ -1,0 +1,7 @@
+import { z } from "zod";
+import { typedPlate } from "../../motor/plate";
+import { text } from "../../quantity/text";
+
+/** The replacement that was chosen, with its plate as it was then: the stock may change, the job does not. */
+export const chosenMotor = z.object({ item: z.uuid().nullable(), name: text(80).min(1), plate: typedPlate });
+export type ChosenMotor = z.output<typeof chosenMotor>;

@@ -1,0 +1,6 @@
+import type { z } from "zod";
+import { matchRequest } from "../../stock/matchRequest";
+
+/** Where the motor works: what a replacement has to fit. */
+export const place = matchRequest.shape.place;
+export type Place = z.output<typeof place>;
