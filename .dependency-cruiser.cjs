@@ -43,11 +43,17 @@ module.exports = {
     {
       name: "core-has-one-door",
       severity: "error",
-      from: { path: "^(src/(app|ui|server|workers)|tests|benchmarks|scripts)/" },
+      from: { path: "^(src/(app|ui|server|workers|contract)|tests|benchmarks|scripts)/" },
       to: {
         path: "^src/core/",
         pathNot: "^src/core/(index|(bench|practice|machine|capacitor|replacement|wiring|stock)/index)\\.ts$",
       },
+    },
+    {
+      name: "contract-knows-core-alone",
+      severity: "error",
+      from: { path: "^src/contract/", pathNot: "\\.test\\.ts$" },
+      to: { path: "^src/(ui|server|app|workers)/" },
     },
     {
       name: "ui-knows-no-server",

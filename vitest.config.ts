@@ -8,7 +8,7 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { name: "unit", include: ["src/**/*.test.ts", "src/**/*.test.tsx"], testTimeout: 60_000 },
+        test: { name: "unit", env: { LOG_LEVEL: "silent" }, include: ["src/**/*.test.ts", "src/**/*.test.tsx"], testTimeout: 60_000 },
       },
       {
         resolve: { alias },

@@ -1,7 +1,7 @@
 /**
  * npm run generate: the files made from others, written anew. With --check it writes nothing and fails where one is
- * out of step: the API description in docs/formats, the lists of motor families and of kinds of fact, and the
- * database migrations.
+ * out of step: the API description in docs/formats, the lists of motor families, of kinds of fact and of
+ * routes, and the database migrations.
  */
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -38,6 +38,42 @@ function foundIn(folder, form) {
       const made = form.exec(readFileSync(join(folder, name), "utf8"));
       return made ? [{ file: name.replace(/\.ts$/, ""), name: made[1] }] : [];
     });
+}
+
+/** Every route that a file of the folder exports is one of the table. */
+function routes() {
+  const folder = join(ROOT, "src/contract");
+  const found = readdirSync(join(folder, "routes"))
+    .filter((name) => name.endsWith(".ts") && !name.endsWith(".test.ts"))
+    .sort()
+    .map((name) => {
+      const text = readFileSync(join(folder, "routes", name), "utf8");
+      return {
+        file: name.replace(/\.ts$/, ""),
+        names: [...text.matchAll(/^export const (\w+) = route\(/gm)].map(([, route]) => route),
+      };
+    })
+    .filter(({ names }) => names.length > 0);
+  writeList(
+    join(folder, "found.ts"),
+    [
+      ...found.map(({ file, names }) => {
+        const line = `import { ${names.toSorted().join(", ")} } from "./routes/${file}";`;
+        return line.length <= 110
+          ? line
+          : `import {\n${names
+              .toSorted()
+              .map((name) => `  ${name},\n`)
+              .join("")}} from "./routes/${file}";`;
+      }),
+      "",
+      "/** Every route in the folder `routes`. Written by `npm run generate`. */",
+      "export const ROUTES = [",
+      ...found.flatMap(({ names }) => names.map((name) => `  ${name},`)),
+      "] as const;",
+    ],
+    "routes",
+  );
 }
 
 /** Writes a list anew, or with --check fails where it is out of step. */
@@ -107,6 +143,7 @@ function migrations() {
 try {
   families();
   facts();
+  routes();
   formats();
   migrations();
   say(check ? "Generated files are in step." : "Generated files written.");

@@ -1,7 +1,7 @@
 /** Writes the API description, made from the Zod schemas, into the folder given. */
 import { mkdirSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { openApi } from "../src/server/openApi";
+import { openApi } from "../src/contract";
 
 const folder = process.argv[2];
 if (!folder) throw new Error("name the folder to write to");

@@ -1,4 +1,5 @@
 import { createServer } from "node:http";
+import { refusalOf, refuse } from "./asked.mjs";
 import { ROOT } from "./project.mjs";
 
 /** Serves the production build on the database at `url` from this process: ending it ends the web server too. */
@@ -9,6 +10,11 @@ export async function serve({ url, host, port }) {
   await app.prepare();
   const handle = app.getRequestHandler();
   const server = createServer((request, response) => {
+    const refusal = refusalOf(request.method, request.url);
+    if (refusal) {
+      refuse(response, refusal);
+      return;
+    }
     // Ours alone to set: the address that the rate limit counts by.
     request.headers["x-odd-lead-remote"] = request.socket.remoteAddress ?? "local";
     handle(request, response);

@@ -1,6 +1,7 @@
 import { deriveJob, identify, leadNames, sheetOf } from "@/core";
 import { database } from "@/server/database";
 import { jobStore, type StoredJob } from "@/server/jobStore";
+import { shopOf } from "@/server/shop";
 import { Home, type JobLine } from "@/ui/home/Home";
 
 const MOST_LISTED = 30;
@@ -8,7 +9,7 @@ const MOST_LISTED = 30;
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  const store = jobStore(database());
+  const store = jobStore(database(), shopOf());
   const lists = await Promise.all([
     store.latest("own", MOST_LISTED),
     store.latest("demo", MOST_LISTED),

@@ -1,7 +1,6 @@
 import { and, asc, count, eq, ne } from "drizzle-orm";
 import type { Compartment } from "@/core/wiring";
 import type { Database } from "./database";
-import { FIRST_SHOP } from "./jobStore";
 import { ownEquipment } from "./schema";
 
 /** Own compartments of one shop at the most. */
@@ -14,7 +13,7 @@ export interface KeptEquipment {
 }
 
 /** The equipment that one shop built itself: the only way to it, so that every query is scoped here. */
-export function equipmentStore(db: Database, shopId: string = FIRST_SHOP) {
+export function equipmentStore(db: Database, shopId: string) {
   const inShop = eq(ownEquipment.shopId, shopId);
   return {
     /** All of it, by title. */

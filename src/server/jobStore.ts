@@ -1,12 +1,11 @@
 import { and, desc, eq, gt, inArray, isNotNull, isNull, notLike, or, sql } from "drizzle-orm";
-import { deriveJob, type Fact } from "@/core";
+import type { FactsSince } from "@/contract";
+import { deriveJob, type Fact, readFact } from "@/core";
 import type { Database } from "./database";
+import { log } from "./log";
 import { facts, jobs, stockUses } from "./schema";
 
 type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
-
-/** The shop that everything belongs to until there are accounts. */
-export const FIRST_SHOP = "0198c3a0-0000-7000-8000-000000000001";
 
 /** How the names of demo jobs begin that are a record only. */
 export const PAST_DEMO = "past-";
@@ -19,14 +18,8 @@ export interface StoredJob {
   readonly facts: readonly Fact[];
 }
 
-/** Facts of a job from a place in the order of arrival on, and the place to ask from next. */
-export interface FactsSince {
-  readonly facts: readonly Fact[];
-  readonly arrival: number;
-}
-
 /** The jobs of one shop: the only way to them, so that every query is scoped here and nowhere else. */
-export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
+export function jobStore(db: Database, shopId: string) {
   const inShop = eq(jobs.shopId, shopId);
   /** Past demo jobs are a record for the truck plan; there are too many of them to list. */
   const listed = or(isNull(jobs.demo), notLike(jobs.demo, `${PAST_DEMO}%`));
@@ -39,7 +32,8 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
         .from(facts)
         .where(and(eq(facts.shopId, shopId), eq(facts.jobId, jobId), gt(facts.arrival, arrival)))
         .orderBy(facts.arrival);
-      return { facts: rows.map(asFact), arrival: rows.at(-1)?.arrival ?? arrival };
+      const { read, unreadable } = readRows(rows);
+      return { facts: read, arrival: rows.at(-1)?.arrival ?? arrival, unreadable };
     },
 
     /** Adds facts, and the job itself with its first. Facts already there are passed over: writing twice is once. */
@@ -104,7 +98,7 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
         id: row.id,
         demo: row.demo,
         lastFactAt: new Date(row.lastFactAt).toISOString(),
-        facts: all.filter((f) => f.jobId === row.id).map(asFact),
+        facts: readRows(all.filter((f) => f.jobId === row.id)).read,
       }));
     },
   };
@@ -114,13 +108,22 @@ export function jobStore(db: Database, shopId: string = FIRST_SHOP) {
 async function setUses(tx: Transaction, shopId: string, jobId: string): Promise<void> {
   const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
   const rows = await tx.select().from(facts).where(ofJob);
-  const { used } = deriveJob(rows.map(asFact));
+  const { used } = deriveJob(readRows(rows).read);
   await tx.delete(stockUses).where(and(eq(stockUses.shopId, shopId), eq(stockUses.jobId, jobId)));
   if (used.length === 0) return;
   await tx.insert(stockUses).values(used.map(({ item, count }) => ({ shopId, jobId, itemId: item, count })));
 }
 
-/** A stored row as the fact it is. */
-export function asFact(row: typeof facts.$inferSelect): Fact {
-  return { id: row.id, at: new Date(row.at).toISOString(), by: row.by, body: row.body };
+/**
+ * Stored rows as the facts they are, brought up to the present version. A row that this version cannot read takes nothing
+ * with it: it stays where it is, is counted and logged, and the rest goes on.
+ */
+export function readRows(rows: readonly (typeof facts.$inferSelect)[]): { read: Fact[]; unreadable: number } {
+  const read: Fact[] = [];
+  for (const { id, jobId, at, by, body } of rows) {
+    const result = readFact({ id, at: new Date(at).toISOString(), by, body });
+    if (result.ok) read.push(result.fact);
+    else log.warn({ job: jobId, fact: id, faults: result.faults }, "a kept fact cannot be read");
+  }
+  return { read, unreadable: rows.length - read.length };
 }

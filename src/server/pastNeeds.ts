@@ -3,7 +3,7 @@ import { deriveJob, readPlate } from "@/core";
 import type { PastNeed } from "@/core/replacement";
 import { needOf } from "@/core/stock";
 import type { Database } from "./database";
-import { asFact, FIRST_SHOP } from "./jobStore";
+import { readRows } from "./jobStore";
 import { facts, jobs } from "./schema";
 
 /** A run capacitor whose label gives no volts was for these at least. */
@@ -11,11 +11,7 @@ const USUAL_VOLTS = 370;
 const TOLERANCE_PERCENT = 6;
 
 /** What past jobs asked for: the latest jobs with a plate, demo jobs and the shop's own alike. */
-export async function pastNeeds(
-  db: Database,
-  most: number,
-  shopId: string = FIRST_SHOP,
-): Promise<PastNeed[]> {
+export async function pastNeeds(db: Database, shopId: string, most: number): Promise<PastNeed[]> {
   const plated = db
     .select({ one: sql`1` })
     .from(facts)
@@ -48,7 +44,7 @@ export async function pastNeeds(
   const byJob = new Map<string, (typeof all)[number][]>();
   for (const row of all) byJob.set(row.jobId, [...(byJob.get(row.jobId) ?? []), row]);
   return rows.flatMap(({ id }): PastNeed[] => {
-    const job = deriveJob((byJob.get(id) ?? []).map(asFact));
+    const job = deriveJob(readRows(byJob.get(id) ?? []).read);
     const capacitor =
       readPlate(job.plates.new).plate.runCapacitor ?? readPlate(job.plates.old).plate.runCapacitor;
     if (Object.keys(job.plates.old).length === 0) return [];

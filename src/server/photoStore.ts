@@ -1,6 +1,5 @@
 import { and, count, eq } from "drizzle-orm";
 import type { Database } from "./database";
-import { FIRST_SHOP } from "./jobStore";
 import type { UprightPhoto } from "./photo";
 import { photos } from "./schema";
 
@@ -8,7 +7,7 @@ import { photos } from "./schema";
 export const MOST_PHOTOS = 24;
 
 /** The photos of one shop, by job. */
-export function photoStore(db: Database, shopId: string = FIRST_SHOP) {
+export function photoStore(db: Database, shopId: string) {
   const ofJob = (jobId: string) => and(eq(photos.shopId, shopId), eq(photos.jobId, jobId));
   return {
     /** Keeps a photo; sending it again changes nothing. False where the job has as many as it may. */

@@ -1,34 +1,11 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
+import type { PracticeLine, WiringLine } from "@/contract";
 import type { Grade, HandedIn, WiringGrade, WiringHandedIn } from "@/core/practice";
 import type { Database } from "./database";
-import { FIRST_SHOP } from "./jobStore";
 import { practiceResults, wiringResults } from "./schema";
 
-/** One practice motor in a person's list of progress. */
-export interface PracticeLine {
-  readonly id: string;
-  readonly at: string;
-  readonly family: string;
-  readonly fault: string;
-  readonly difficulty: string;
-  readonly leadCount: number;
-  readonly leadsRight: number;
-  readonly isRight: boolean;
-  readonly readingsTaken: number;
-  readonly readingsNeeded: number;
-}
-
-/** One practice wiring in a person's list. */
-export interface WiringLine {
-  readonly id: string;
-  readonly at: string;
-  readonly task: string;
-  readonly equipment: string;
-  readonly isRight: boolean;
-}
-
 /** Practice results of one shop, kept per person. */
-export function practiceStore(db: Database, shopId: string = FIRST_SHOP) {
+export function practiceStore(db: Database, shopId: string) {
   return {
     /** Keeps a result; handing the same one in twice keeps it once. */
     async keep(given: HandedIn, grade: Grade): Promise<void> {

@@ -6,8 +6,9 @@ import type { Database } from "./database";
 import demoJobs from "./demo/jobs.json";
 import pastJobs from "./demo/pastJobs.json";
 import demoStock from "./demo/stock.json";
-import { FIRST_SHOP, jobStore, PAST_DEMO } from "./jobStore";
+import { jobStore, PAST_DEMO } from "./jobStore";
 import { facts, jobs } from "./schema";
+import { FIRST_SHOP } from "./shop";
 import { stockStore } from "./stockStore";
 
 const demo = z.array(z.object({ id: z.uuid(), demo: z.string(), facts: z.array(fact) }));
@@ -27,11 +28,11 @@ const ROWS_AN_INSERT = 1000;
  * record of past jobs, once: what is changed or taken out of it afterwards is the shop's own doing.
  */
 export async function seedDemo(db: Database): Promise<void> {
-  const store = jobStore(db);
+  const store = jobStore(db, FIRST_SHOP);
   for (const job of demo.parse(demoJobs)) await store.addFacts(job.id, job.facts, job.demo);
   if (await hasPastJobs(db)) return;
   await putPastJobs(db);
-  const stock = stockStore(db);
+  const stock = stockStore(db, FIRST_SHOP);
   for (const item of z.array(stockItem).parse(demoStock)) await stock.put(item);
 }
 

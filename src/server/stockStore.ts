@@ -1,42 +1,9 @@
 import { and, asc, desc, eq, lt, type SQL, sql } from "drizzle-orm";
+import type { StockLine, StockQuery, StockSort } from "@/contract";
 import type { StockItem } from "@/core";
 import { figuresOf } from "@/core/stock";
 import type { Database } from "./database";
-import { FIRST_SHOP } from "./jobStore";
 import { stockImportRows, stockItems, stockUses } from "./schema";
-
-/** A line of the stock as it is now: what was counted less what jobs have in use. */
-export interface StockLine {
-  readonly item: StockItem;
-  readonly inUse: number;
-  readonly onHand: number;
-}
-
-export const STOCK_SORTS = [
-  "name",
-  "part",
-  "power",
-  "rpm",
-  "volts",
-  "microfarads",
-  "onHand",
-  "place",
-  "cost",
-] as const;
-export type StockSort = (typeof STOCK_SORTS)[number];
-
-/** What a list of the stock is asked for. */
-export interface StockQuery {
-  readonly kind?: StockItem["kind"] | undefined;
-  /** Words that must all be found. */
-  readonly search: string;
-  /** Only what is on hand, or only what has fallen under its minimum. */
-  readonly only?: "on-hand" | "short" | undefined;
-  readonly sort: StockSort;
-  readonly descending: boolean;
-  readonly offset: number;
-  readonly most: number;
-}
 
 const USES = sql<number>`coalesce((
   select sum(u.count) from stock_uses u
@@ -56,7 +23,7 @@ const SORT: Readonly<Record<StockSort, SQL>> = {
 const ROWS_AN_INSERT = 2000;
 
 /** The stock of one shop: the only way to it, so that every query is scoped here. */
-export function stockStore(db: Database, shopId: string = FIRST_SHOP) {
+export function stockStore(db: Database, shopId: string) {
   const inShop = eq(stockItems.shopId, shopId);
   const lines = () =>
     db.select({ item: stockItems.item, count: stockItems.count, inUse: USES }).from(stockItems);

@@ -4,9 +4,11 @@ import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { Fact, FactBody } from "@/core";
 import { deriveJob } from "@/core";
-import { FIRST_SHOP, jobStore } from "@/server/jobStore";
+import { jobStore } from "@/server/jobStore";
 import { migrateDatabase } from "@/server/migrate";
+import { facts } from "@/server/schema";
 import { seedDemo } from "@/server/seedDemo";
+import { FIRST_SHOP } from "@/server/shop";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
 
 let test: TestDatabase;
@@ -32,7 +34,7 @@ const reading = (ohms: number): FactBody => ({
 
 describe("facts in PostgreSQL", () => {
   it("come back as they were written, typed digits and all", async () => {
-    const store = jobStore(test.db);
+    const store = jobStore(test.db, FIRST_SHOP);
     const job = uuid();
     const written = [
       made({ kind: "title", title: "Smokery fan ‘draught’ Ω" }),
@@ -43,7 +45,7 @@ describe("facts in PostgreSQL", () => {
   });
 
   it("written twice are there once: uploads are idempotent by id", async () => {
-    const store = jobStore(test.db);
+    const store = jobStore(test.db, FIRST_SHOP);
     const job = uuid();
     const fact = made(reading(12));
     await store.addFacts(job, [fact]);
@@ -53,7 +55,7 @@ describe("facts in PostgreSQL", () => {
   });
 
   it("written by ten at once all arrive, each once", async () => {
-    const store = jobStore(test.db);
+    const store = jobStore(test.db, FIRST_SHOP);
     const job = uuid();
     const all = Array.from({ length: 10 }, (_, i) => made(reading(i + 1)));
     await Promise.all(all.flatMap((fact) => [store.addFacts(job, [fact]), store.addFacts(job, all)]));
@@ -61,7 +63,7 @@ describe("facts in PostgreSQL", () => {
   });
 
   it("can be followed by their order of arrival", async () => {
-    const store = jobStore(test.db);
+    const store = jobStore(test.db, FIRST_SHOP);
     const job = uuid();
     await store.addFacts(job, [made(reading(1)), made(reading(2))]);
     const first = await store.factsOf(job);
@@ -73,7 +75,7 @@ describe("facts in PostgreSQL", () => {
   });
 
   it("are never changed or deleted, not even by hand", async () => {
-    const store = jobStore(test.db);
+    const store = jobStore(test.db, FIRST_SHOP);
     const job = uuid();
     await store.addFacts(job, [made(reading(5))]);
     await expect(test.db.execute(sql`update facts set by = 'x' where job_id = ${job}`)).rejects.toThrow();
@@ -89,17 +91,21 @@ describe("facts in PostgreSQL", () => {
     expect((await stranger.factsOf(job)).facts).toEqual([]);
     expect(await stranger.latest("own", 50)).toEqual([]);
     await stranger.addFacts(job, [{ ...fact, by: "somebody else" }]);
-    expect((await jobStore(test.db).factsOf(job)).facts[0]?.by).toBe("Ilo Brandt");
+    expect((await jobStore(test.db, FIRST_SHOP).factsOf(job)).facts[0]?.by).toBe("Ilo Brandt");
   });
 
   it("a job with no facts is empty, not an error", async () => {
-    expect(await jobStore(test.db).factsOf(uuid())).toEqual({ facts: [], arrival: 0 });
+    expect(await jobStore(test.db, FIRST_SHOP).factsOf(uuid())).toEqual({
+      facts: [],
+      arrival: 0,
+      unreadable: 0,
+    });
   });
 });
 
 describe("jobs in a list", () => {
   it("stand with the latest fact first", async () => {
-    const store = jobStore(test.db);
+    const store = jobStore(test.db, FIRST_SHOP);
     const [old, young] = [uuid(), uuid()];
     await store.addFacts(young, [made(reading(1), "2026-05-01T08:00:00.000Z")]);
     await store.addFacts(old, [made(reading(1), "2026-04-01T08:00:00.000Z")]);
@@ -111,7 +117,7 @@ describe("jobs in a list", () => {
   });
 
   it("stand with the last name each was given, for the choice of an earlier sheet", async () => {
-    const store = jobStore(test.db);
+    const store = jobStore(test.db, FIRST_SHOP);
     const [renamed, nameless] = [uuid(), uuid()];
     await store.addFacts(renamed, [made({ kind: "title", title: "Pump" }), made(reading(3))]);
     await store.addFacts(renamed, [made({ kind: "title", title: "Brine pump" })]);
@@ -126,17 +132,56 @@ describe("jobs in a list", () => {
   it("the demo jobs are put in once, apart from the shop's own, and each holds together", async () => {
     await seedDemo(test.db);
     await seedDemo(test.db);
-    const demo = await jobStore(test.db).latest("demo", 50);
+    const demo = await jobStore(test.db, FIRST_SHOP).latest("demo", 50);
     expect(demo.map((job) => job.demo)).toEqual(["1", "2", "3", "4", "5", "6", "7", "8", "9", "10"]);
     for (const job of demo) expect(deriveJob(job.facts).leads.length).toBeGreaterThan(2);
-    const own = await jobStore(test.db).latest("own", 100);
+    const own = await jobStore(test.db, FIRST_SHOP).latest("own", 100);
     expect(own.filter((job) => job.demo !== null)).toEqual([]);
+  });
+});
+
+describe("rows that cannot be read", () => {
+  it("take nothing with them: the rest of the job is given, and they are counted and stay", async () => {
+    const store = jobStore(test.db, FIRST_SHOP);
+    const job = uuid();
+    await store.addFacts(job, [made({ kind: "title", title: "Brine pump" }), made(reading(5))]);
+    const spoiled = [null, { kind: "lead" }, { kind: "perpetual", v: 9 }];
+    for (const body of spoiled)
+      await test.db.insert(facts).values({
+        shopId: FIRST_SHOP,
+        jobId: job,
+        id: uuid(),
+        at: new Date().toISOString(),
+        by: "",
+        body: sql`${JSON.stringify(body)}::jsonb` as never,
+      });
+    const since = await store.factsOf(job);
+    expect([since.facts.length, since.unreadable]).toEqual([2, 3]);
+    expect(deriveJob(since.facts).title).toBe("Brine pump");
+    expect((await store.latest("own", 100)).find(({ id }) => id === job)?.facts).toHaveLength(2);
+    await store.addFacts(job, [made({ kind: "used", item: uuid(), name: "Motor", count: 1 })]);
+    expect((await store.factsOf(job)).unreadable).toBe(3);
+  });
+
+  it("of an earlier version are brought up to this one", async () => {
+    const store = jobStore(test.db, FIRST_SHOP);
+    const job = uuid();
+    await store.addFacts(job, [made({ kind: "title", title: "Fan" })]);
+    await test.db.insert(facts).values({
+      shopId: FIRST_SHOP,
+      jobId: job,
+      id: uuid(),
+      at: new Date().toISOString(),
+      by: "",
+      body: sql`'{"kind":"told","told":{"speeds":3}}'::jsonb` as never,
+    });
+    expect(deriveJob((await store.factsOf(job)).facts).about).toEqual({ speeds: 3 });
   });
 });
 
 describe("migrations", () => {
   it("run again, and by several at once, without harm", async () => {
     await Promise.all([migrateDatabase(test.db), migrateDatabase(test.db), migrateDatabase(test.db)]);
-    expect(await jobStore(test.db).factsOf(uuid())).toEqual({ facts: [], arrival: 0 });
+    expect(await jobStore(test.db, FIRST_SHOP).factsOf(uuid())).toMatchObject({ facts: [], unreadable: 0 });
   });
 });

@@ -2,6 +2,7 @@ import sharp from "sharp";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { uprightPhoto } from "../../src/server/photo";
 import { MOST_PHOTOS, photoStore } from "../../src/server/photoStore";
+import { FIRST_SHOP } from "../../src/server/shop";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
 
 const JOB = "0198c3a0-0000-7000-8000-00000000c0de";
@@ -41,7 +42,7 @@ describe("photos of a job", () => {
   afterAll(() => database.drop());
 
   it("come back as they were kept, once however often they are sent", async () => {
-    const store = photoStore(database.db);
+    const store = photoStore(database.db, FIRST_SHOP);
     const photo = await uprightPhoto(await fromCamera(300, 200));
     if (!photo) throw new Error("no photo");
     expect(await store.add(JOB, id(1), photo)).toBe(true);
@@ -53,11 +54,11 @@ describe("photos of a job", () => {
   it("are another shop's and another job's only there", async () => {
     const other = photoStore(database.db, "0198c3a0-0000-7000-8000-0000000000ff");
     expect(await other.find(JOB, id(1))).toBeNull();
-    expect(await photoStore(database.db).find(id(9), id(1))).toBeNull();
+    expect(await photoStore(database.db, FIRST_SHOP).find(id(9), id(1))).toBeNull();
   });
 
   it("are so many and no more; one sent again still counts as kept", async () => {
-    const store = photoStore(database.db);
+    const store = photoStore(database.db, FIRST_SHOP);
     const photo = await uprightPhoto(await fromCamera(60, 40));
     if (!photo) throw new Error("no photo");
     for (let n = 2; n <= MOST_PHOTOS; n++) expect(await store.add(JOB, id(n), photo)).toBe(true);

@@ -2,6 +2,7 @@ import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { grade, gradeWiring, type HandedIn, handedIn, wiringHandedIn } from "@/core/practice";
 import { practiceStore } from "@/server/practiceStore";
+import { FIRST_SHOP } from "@/server/shop";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
 
 let test: TestDatabase;
@@ -29,7 +30,7 @@ function handed(person: string, change: Partial<HandedIn> = {}): HandedIn {
 
 describe("practice results in PostgreSQL", () => {
   it("are kept per person, oldest first, with what the grade said", async () => {
-    const store = practiceStore(test.db);
+    const store = practiceStore(test.db, FIRST_SHOP);
     const [first, second] = [handed("Ilo Brandt"), handed("Ilo Brandt", { seed: 12 })];
     await store.keep(first, grade(first));
     await store.keep(second, grade(second));
@@ -49,7 +50,7 @@ describe("practice results in PostgreSQL", () => {
   });
 
   it("handed in twice are there once", async () => {
-    const store = practiceStore(test.db);
+    const store = practiceStore(test.db, FIRST_SHOP);
     const given = handed("Petra Quill");
     await Promise.all([store.keep(given, grade(given)), store.keep(given, grade(given))]);
     expect(await store.of("Petra Quill", 10)).toHaveLength(1);
@@ -65,7 +66,7 @@ describe("practice results in PostgreSQL", () => {
 
 describe("practice wirings in PostgreSQL", () => {
   it("are kept per person and once, with whether they were right", async () => {
-    const store = practiceStore(test.db);
+    const store = practiceStore(test.db, FIRST_SHOP);
     const given = wiringHandedIn.parse({
       id: uuid(),
       person: "Dov Hask",

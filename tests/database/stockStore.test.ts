@@ -1,9 +1,10 @@
 import { randomUUID } from "node:crypto";
 import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { StockQuery } from "@/contract";
 import { type Fact, type FactBody, type StockItem, stockItem } from "@/core";
 import { jobStore } from "@/server/jobStore";
-import { type StockQuery, stockStore } from "@/server/stockStore";
+import { stockStore } from "@/server/stockStore";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
 
 let test: TestDatabase;

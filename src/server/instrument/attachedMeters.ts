@@ -1,7 +1,8 @@
 import { randomUUID } from "node:crypto";
+import type { MeterAddress } from "@/contract";
 import { type Meter, USUAL_METER } from "@/core";
 import { motorForLeads, type Network, scpiMeter, seededRandom } from "@/core/bench";
-import { type MeterAddress, privateHost } from "./meterAddress";
+import { privateHost } from "./privateHost";
 import { type ScpiClient, scpiClient } from "./scpiClient";
 import { type StandIn, serveMeter } from "./standIn";
 
@@ -52,7 +53,7 @@ export async function openBench(
  *
  * @throws NoMeterThere
  */
-export async function attachMeter(address: MeterAddress): Promise<AttachedMeter> {
+export async function attachAt(address: MeterAddress): Promise<AttachedMeter> {
   const host = await privateHost(address.host);
   if (host === null) throw new NoMeterThere("not-private");
   const client = await scpiClient(address.port, host).catch(() => null);

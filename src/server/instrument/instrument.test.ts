@@ -1,8 +1,8 @@
 import { connect } from "node:net";
 import { afterEach, describe, expect, it } from "vitest";
 import { shownOf } from "@/core/bench";
-import { attachedMeter, attachMeter, detach, openBench } from "./attachedMeters";
-import { privateHost } from "./meterAddress";
+import { attachAt, attachedMeter, detach, openBench } from "./attachedMeters";
+import { privateHost } from "./privateHost";
 import { scpiClient } from "./scpiClient";
 
 const open: string[] = [];
@@ -68,15 +68,15 @@ describe("the stand-in meter over TCP", () => {
 describe("a meter at its address", () => {
   it("is attached by its name, and read like the stand-in", async () => {
     const standIn = await bench();
-    const real = await attachMeter({ host: "127.0.0.1", port: standIn.standIn?.port ?? 0 });
+    const real = await attachAt({ host: "127.0.0.1", port: standIn.standIn?.port ?? 0 });
     open.push(real.id);
     expect(real.identity).toContain("VIRTUAL OHMMETER");
     expect(shownOf(await real.client.query("READ?"))).toEqual({ open: true });
   });
 
   it("is refused where nothing answers, and outside the own network", async () => {
-    await expect(attachMeter({ host: "127.0.0.1", port: 1999 })).rejects.toMatchObject({ why: "no-answer" });
-    await expect(attachMeter({ host: "8.8.8.8", port: 5025 })).rejects.toMatchObject({ why: "not-private" });
+    await expect(attachAt({ host: "127.0.0.1", port: 1999 })).rejects.toMatchObject({ why: "no-answer" });
+    await expect(attachAt({ host: "8.8.8.8", port: 5025 })).rejects.toMatchObject({ why: "not-private" });
   });
 
   it.each([

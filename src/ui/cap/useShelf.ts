@@ -1,9 +1,10 @@
 "use client";
 
 import { useQuery } from "@tanstack/react-query";
-import type { StockItem } from "@/core";
+import { listStock } from "@/contract/routes/stock";
 import type { ShelfCapacitor } from "@/core/capacitor";
 import { shelfPartOf } from "@/core/stock";
+import { asked } from "../parts/api";
 
 const MOST = 200;
 
@@ -12,10 +13,9 @@ export function useShelf(usedKey: string) {
   return useQuery({
     queryKey: ["shelf", usedKey],
     retry: 1,
-    queryFn: async (): Promise<readonly ShelfCapacitor[]> => {
-      const response = await fetch(`/api/v1/stock?kind=capacitor&only=on-hand&sort=microfarads&most=${MOST}`);
-      if (!response.ok) throw new Error(String(response.status));
-      const { lines } = (await response.json()) as { lines: { item: StockItem; onHand: number }[] };
+    queryFn: async ({ signal }): Promise<readonly ShelfCapacitor[]> => {
+      const query = { kind: "capacitor", only: "on-hand", sort: "microfarads", most: MOST } as const;
+      const { lines } = await asked(listStock, { query, signal });
       return lines.flatMap(({ item, onHand }) => {
         const part = item.kind === "capacitor" ? shelfPartOf(item, onHand) : null;
         return part ? [part] : [];

@@ -2,9 +2,9 @@
 
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, useState } from "react";
+import type { FactsSince } from "@/contract/routes/jobs";
 import {
   deriveJob,
-  type Fact,
   type FactBody,
   type Identification,
   type Job,
@@ -35,6 +35,8 @@ export interface OpenJob {
   readonly leadOf: (leadId: string) => Lead;
   readonly add: (body: FactBody) => string;
   readonly saving: Saving;
+  /** Facts kept that this version cannot read. */
+  readonly unreadable: number;
 }
 
 const Context = createContext<OpenJob | null>(null);
@@ -48,7 +50,7 @@ export function useJob(): OpenJob {
 
 interface Props {
   readonly id: string;
-  readonly first: { readonly facts: readonly Fact[]; readonly arrival: number };
+  readonly first: FactsSince;
   readonly children: ReactNode;
 }
 
@@ -65,7 +67,7 @@ export function JobProvider({ id, first, children }: Props) {
 }
 
 function Opened({ id, first, children }: Props) {
-  const { facts, add, saving } = useFacts(id, first);
+  const { facts, add, saving, unreadable } = useFacts(id, first);
   const job = useMemo(() => deriveJob(facts), [facts]);
   const { answer, working } = useIdentification(job);
   const wiring = useWiring(job, answer);
@@ -83,8 +85,9 @@ function Opened({ id, first, children }: Props) {
       leadOf: (leadId) => byId.get(leadId) ?? { id: leadId },
       add,
       saving,
+      unreadable,
     };
-  }, [id, job, answer, working, wiring, add, saving]);
+  }, [id, job, answer, working, wiring, add, saving, unreadable]);
   return <Context.Provider value={open}>{children}</Context.Provider>;
 }
 

@@ -38,8 +38,16 @@ export function SaveState() {
 
 /** The same at length, where something needs to be known about it. */
 export function SaveNotice() {
-  const { saving } = useJob();
-  if (saving.state !== "away" && saving.state !== "refused") return null;
+  const { saving, unreadable } = useJob();
+  const says =
+    saving.state === "away"
+      ? "The server does not answer. Go on: every entry is kept in this browser and sent when the server is back."
+      : saving.state === "refused"
+        ? `Not stored: ${saving.says}.`
+        : unreadable > 0
+          ? `${unreadable} ${unreadable === 1 ? "entry" : "entries"} of this job cannot be read by this version. Nothing is lost: they are kept as they are, and left out here.`
+          : null;
+  if (says === null) return null;
   return (
     <Box
       role="alert"
@@ -52,9 +60,7 @@ export function SaveNotice() {
         color: "warning.main",
       }}
     >
-      {saving.state === "away"
-        ? "The server does not answer. Go on: every entry is kept in this browser and sent when the server is back."
-        : `Not stored: ${saving.says}.`}
+      {says}
     </Box>
   );
 }

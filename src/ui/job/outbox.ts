@@ -1,4 +1,4 @@
-import { type Fact, fact } from "@/core";
+import { type Fact, readFact } from "@/core";
 import { OUTBOX_PREFIX } from "./outboxKeys";
 
 /**
@@ -27,8 +27,8 @@ function read(key: string): Fact[] {
     const kept: unknown = JSON.parse(localStorage.getItem(key) ?? "[]");
     if (!Array.isArray(kept)) return [];
     return kept.flatMap((entry) => {
-      const parsed = fact.safeParse(entry);
-      return parsed.success ? [parsed.data] : [];
+      const read = readFact(entry);
+      return read.ok ? [read.fact] : [];
     });
   } catch {
     return [];

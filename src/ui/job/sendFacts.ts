@@ -1,4 +1,6 @@
+import { addFacts } from "@/contract/routes/jobs";
 import { type Fact, MOST_FACTS_A_WRITE } from "@/core";
+import { call } from "../parts/api";
 import { confirmFacts, waitingFacts } from "./outbox";
 
 /** How a sending ended: all confirmed, the server away, or the facts refused with a reason. */
@@ -16,26 +18,13 @@ export async function sendFacts(
   jobId: string,
   onConfirmed: (facts: readonly Fact[]) => void = () => undefined,
 ): Promise<Sent> {
-  try {
-    for (let waiting = waitingFacts(jobId); waiting.length > 0; waiting = waitingFacts(jobId)) {
-      const batch = waiting.slice(0, MOST_FACTS_A_WRITE);
-      const response = await fetch(`/api/v1/jobs/${jobId}/facts`, {
-        method: "POST",
-        headers: { "content-type": "application/json" },
-        body: JSON.stringify({ facts: batch }),
-      });
-      if (response.status === 422) return { state: "refused", says: await reasonOf(response) };
-      if (!response.ok) return { state: "away" };
-      confirmFacts(jobId, new Set(batch.map((f) => f.id)));
-      onConfirmed(batch);
-    }
-    return { state: "sent" };
-  } catch {
-    return { state: "away" };
+  for (let waiting = waitingFacts(jobId); waiting.length > 0; waiting = waitingFacts(jobId)) {
+    const batch = waiting.slice(0, MOST_FACTS_A_WRITE);
+    const called = await call(addFacts, { params: { job: jobId }, body: { facts: batch } });
+    if (!called.ok)
+      return called.status === 422 ? { state: "refused", says: called.says } : { state: "away" };
+    confirmFacts(jobId, new Set(batch.map((f) => f.id)));
+    onConfirmed(batch);
   }
-}
-
-async function reasonOf(response: Response): Promise<string> {
-  const problem: { faults?: { says: string }[] } = await response.json();
-  return problem.faults?.map((fault) => fault.says).join("; ") ?? "the server refused it";
+  return { state: "sent" };
 }

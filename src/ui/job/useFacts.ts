@@ -3,7 +3,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { v7 as uuid } from "uuid";
+import { type FactsSince, factsOfJob } from "@/contract/routes/jobs";
 import type { Fact, FactBody } from "@/core";
+import { call, NotAnswered } from "../parts/api";
 import { putFact, waitingFacts } from "./outbox";
 import { sendFacts } from "./sendFacts";
 
@@ -21,11 +23,12 @@ const FOLLOW_MS = 4000;
  * The facts of a job: what the server has, what arrives there from elsewhere, and what was entered here. A fact is
  * shown and kept in this browser at once, then sent until the server confirms it; sending twice is harmless.
  */
-export function useFacts(jobId: string, first: { facts: readonly Fact[]; arrival: number }) {
+export function useFacts(jobId: string, first: FactsSince) {
   const [known, setKnown] = useState<readonly Fact[]>(first.facts);
   const [waiting, setWaiting] = useState<readonly Fact[]>([]);
   const [away, setAway] = useState(false);
   const [refusal, setRefusal] = useState<string | null>(null);
+  const [unreadable, setUnreadable] = useState(first.unreadable);
   const arrival = useRef(first.arrival);
   const sending = useRef(false);
 
@@ -63,20 +66,20 @@ export function useFacts(jobId: string, first: { facts: readonly Fact[]; arrival
     queryKey: ["facts", jobId],
     refetchInterval: FOLLOW_MS,
     retry: false,
-    queryFn: async () => {
-      try {
-        const response = await fetch(`/api/v1/jobs/${jobId}/facts?after=${arrival.current}`);
-        if (!response.ok) throw new Error(String(response.status));
-        const news: { facts: Fact[]; arrival: number } = await response.json();
-        arrival.current = news.arrival;
-        learn(news.facts);
-        if (waitingFacts(jobId).length > 0) void send();
-        else setAway(false);
-        return news.arrival;
-      } catch (error) {
+    queryFn: async ({ signal }) => {
+      const query = { after: arrival.current };
+      const called = await call(factsOfJob, { params: { job: jobId }, query, signal });
+      if (!called.ok) {
         setAway(true);
-        throw error;
+        throw new NotAnswered(called.says);
       }
+      const news = called.value;
+      arrival.current = news.arrival;
+      if (news.unreadable > 0) setUnreadable((before) => before + news.unreadable);
+      learn(news.facts);
+      if (waitingFacts(jobId).length > 0) void send();
+      else setAway(false);
+      return news.arrival;
     },
   });
 
@@ -106,5 +109,5 @@ export function useFacts(jobId: string, first: { facts: readonly Fact[]; arrival
       : waiting.length > 0
         ? { state: "sending", waiting: waiting.length }
         : { state: "saved" };
-  return { facts, add, saving };
+  return { facts, add, saving, unreadable };
 }

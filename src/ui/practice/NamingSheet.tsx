@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { handInMotor } from "@/contract/routes/practice";
 import { leadNames } from "@/core";
 import {
   type Grade,
@@ -14,6 +15,7 @@ import {
   type PracticeTask,
   roleChoices,
 } from "@/core/practice";
+import { call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
 import { TOUCH } from "../theme/theme";
@@ -56,17 +58,13 @@ export function NamingSheet({ work, task, person, onWork, onGrade, onGiveUp }: P
   const handIn = async () => {
     const body: HandedIn = { ...work, person, wish: handedIn.shape.wish.parse(work.wish) };
     setSending(true);
-    const response = await fetch("/api/v1/practice", {
-      method: "POST",
-      headers: { "content-type": "application/json" },
-      body: JSON.stringify(body),
-    }).catch(() => null);
+    const graded = await call(handInMotor, { body });
     setSending(false);
-    if (!response?.ok) {
+    if (!graded.ok) {
       setSays("The server does not answer. Your notes and naming are kept here; hand in again in a moment.");
       return;
     }
-    onGrade((await response.json()).grade);
+    onGrade(graded.value.grade);
   };
 
   const submit = () => {

@@ -4,9 +4,10 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import dynamic from "next/dynamic";
+import { type PracticeLine, practiceResults } from "@/contract/routes/practice";
 import { familyById } from "@/core";
+import { asked } from "../parts/api";
 import { Verdict } from "../parts/Verdict";
-import type { ResultLine } from "./resultLine";
 
 const ProgressChart = dynamic(() => import("./ProgressChart").then((m) => m.ProgressChart), {
   ssr: false,
@@ -20,11 +21,7 @@ export function Progress({ person, upTo }: { person: string; upTo: string }) {
   const results = useQuery({
     queryKey: ["practice", person, upTo],
     retry: 1,
-    queryFn: async (): Promise<readonly ResultLine[]> => {
-      const response = await fetch(`/api/v1/practice?person=${encodeURIComponent(person)}`);
-      if (!response.ok) throw new Error(String(response.status));
-      return (await response.json()).results;
-    },
+    queryFn: async ({ signal }) => (await asked(practiceResults, { query: { person }, signal })).results,
   });
   const list = results.data ?? [];
   const right = list.filter((line) => line.isRight).length;
@@ -52,7 +49,7 @@ export function Progress({ person, upTo }: { person: string; upTo: string }) {
   );
 }
 
-function ResultTable({ list }: { list: readonly ResultLine[] }) {
+function ResultTable({ list }: { list: readonly PracticeLine[] }) {
   return (
     <Box
       component="table"

@@ -13,11 +13,11 @@ import {
   XAxis,
   YAxis,
 } from "recharts";
-import type { ResultLine } from "./resultLine";
+import type { PracticeLine } from "@/contract/routes/practice";
 import { shareRight, WINDOW } from "./shareRight";
 
 /** Share right over the last few motors, and readings taken against those needed, motor by motor. */
-export function ProgressChart({ results }: { results: readonly ResultLine[] }) {
+export function ProgressChart({ results }: { results: readonly PracticeLine[] }) {
   const data = results.map((result, i) => {
     return {
       motor: i + 1,

@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { v7 as uuid } from "uuid";
+import { handInWiring } from "@/contract/routes/practice";
 import { familyById, formatPower, leadNames } from "@/core";
 import {
   CONSEQUENCES,
@@ -17,6 +18,7 @@ import {
 } from "@/core/practice";
 import { CAPPED, FRAME, JOINT, placeName, type WiringPlan, wiringDrawing } from "@/core/wiring";
 import { WiringDrawingView } from "../land/WiringDrawingView";
+import { call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
 import { TOUCH } from "../theme/theme";
@@ -60,15 +62,9 @@ export function WiringBench({ work, person, onWork, onGrade, onGiveUp }: Props) 
       wrongLeads: [...work.wrongLeads],
       consequence: work.consequence,
     };
-    try {
-      const response = await fetch("/api/v1/practice/wiring", {
-        method: "POST",
-        headers: { "content-type": "application/json" },
-        body: JSON.stringify(given),
-      });
-      if (!response.ok) throw new Error(String(response.status));
-      onGrade(((await response.json()) as { grade: WiringGrade }).grade);
-    } catch {
+    const graded = await call(handInWiring, { body: given });
+    if (graded.ok) onGrade(graded.value.grade);
+    else {
       setState("idle");
       setTrouble("The server did not take it. What you wired is still here: hand it in again.");
     }

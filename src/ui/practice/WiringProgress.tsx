@@ -4,7 +4,8 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import dynamic from "next/dynamic";
-import { z } from "zod";
+import { wiringResults } from "@/contract/routes/practice";
+import { asked } from "../parts/api";
 import { Mark } from "../parts/Verdict";
 
 const WiringProgressChart = dynamic(
@@ -15,18 +16,6 @@ const WiringProgressChart = dynamic(
   },
 );
 
-const answer = z.object({
-  results: z.array(
-    z.object({
-      id: z.string(),
-      at: z.string(),
-      task: z.string(),
-      equipment: z.string(),
-      isRight: z.boolean(),
-    }),
-  ),
-});
-
 const LISTED = 10;
 
 /** A person's wirings so far: how many right, the chart, and the last ones in words. */
@@ -34,11 +23,7 @@ export function WiringProgress({ person, upTo }: { person: string; upTo: string 
   const results = useQuery({
     queryKey: ["practice-wiring", person, upTo],
     retry: 1,
-    queryFn: async () => {
-      const response = await fetch(`/api/v1/practice/wiring?person=${encodeURIComponent(person)}`);
-      if (!response.ok) throw new Error(String(response.status));
-      return answer.parse(await response.json()).results;
-    },
+    queryFn: async ({ signal }) => (await asked(wiringResults, { query: { person }, signal })).results,
   });
   const list = results.data ?? [];
   return (

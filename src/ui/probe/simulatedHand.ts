@@ -1,3 +1,10 @@
+/** Where the stand-in's probes are. */
+export type Probes =
+  | { readonly between: [string, string] }
+  | { readonly shell: string }
+  | { readonly lifted: true }
+  | { readonly tips: string };
+
 /** Times of a hand that goes from one pair to the next, in ms after it was asked: in the air, on the leads, the sign. */
 const TOUCHES_MS = 900;
 const GIVES_UP_MS = 4500;
@@ -12,18 +19,18 @@ const PARTS_MS = 5800;
  * @param put sends the probes somewhere.
  * @returns ends the movement.
  */
-export function moveProbes(place: string, likeAHand: boolean, put: (probes: string) => void): () => void {
-  const touched: { between?: [string, string]; shell?: string; lifted?: true } = JSON.parse(place);
-  if (!likeAHand || touched.lifted) {
-    put(place);
+export function moveProbes(place: string, likeAHand: boolean, put: (probes: Probes) => void): () => void {
+  const touched: Probes = JSON.parse(place);
+  if (!likeAHand || "lifted" in touched || "tips" in touched) {
+    put(touched);
     return () => undefined;
   }
-  const lifted = JSON.stringify({ lifted: true });
-  const tips = JSON.stringify({ tips: touched.between?.[0] ?? touched.shell });
+  const lifted: Probes = { lifted: true };
+  const tips: Probes = { tips: "between" in touched ? touched.between[0] : touched.shell };
   put(lifted);
   const timers = (
     [
-      [TOUCHES_MS, place],
+      [TOUCHES_MS, touched],
       [GIVES_UP_MS, lifted],
       [TIPS_MS, tips],
       [PARTS_MS, lifted],

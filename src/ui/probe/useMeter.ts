@@ -1,7 +1,15 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
+import {
+  attachMeter,
+  detachMeter,
+  meterValue,
+  moveProbes as probesMoved,
+  streamMeter,
+} from "@/contract/routes/meter";
 import { type Meter, type OhmsShown, settledValue } from "@/core";
+import { addressOf, call } from "../parts/api";
 import type { MeterAddress } from "./meterAddress";
 import { moveProbes } from "./simulatedHand";
 import type { Target } from "./target";
@@ -24,7 +32,6 @@ export type LiveReading =
       readonly steady: OhmsShown | null;
     };
 
-const JSON_TYPE = { "content-type": "application/json" };
 /** Readings looked at to see whether the display has come to rest. */
 const KEPT = 5;
 
@@ -59,30 +66,28 @@ export function useMeter(
     let source: EventSource | null = null;
     setReading({ state: "attaching" });
     const attach = async () => {
-      const response = await fetch("/api/v1/meter", { method: "POST", headers: JSON_TYPE, body: key });
-      const made: { meter: string; identity: string; title?: string } = await response.json();
-      if (!response.ok) throw new Refused(made.title ?? "The meter was refused.");
-      if (gone) {
-        void fetch(`/api/v1/meter/${made.meter}`, { method: "DELETE" });
+      const called = await call(attachMeter, { body: JSON.parse(key) });
+      if (!called.ok) {
+        const says =
+          called.status === null ? "The meter cannot be attached: the server does not answer." : called.says;
+        if (!gone) setReading({ state: "lost", says });
         return;
       }
-      opened = made.meter;
-      setId(made.meter);
-      source = follow(made.meter, made.identity, resolutionOhms, touches.current, setReading);
+      const { meter: made, identity } = called.value;
+      if (gone) {
+        void call(detachMeter, { params: { meter: made } });
+        return;
+      }
+      opened = made;
+      setId(made);
+      source = follow(made, identity, resolutionOhms, touches.current, setReading);
     };
-    attach().catch((error) => {
-      if (gone) return;
-      const says =
-        error instanceof Refused
-          ? error.message
-          : "The meter cannot be attached: the server does not answer.";
-      setReading({ state: "lost", says });
-    });
+    void attach();
     return () => {
       gone = true;
       source?.close();
       setId(null);
-      if (opened) void fetch(`/api/v1/meter/${opened}`, { method: "DELETE", keepalive: true });
+      if (opened) void call(detachMeter, { params: { meter: opened }, keepalive: true });
     };
   }, [key, attempt, resolutionOhms]);
 
@@ -90,10 +95,10 @@ export function useMeter(
     if (!id) return;
     return moveProbes(place, lifts, (probes) => {
       const touch = touches.current.push(place) - 1;
-      const body = JSON.stringify({ ...JSON.parse(probes), touch });
-      fetch(`/api/v1/meter/${id}/probes`, { method: "POST", headers: JSON_TYPE, body }).catch(() =>
-        setReading({ state: "lost", says: "The meter is out of reach." }),
-      );
+      void call(probesMoved, { params: { meter: id }, body: { ...probes, touch } }).then((called) => {
+        if (!called.ok && called.status === null)
+          setReading({ state: "lost", says: "The meter is out of reach." });
+      });
     });
   }, [id, place, lifts]);
 
@@ -102,9 +107,6 @@ export function useMeter(
     ? { ...reading, shown: null, steady: null }
     : reading;
 }
-
-/** The server says why. */
-class Refused extends Error {}
 
 const LIFTED = JSON.stringify({ lifted: true });
 
@@ -122,12 +124,14 @@ function follow(
   touches: readonly string[],
   set: (reading: PlacedReading) => void,
 ): EventSource {
-  const source = new EventSource(`/api/v1/meter/${id}/stream`);
+  const source = new EventSource(addressOf(streamMeter.path, { meter: id }));
   let latest: OhmsShown[] = [];
   let last = -1;
   set({ state: "live", identity, shown: null, steady: null });
   source.onmessage = (event: MessageEvent<string>) => {
-    const { touch, shown }: { touch: number; shown: OhmsShown } = JSON.parse(event.data);
+    const read = meterValue.safeParse(JSON.parse(event.data));
+    if (!read.success) return;
+    const { touch, shown } = read.data;
     if (touch !== last) latest = [];
     last = touch;
     latest = [...latest, shown].slice(-KEPT);

@@ -5,16 +5,12 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { deriveJob, type Fact, leadNames, referenceFromEarlier } from "@/core";
+import { factsOfJob, listJobs } from "@/contract/routes/jobs";
+import { deriveJob, leadNames, referenceFromEarlier } from "@/core";
 import { useJob } from "../job/JobContext";
+import { asked, call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { TOUCH } from "../theme/theme";
-
-interface ListedJob {
-  readonly id: string;
-  readonly title: string;
-  readonly at: string;
-}
 
 /**
  * An earlier sheet of this motor, taken as the reference: its ohms, and its insulation tests with it, so that the trend
@@ -28,23 +24,18 @@ export function EarlierSheetChoice() {
     queryKey: ["earlier-jobs"],
     staleTime: 30_000,
     retry: 1,
-    queryFn: async (): Promise<readonly ListedJob[]> => {
-      const response = await fetch("/api/v1/jobs");
-      if (!response.ok) throw new Error(String(response.status));
-      return (await response.json()).jobs;
-    },
+    queryFn: async ({ signal }) => (await asked(listJobs, { signal })).jobs,
   });
   const others = (jobs.data ?? []).filter((other) => other.id !== id);
 
   const take = async () => {
     setSays(null);
-    const response = await fetch(`/api/v1/jobs/${chosen}/facts`).catch(() => null);
-    if (!response?.ok) {
+    const called = await call(factsOfJob, { params: { job: chosen } });
+    if (!called.ok) {
       setSays("That sheet cannot be had from the server just now.");
       return;
     }
-    const { facts }: { facts: Fact[] } = await response.json();
-    const earlier = deriveJob(facts);
+    const earlier = deriveJob(called.value.facts);
     const { reference, unmatched } = referenceFromEarlier(earlier, leadNames(earlier.leads), names);
     const have = new Set(job.insulation.map(({ on, megohms }) => `${on} ${megohms}`));
     for (const { fact: _, ...test } of earlier.insulation)

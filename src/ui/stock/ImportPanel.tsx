@@ -6,11 +6,13 @@ import LinearProgress from "@mui/material/LinearProgress";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { v7 as uuid } from "uuid";
+import { dropImport, importStock } from "@/contract/routes/stock";
 import type { Fault, StockItem } from "@/core";
 import { type MappedColumn, MOST_FILE_BYTES, STOCK_COLUMNS } from "@/core/stock";
 import { type ImportAnswer, startStockImport } from "@/workers/stockImport";
+import { call } from "../parts/api";
 import { MONO, TOUCH } from "../theme/theme";
-import { send } from "./stockClient";
+import { saysOf } from "./stockClient";
 
 /** The server takes so many rows and bytes at a time, with room for the rest of the request. */
 const MOST_ROWS_A_WRITE = 400;
@@ -70,32 +72,31 @@ export function ImportPanel({ onDone, onClose }: { onDone: () => void; onClose: 
   const bring = async (items: readonly StockItem[]) => {
     const id = uuid();
     cancelled.current = false;
+    const params = { import: id };
     let first = 0;
     for (const piece of pieces(items)) {
       setState({ at: "working", what: "Sending rows", share: first / items.length });
-      const { says } = await send("POST", `/api/v1/stock/imports/${id}`, { firstRow: first, items: piece });
+      const staged = await call(importStock, { params, body: { firstRow: first, items: piece } });
       first += piece.length;
-      if (says !== null || cancelled.current) {
-        void send("DELETE", `/api/v1/stock/imports/${id}`);
+      if (!staged.ok || cancelled.current) {
+        void call(dropImport, { params });
         setState({
           at: "file",
-          says: says === null ? "Given up. Nothing was imported." : `${says} Nothing was imported.`,
+          says: staged.ok ? "Given up. Nothing was imported." : `${saysOf(staged)} Nothing was imported.`,
         });
         return;
       }
     }
     // From here on it is the server's: whether it was done can be asked, but not taken back.
     setState({ at: "finishing" });
-    const { says, json } = await send("POST", `/api/v1/stock/imports/${id}`, {
-      finish: { rows: items.length },
-    });
-    if (says !== null) {
+    const done = await call(importStock, { params, body: { finish: { rows: items.length } } });
+    if (!done.ok || !("added" in done.value)) {
       const unknown =
         "The server does not answer. Whether the rows went in is not known: look for them in the list first.";
-      setState({ at: "file", says: json === null ? unknown : says });
+      setState({ at: "file", says: done.ok || done.status === null ? unknown : done.says });
       return;
     }
-    const { added, changed } = json as { added: number; changed: number };
+    const { added, changed } = done.value;
     setState({ at: "done", added, changed });
     onDone();
   };

@@ -7,6 +7,7 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import NextLink from "next/link";
 import { type FormEvent, useState } from "react";
+import { deleteStock, putStock, stockUses } from "@/contract/routes/stock";
 import {
   PLATE_FIELDS,
   type PlateFieldId,
@@ -17,11 +18,12 @@ import {
   stockItem,
 } from "@/core";
 import { itemFaults } from "@/core/stock";
+import { asked, call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";
 import { TOUCH } from "../theme/theme";
-import { send } from "./stockClient";
+import { saysOf } from "./stockClient";
 
 interface Props {
   readonly item: StockItem;
@@ -85,14 +87,14 @@ export function StockEditor({ item, isNew, onKept, onRemoved, onClose }: Props) 
       setSays("Something is not understood yet: see the marked fields.");
       return;
     }
-    const answer = await send("PUT", `/api/v1/stock/${item.id}`, parsed.data);
-    setSays(answer.says);
-    if (answer.says === null) onKept();
+    const called = await call(putStock, { params: { item: item.id }, body: parsed.data });
+    setSays(called.ok ? null : saysOf(called));
+    if (called.ok) onKept();
   };
   const remove = async () => {
-    const answer = await send("DELETE", `/api/v1/stock/${item.id}`);
-    setSays(answer.says);
-    if (answer.says === null) onRemoved(item);
+    const called = await call(deleteStock, { params: { item: item.id } });
+    setSays(called.ok ? null : saysOf(called));
+    if (called.ok) onRemoved(item);
   };
   const takeLine = () => {
     const { typed, left, asked } = readPlateLine(line);
@@ -248,11 +250,7 @@ function WhereUsed({ item }: { item: string }) {
   const uses = useQuery({
     queryKey: ["stock-uses", item],
     retry: 1,
-    queryFn: async (): Promise<readonly { job: string; count: number; title: string }[]> => {
-      const response = await fetch(`/api/v1/stock/${item}`);
-      if (!response.ok) throw new Error(String(response.status));
-      return (await response.json()).uses;
-    },
+    queryFn: async ({ signal }) => (await asked(stockUses, { params: { item }, signal })).uses,
   });
   const list = uses.data ?? [];
   if (list.length === 0) return null;

@@ -14,14 +14,16 @@ import {
 import NextLink from "next/link";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
+import { putStock } from "@/contract/routes/stock";
 import type { StockItem } from "@/core";
+import { call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { TopBar } from "../parts/TopBar";
 import { TOUCH } from "../theme/theme";
 import { ImportPanel } from "./ImportPanel";
 import { StockEditor } from "./StockEditor";
 import { StockTable } from "./StockTable";
-import { fetchStock, type StockAsked, send } from "./stockClient";
+import { fetchStock, type StockAsked } from "./stockClient";
 
 const PAGE = 60;
 const FIRST: StockAsked = { search: "", kind: "", only: "", sort: "name", descending: false, most: PAGE };
@@ -120,8 +122,8 @@ function Stock() {
           <Button
             color="inherit"
             onClick={async () => {
-              const { says } = await send("PUT", `/api/v1/stock/${removed.id}`, removed);
-              if (says === null) {
+              const called = await call(putStock, { params: { item: removed.id }, body: removed });
+              if (called.ok) {
                 setRemoved(null);
                 changed();
               }

@@ -2,10 +2,10 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import type { StockLine, StockSort } from "@/contract/routes/stock";
 import { formatCapacitor, parseCapacitor, readPlate, type StockItem } from "@/core";
 import { Verdict } from "../parts/Verdict";
 import { MONO } from "../theme/theme";
-import type { StockLine, StockSort } from "./stockClient";
 
 const COLUMNS: readonly { readonly sort: StockSort; readonly title: string; readonly wide?: boolean }[] = [
   { sort: "name", title: "name" },

@@ -1,7 +1,5 @@
-import { z } from "zod";
-
-const kept = z.object({ widthPx: z.number(), heightPx: z.number() });
-const refusal = z.object({ title: z.string() });
+import { putPhoto } from "@/contract/routes/jobs";
+import { call } from "../parts/api";
 
 /** Why a photo did not arrive; `later` where sending the same again may well help. */
 export interface NotSent {
@@ -17,27 +15,11 @@ export async function sendPhoto(
   file: File,
   signal: AbortSignal,
 ): Promise<{ ok: true; widthPx: number; heightPx: number } | NotSent> {
-  try {
-    const response = await fetch(`/api/v1/jobs/${job}/photos/${photo}`, {
-      method: "PUT",
-      body: file,
-      headers: { "content-type": file.type || "image/unknown" },
-      signal,
-    });
-    const json: unknown = await response.json();
-    const read = kept.safeParse(json);
-    if (response.ok && read.success) return { ok: true, ...read.data };
-    const told = refusal.safeParse(json);
-    return {
-      ok: false,
-      says: told.success ? told.data.title : "The server did not take it.",
-      later: response.status >= 500 || response.status === 429,
-    };
-  } catch {
-    return {
-      ok: false,
-      says: "The server cannot be reached.",
-      later: true,
-    };
-  }
+  const called = await call(putPhoto, { params: { job, photo }, file, signal }).catch(() => null);
+  if (called?.ok) return { ok: true, ...called.value };
+  return {
+    ok: false,
+    says: called && called.status !== null ? called.says : "The server cannot be reached.",
+    later: called?.later ?? true,
+  };
 }

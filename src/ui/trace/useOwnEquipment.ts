@@ -4,13 +4,13 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
+import { deleteEquipment, listEquipment, putEquipment } from "@/contract/routes/equipment";
 import { type Compartment, compartment } from "@/core/wiring";
-
-const answer = z.object({ equipment: z.array(z.object({ id: z.uuid(), made: z.unknown() })) });
-const problem = z.object({ title: z.string() });
+import { asked, type Called, call } from "../parts/api";
 
 const OWN = "own-";
 const KEY = ["own-equipment"];
+const AWAY = "The server cannot be reached just now; the job keeps its copy. Try again.";
 
 /** The record under which a compartment is kept by the shop; null for one of the ready-made and for what is the job's alone. */
 function keptUnder({ id }: Pick<Compartment, "id">): string | null {
@@ -25,46 +25,31 @@ export function useOwnEquipment() {
   const list = useQuery({
     queryKey: KEY,
     retry: 1,
-    queryFn: async (): Promise<readonly Compartment[]> => {
-      const response = await fetch("/api/v1/equipment");
-      if (!response.ok) throw new Error(String(response.status));
-      // One that an older form let through and this one does not must not take the others with it.
-      return answer.parse(await response.json()).equipment.flatMap(({ made }) => {
+    queryFn: async ({ signal }): Promise<readonly Compartment[]> =>
+      (await asked(listEquipment, { signal })).equipment.flatMap(({ made }) => {
         const read = compartment.safeParse(made);
         return read.success ? [read.data] : [];
-      });
-    },
+      }),
   });
-  const send = async (record: string, init: RequestInit): Promise<boolean> => {
-    try {
-      const response = await fetch(`/api/v1/equipment/${record}`, init);
-      const gone = init.method === "DELETE" && response.status === 404;
-      if (!response.ok && !gone) {
-        const read = problem.safeParse(await response.json().catch(() => null));
-        setTrouble(read.success ? read.data.title : `The server answered ${response.status}.`);
-        return false;
-      }
-    } catch {
-      setTrouble("The server cannot be reached just now; the job keeps its copy. Try again.");
-      return false;
-    }
-    setTrouble(null);
-    await client.invalidateQueries({ queryKey: KEY });
-    return true;
+  const done = async (called: Called<unknown>): Promise<boolean> => {
+    setTrouble(called.ok ? null : called.status === null ? AWAY : called.says);
+    if (called.ok) await client.invalidateQueries({ queryKey: KEY });
+    return called.ok;
   };
   return {
     list: list.data ?? [],
     away: list.isError,
     trouble,
     /** Keeps it under its own record, or under a new one; false where that failed. */
-    keep: (made: Compartment): Promise<boolean> => {
+    keep: async (made: Compartment): Promise<boolean> => {
       const record = keptUnder(made) ?? uuid();
-      return send(record, {
-        method: "PUT",
-        headers: { "content-type": "application/json" },
-        body: JSON.stringify({ ...made, id: `${OWN}${record}` }),
-      });
+      const body = { ...made, id: `${OWN}${record}` };
+      return done(await call(putEquipment, { params: { equipment: record }, body }));
     },
-    forget: (made: Compartment): Promise<boolean> => send(keptUnder(made) ?? "", { method: "DELETE" }),
+    /** One that is gone already is no trouble. */
+    forget: async (made: Compartment): Promise<boolean> => {
+      const called = await call(deleteEquipment, { params: { equipment: keptUnder(made) ?? "" } });
+      return done(called.ok || called.status === 404 ? { ok: true, value: null } : called);
+    },
   };
 }

@@ -1,9 +1,10 @@
 "use client";
 
-import { useEffect, useRef, useState } from "react";
-import type { StockItem } from "@/core";
-import type { PastNeed, TruckObjective, TruckPlan, TruckProgress } from "@/core/replacement";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { truckNeeds } from "@/contract/routes/stock";
+import type { TruckObjective, TruckPlan, TruckProgress } from "@/core/replacement";
 import { startTruckPlan, type TruckAnswer } from "@/workers/truckPlan";
+import { call } from "../parts/api";
 
 export interface TruckSearch {
   readonly running: boolean;
@@ -19,17 +20,27 @@ const IDLE: TruckSearch = { running: false, progress: null, plan: null, says: nu
 export function useTruckPlan() {
   const [search, setSearch] = useState<TruckSearch>(IDLE);
   const worker = useRef<Worker | null>(null);
-  useEffect(() => () => worker.current?.terminate(), []);
+  const asking = useRef<AbortController | null>(null);
+  /** Ends whatever is under way: the question to the server, or the search. */
+  const stop = useCallback(() => {
+    asking.current?.abort();
+    worker.current?.terminate();
+  }, []);
+  useEffect(() => stop, [stop]);
 
   const begin = async (share: number, objective: TruckObjective) => {
-    worker.current?.terminate();
+    stop();
     setSearch({ ...IDLE, running: true });
-    const response = await fetch("/api/v1/truck-plan/needs").catch(() => null);
-    if (!response?.ok) {
+    const wanted = new AbortController();
+    asking.current = wanted;
+    const asked = await call(truckNeeds, { signal: wanted.signal }).catch(() => null);
+    // Given up, or begun anew, while the server was asked.
+    if (wanted.signal.aborted) return;
+    if (!asked?.ok) {
       setSearch({ ...IDLE, says: "The record of past jobs cannot be had from the server just now." });
       return;
     }
-    const { needs, items } = (await response.json()) as { needs: PastNeed[]; items: StockItem[] };
+    const { needs, items } = asked.value;
     if (needs.length === 0) {
       setSearch({ ...IDLE, says: "No past job has a plate yet: the plan is made from what jobs asked for." });
       return;
@@ -49,7 +60,7 @@ export function useTruckPlan() {
     next.postMessage({ needs, items, share, objective });
   };
   const cancel = () => {
-    worker.current?.terminate();
+    stop();
     setSearch({ ...IDLE, says: "Given up. Nothing was changed." });
   };
   return { ...search, begin, cancel };

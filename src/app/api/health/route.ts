@@ -1,19 +1,21 @@
 import { sql } from "drizzle-orm";
 import { NextResponse } from "next/server";
+import { health } from "@/contract";
 import { database } from "@/server/database";
-import { answer } from "@/server/http";
+import { served, serveRoutes } from "@/server/serveRoutes";
 import packageJson from "../../../../package.json";
 
-/** The version that runs and whether its database answers. */
-export function GET(request: Request): Promise<NextResponse> {
-  return answer(request, async () => {
+export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
+  served(health, async () => {
     const state = await database()
       .execute(sql`select 1`)
       .then(() => "ok" as const)
       .catch(() => "away" as const);
-    return NextResponse.json(
-      { status: state === "ok" ? "ok" : "degraded", version: packageJson.version, database: state },
-      { status: state === "ok" ? 200 : 503 },
-    );
-  });
-}
+    const said = {
+      status: state === "ok" ? "ok" : "degraded",
+      version: packageJson.version,
+      database: state,
+    };
+    return NextResponse.json(said, { status: state === "ok" ? 200 : 503 });
+  }),
+);

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { z } from "zod";
 import { database } from "@/server/database";
 import { jobStore } from "@/server/jobStore";
+import { shopOf } from "@/server/shop";
 import { JobProvider } from "@/ui/job/JobContext";
 
 const jobId = z.uuid();
@@ -19,9 +20,9 @@ export default async function Layout({
 }) {
   const id = jobId.safeParse((await params).job);
   if (!id.success) notFound();
-  const first = await jobStore(database())
+  const first = await jobStore(database(), shopOf())
     .factsOf(id.data)
-    .catch(() => ({ facts: [], arrival: 0 }));
+    .catch(() => ({ facts: [], arrival: 0, unreadable: 0 }));
   return (
     <JobProvider id={id.data} first={first}>
       {children}

@@ -1,11 +1,8 @@
-import { NextResponse } from "next/server";
+import { listEquipment } from "@/contract";
 import { database } from "@/server/database";
 import { equipmentStore } from "@/server/equipmentStore";
-import { answer } from "@/server/http";
+import { served, serveRoutes } from "@/server/serveRoutes";
 
-/** The equipment that the shop built itself and keeps for other jobs. */
-export function GET(request: Request): Promise<NextResponse> {
-  return answer(request, async () =>
-    NextResponse.json({ equipment: await equipmentStore(database()).list() }),
-  );
-}
+export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
+  served(listEquipment, async ({ shop }) => ({ equipment: await equipmentStore(database(), shop).list() })),
+);

@@ -1,14 +1,10 @@
-import { NextResponse } from "next/server";
+import { listJobs } from "@/contract";
 import { database } from "@/server/database";
-import { answer } from "@/server/http";
 import { jobStore } from "@/server/jobStore";
+import { served, serveRoutes } from "@/server/serveRoutes";
 
 const MOST_LISTED = 200;
 
-/** The shop's jobs by name and day, latest first: what a later sheet of the same motor is chosen from. */
-export function GET(request: Request): Promise<NextResponse> {
-  return answer(request, async () => {
-    const jobs = await jobStore(database()).titles(MOST_LISTED);
-    return NextResponse.json({ jobs });
-  });
-}
+export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
+  served(listJobs, async ({ shop }) => ({ jobs: await jobStore(database(), shop).titles(MOST_LISTED) })),
+);

@@ -1,8 +1,6 @@
-import { NextResponse } from "next/server";
-import { answer } from "@/server/http";
-import { openApi } from "@/server/openApi";
+import { describeApi, openApi } from "@/contract";
+import { served, serveRoutes } from "@/server/serveRoutes";
 
-/** The description of this interface, generated from the schemas that guard it. */
-export function GET(request: Request): Promise<NextResponse> {
-  return answer(request, async () => NextResponse.json(openApi()));
-}
+export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
+  served(describeApi, () => openApi()),
+);

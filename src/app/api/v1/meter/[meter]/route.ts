@@ -1,15 +1,10 @@
-import { NextResponse } from "next/server";
-import { answer } from "@/server/http";
+import { detachMeter } from "@/contract";
 import { detach } from "@/server/instrument/attachedMeters";
+import { served, serveRoutes } from "@/server/serveRoutes";
 
-interface Context {
-  params: Promise<{ meter: string }>;
-}
-
-/** Takes the meter off the bench; one that is gone already is no error. */
-export function DELETE(request: Request, { params }: Context): Promise<NextResponse> {
-  return answer(request, async () => {
-    detach((await params).meter);
-    return NextResponse.json({ closed: true });
-  });
-}
+export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
+  served(detachMeter, ({ params }) => {
+    detach(params.meter);
+    return { closed: true as const };
+  }),
+);

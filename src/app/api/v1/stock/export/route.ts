@@ -1,18 +1,18 @@
-import { NextResponse } from "next/server";
+import { exportStock } from "@/contract";
 import { stockToCsv } from "@/core/stock";
 import { database } from "@/server/database";
-import { answer } from "@/server/http";
+import { served, serveRoutes } from "@/server/serveRoutes";
 import { stockStore } from "@/server/stockStore";
 
-/** The whole stock as CSV, with a byte-order mark for spreadsheets; it imports back equal. */
-export function GET(request: Request): Promise<NextResponse> {
-  return answer(request, async () => {
-    const lines = await stockStore(database()).all();
-    return new NextResponse(`\uFEFF${stockToCsv(lines.map(({ item }) => item))}`, {
+export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
+  served(exportStock, async ({ shop }) => {
+    const lines = await stockStore(database(), shop).all();
+    // With a byte-order mark, by which spreadsheets know the encoding.
+    return new Response(`\uFEFF${stockToCsv(lines.map(({ item }) => item))}`, {
       headers: {
         "content-type": "text/csv; charset=utf-8",
         "content-disposition": 'attachment; filename="stock.csv"',
       },
     });
-  });
-}
+  }),
+);

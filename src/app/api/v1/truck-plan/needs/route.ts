@@ -1,18 +1,17 @@
-import { NextResponse } from "next/server";
+import { truckNeeds } from "@/contract";
 import { database } from "@/server/database";
-import { answer } from "@/server/http";
 import { pastNeeds } from "@/server/pastNeeds";
+import { served, serveRoutes } from "@/server/serveRoutes";
 import { stockStore } from "@/server/stockStore";
 
 const MOST_JOBS = 3000;
 
-/** What past jobs asked for, and every part of stock and catalogue that might have served. */
-export function GET(request: Request): Promise<NextResponse> {
-  return answer(request, async () => {
+export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
+  served(truckNeeds, async ({ shop }) => {
     const [needs, lines] = await Promise.all([
-      pastNeeds(database(), MOST_JOBS),
-      stockStore(database()).all(),
+      pastNeeds(database(), shop, MOST_JOBS),
+      stockStore(database(), shop).all(),
     ]);
-    return NextResponse.json({ needs, items: lines.map(({ item, onHand }) => ({ ...item, count: onHand })) });
-  });
-}
+    return { needs, items: lines.map(({ item, onHand }) => ({ ...item, count: onHand })) };
+  }),
+);

@@ -1,23 +1,15 @@
-import type { TypedPlate } from "@/core";
-import { type Matches, match } from "@/core/replacement";
+import type { StockMatches } from "@/contract";
+import { match } from "@/core/replacement";
 import { candidateOf, type MatchRequest, needOf } from "@/core/stock";
 import type { Database } from "./database";
 import { stockStore } from "./stockStore";
-
-/** The ranking with the candidates' plates as typed, so that the page can show and keep them. */
-export interface StockMatches extends Matches {
-  readonly typed: Readonly<Record<string, TypedPlate>>;
-  /** How many there were of each before the lists were cut. */
-  readonly offered: number;
-  readonly refused: number;
-}
 
 const MOST_OFFERS = 40;
 const MOST_RULED_OUT = 60;
 
 /** Ranks every motor of the stock. */
-export async function matchStock(db: Database, asked: MatchRequest): Promise<StockMatches> {
-  const lines = await stockStore(db).all("motor");
+export async function rankStock(db: Database, shopId: string, asked: MatchRequest): Promise<StockMatches> {
+  const lines = await stockStore(db, shopId).all("motor");
   const motors = lines.flatMap(({ item, onHand }) => (item.kind === "motor" ? [{ item, onHand }] : []));
   const { offers, ruledOut } = match(
     needOf(asked),

@@ -1,18 +1,5 @@
 import { lookup } from "node:dns/promises";
 import { BlockList, isIP } from "node:net";
-import { z } from "zod";
-
-/** Where a meter listens. Ports under 1024 are other services'. */
-export const meterAddress = z.object({
-  host: z
-    .string()
-    .trim()
-    .min(1)
-    .max(253)
-    .regex(/^[\w.:%-]+$/, "a host name or an address, such as 192.168.1.40"),
-  port: z.number().int().min(1024).max(65_535),
-});
-export type MeterAddress = z.infer<typeof meterAddress>;
 
 /** Networks that are nobody else's: this machine, RFC 1918, link-local, and their like of IPv6 (RFC 4193, 4291). */
 const OWN = new BlockList();

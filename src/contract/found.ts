@@ -1,0 +1,49 @@
+import { describeApi, health } from "./routes/about";
+import { deleteEquipment, listEquipment, putEquipment } from "./routes/equipment";
+import { identifyLeads } from "./routes/identify";
+import { addFacts, factsOfJob, getPhoto, listJobs, putPhoto } from "./routes/jobs";
+import { attachMeter, detachMeter, moveProbes, streamMeter } from "./routes/meter";
+import { handInMotor, handInWiring, practiceResults, wiringResults } from "./routes/practice";
+import {
+  deleteStock,
+  dropImport,
+  exportStock,
+  importStock,
+  listStock,
+  matchStock,
+  putStock,
+  stockUses,
+  truckNeeds,
+} from "./routes/stock";
+
+/** Every route in the folder `routes`. Written by `npm run generate`. */
+export const ROUTES = [
+  health,
+  describeApi,
+  listEquipment,
+  putEquipment,
+  deleteEquipment,
+  identifyLeads,
+  listJobs,
+  factsOfJob,
+  addFacts,
+  getPhoto,
+  putPhoto,
+  attachMeter,
+  detachMeter,
+  moveProbes,
+  streamMeter,
+  practiceResults,
+  handInMotor,
+  wiringResults,
+  handInWiring,
+  listStock,
+  exportStock,
+  stockUses,
+  putStock,
+  deleteStock,
+  importStock,
+  dropImport,
+  matchStock,
+  truckNeeds,
+] as const;

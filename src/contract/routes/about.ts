@@ -1,0 +1,23 @@
+import { z } from "zod";
+import { route } from "../route";
+
+export const health = route({
+  id: "health",
+  method: "GET",
+  path: "/api/health",
+  summary: "The version that runs and whether its database answers",
+  answer: z.object({
+    status: z.enum(["ok", "degraded"]),
+    version: z.string(),
+    database: z.enum(["ok", "away"]),
+  }),
+  refusals: { 503: "The database does not answer" },
+});
+
+export const describeApi = route({
+  id: "describeApi",
+  method: "GET",
+  path: "/api/v1/openapi.json",
+  summary: "This description",
+  answer: z.looseObject({ openapi: z.string() }),
+});

@@ -1,0 +1,94 @@
+import { z } from "zod";
+import { LEAD_LIMITS, readingSheet } from "@/core";
+import { route } from "../route";
+
+const attached = z.object({ meter: z.uuid() });
+const absent = "That meter is no longer attached.";
+
+/** A lead's id as the meter takes it between quotes. */
+const lead = z
+  .string()
+  .min(1)
+  .max(64)
+  .regex(/^[^",\s]+$/, "a lead's id for the meter has no quotes, commas or spaces");
+/** The caller's own number for this touch; values in the stream carry it. */
+const touch = z.number().int().min(0).default(0);
+
+/** Where a meter listens. Ports under 1024 are other services'. */
+export const meterAddress = z.object({
+  host: z
+    .string()
+    .trim()
+    .min(1)
+    .max(253)
+    .regex(/^[\w.:%-]+$/, "a host name or an address, such as 192.168.1.40"),
+  port: z.number().int().min(1024).max(65_535),
+});
+export type MeterAddress = z.output<typeof meterAddress>;
+
+/** One value of the stream. */
+export const meterValue = z.object({
+  touch: z.number().int(),
+  shown: z.union([z.object({ open: z.literal(true) }), z.object({ ohms: z.number() })]),
+});
+
+export const attachMeter = route({
+  id: "attachMeter",
+  method: "POST",
+  path: "/api/v1/meter",
+  summary: "Attach a meter: one at an address of the own network, or the stand-in on a virtual motor",
+  body: z.union([
+    z.object({ address: meterAddress }),
+    z.object({
+      leads: z.array(lead).min(LEAD_LIMITS.fewest).max(LEAD_LIMITS.most),
+      seed: z
+        .number()
+        .int()
+        .min(0)
+        .max(2 ** 32 - 1),
+      meter: readingSheet.shape.meter,
+    }),
+  ]),
+  refused: "No meter can be attached to that.",
+  answer: z.object({ meter: z.uuid(), identity: z.string() }),
+  status: 201,
+  refusals: { 422: "Nothing answers as a meter there, or it is outside the own network" },
+});
+
+export const detachMeter = route({
+  id: "detachMeter",
+  method: "DELETE",
+  path: "/api/v1/meter/{meter}",
+  summary: "Detach a meter; one that is gone already is no error",
+  params: attached,
+  absent,
+  answer: z.object({ closed: z.literal(true) }),
+});
+
+export const moveProbes = route({
+  id: "moveProbes",
+  method: "POST",
+  path: "/api/v1/meter/{meter}/probes",
+  summary: "Put the stand-in’s probes somewhere; of a real meter, say what its values are of from here on",
+  params: attached,
+  absent,
+  body: z.union([
+    z.object({ between: z.tuple([lead, lead]), touch }),
+    z.object({ shell: lead, touch }),
+    z.object({ lifted: z.literal(true), touch }),
+    /** The tips together, on one lead. */
+    z.object({ tips: lead, touch }),
+  ]),
+  refused: "The probes cannot be put there.",
+  answer: z.object({ touched: z.literal(true) }),
+});
+
+export const streamMeter = route({
+  id: "streamMeter",
+  method: "GET",
+  path: "/api/v1/meter/{meter}/stream",
+  summary: "What the meter shows, five times a second, as server-sent events",
+  params: attached,
+  absent,
+  answer: { media: "text/event-stream" },
+});

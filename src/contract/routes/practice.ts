@@ -1,0 +1,74 @@
+import { z } from "zod";
+import { type Grade, handedIn, type WiringGrade, wiringHandedIn } from "@/core/practice";
+import { route } from "../route";
+import { outline, shaped } from "../shaped";
+
+const person = z.string().trim().min(1).max(40);
+
+/** One practice motor in a person's list of progress. */
+export const practiceLine = z.object({
+  id: z.uuid(),
+  at: z.string(),
+  family: z.string(),
+  fault: z.string(),
+  difficulty: z.string(),
+  leadCount: z.number().int(),
+  leadsRight: z.number().int(),
+  isRight: z.boolean(),
+  readingsTaken: z.number().int(),
+  readingsNeeded: z.number().int(),
+});
+export type PracticeLine = z.output<typeof practiceLine>;
+
+/** One practice wiring in a person's list. */
+export const wiringLine = z.object({
+  id: z.uuid(),
+  at: z.string(),
+  task: z.string(),
+  equipment: z.string(),
+  isRight: z.boolean(),
+});
+export type WiringLine = z.output<typeof wiringLine>;
+
+export const practiceResults = route({
+  id: "practiceResults",
+  method: "GET",
+  path: "/api/v1/practice",
+  summary: "Who has practised; with `person`, that person’s results, oldest first",
+  query: z.object({ person: person.optional() }),
+  answer: z.object({
+    people: z.array(z.string()).default([]),
+    results: z.array(practiceLine).default([]),
+  }),
+});
+
+export const handInMotor = route({
+  id: "handInMotor",
+  method: "POST",
+  path: "/api/v1/practice",
+  summary: "Grade what a learner hands in and keep the result",
+  body: handedIn,
+  refused: "What was handed in does not hold together; nothing was kept.",
+  answer: z.object({
+    grade: shaped<Grade>(outline({ leadsRight: z.array(z.string()), leadsWrong: z.array(z.unknown()) })),
+  }),
+});
+
+export const wiringResults = route({
+  id: "wiringResults",
+  method: "GET",
+  path: "/api/v1/practice/wiring",
+  summary: "A person’s wirings, oldest first",
+  query: z.object({ person }),
+  answer: z.object({ results: z.array(wiringLine) }),
+});
+
+export const handInWiring = route({
+  id: "handInWiring",
+  method: "POST",
+  path: "/api/v1/practice/wiring",
+  summary: "Grade a wiring that a learner hands in and keep the result",
+  body: wiringHandedIn,
+  refused: "What was handed in does not hold together; nothing was kept.",
+  answer: z.object({ grade: shaped<WiringGrade>(outline({ right: z.boolean() })) }),
+});

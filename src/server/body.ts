@@ -1,0 +1,61 @@
+import { faultsOf } from "@/core";
+import { Problem } from "./problem";
+
+/** The largest JSON body taken, in bytes: a sheet with every pair read ten times is under a quarter of it. */
+export const MOST_BODY_BYTES = 512 * 1024;
+
+/** The body of a request as JSON, or what is wrong with it. */
+export async function readJson(request: Request): Promise<{ readonly json: unknown } | Problem> {
+  if (!request.headers.get("content-type")?.toLowerCase().startsWith("application/json"))
+    return new Problem(415, "Send the body as application/json.");
+  const bytes = await readBytes(request, MOST_BODY_BYTES);
+  if (bytes === null) return new Problem(413, `The body is over ${MOST_BODY_BYTES / 1024} kB.`);
+  try {
+    const json: unknown = JSON.parse(bytes.toString("utf8"));
+    const unwritable = unwritableText(json);
+    if (!unwritable) return { json };
+    const faults = faultsOf([{ code: "custom", path: unwritable, message: NO_TEXT }]);
+    return new Problem(422, "A text in the body cannot be written down.", { faults });
+  } catch {
+    return new Problem(400, "The body is not valid JSON.");
+  }
+}
+
+/** The body as it came; null where it is longer than it may be. */
+export async function readBytes(request: Request, most: number): Promise<Buffer | null> {
+  const reader = request.body?.getReader();
+  if (!reader) return Buffer.alloc(0);
+  const parts: Uint8Array[] = [];
+  let size = 0;
+  for (let chunk = await reader.read(); !chunk.done; chunk = await reader.read()) {
+    size += chunk.value.byteLength;
+    if (size > most) {
+      await reader.cancel();
+      return null;
+    }
+    parts.push(chunk.value);
+  }
+  return Buffer.concat(parts);
+}
+
+const NO_TEXT = "holds a NUL or half a character, which is no text";
+
+/** Whether a text can be kept: PostgreSQL takes no NUL, and half of a surrogate pair is no character. */
+export function isText(text: string): boolean {
+  return !text.includes("\u0000") && text.isWellFormed();
+}
+
+/** The path of the first text that cannot be kept, keys included; null where all can. Depth is bounded by the body's size. */
+function unwritableText(json: unknown): PropertyKey[] | null {
+  const waiting: { value: unknown; path: PropertyKey[] }[] = [{ value: json, path: [] }];
+  for (let next = waiting.pop(); next; next = waiting.pop()) {
+    const { value, path } = next;
+    if (typeof value === "string" && !isText(value)) return path;
+    if (typeof value !== "object" || value === null) continue;
+    for (const [key, inside] of Object.entries(value)) {
+      if (!isText(key)) return path;
+      waiting.push({ value: inside, path: [...path, Array.isArray(value) ? Number(key) : key] });
+    }
+  }
+  return null;
+}

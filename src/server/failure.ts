@@ -1,0 +1,47 @@
+import { log } from "./log";
+import { Problem } from "./problem";
+
+/** SQLSTATE classes and codes of a server that is away, starting, stopping or out of connections. */
+const AWAY_CODES = /^(?:08|57P|53300)/;
+const AWAY_ERRNO: ReadonlySet<string> = new Set([
+  "ECONNREFUSED",
+  "ECONNRESET",
+  "ENOENT",
+  "EPIPE",
+  "ETIMEDOUT",
+  "EHOSTUNREACH",
+]);
+const AWAY_WORDS = /timeout exceeded when trying to connect|Connection terminated|Client has encountered/i;
+/** Of one cause after another, no more are looked at. */
+const MOST_CAUSES = 5;
+
+/** Whether an error says that the database cannot be reached just now, and not that something is wrong with what was asked. */
+export function isDatabaseAway(error: unknown): boolean {
+  let cause: unknown = error;
+  for (let depth = 0; depth < MOST_CAUSES && typeof cause === "object" && cause !== null; depth++) {
+    const { code, message, errors, cause: next } = cause as Record<string, unknown>;
+    if (typeof code === "string" && (AWAY_ERRNO.has(code) || AWAY_CODES.test(code))) return true;
+    if (typeof message === "string" && AWAY_WORDS.test(message)) return true;
+    if (Array.isArray(errors) && errors.some(isDatabaseAway)) return true;
+    cause = next;
+  }
+  return false;
+}
+
+/** What is answered to an error that was thrown, told apart: the database away, or our own fault, logged with its id. */
+export function failure(error: unknown, requestId: string, address: string): Problem {
+  if (isDatabaseAway(error)) {
+    log.warn({ requestId, address, err: error }, "the database is away");
+    return new Problem(
+      503,
+      "The server cannot reach its database just now. Nothing you entered is lost.",
+      { requestId },
+      { "retry-after": "2" },
+    );
+  }
+  log.error({ requestId, address, err: error }, "request failed");
+  return new Problem(500, "The server made a mistake. Nothing you entered is lost.", {
+    detail: "It is logged under this request’s id.",
+    requestId,
+  });
+}

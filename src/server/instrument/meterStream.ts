@@ -1,0 +1,44 @@
+import { shownOf } from "@/core/bench";
+import { log } from "../log";
+import { attachedMeter } from "./attachedMeters";
+
+const READ_MS = 200;
+/** A page that stays away longer attaches again. */
+const LONGEST_MS = 30 * 60_000;
+
+/** What an attached meter shows, five times a second, as server-sent events, until the page goes away. */
+export function meterStream(id: string, { signal }: Request): Response {
+  const text = new TextEncoder();
+  const until = Date.now() + LONGEST_MS;
+  let timer: ReturnType<typeof setTimeout>;
+  const stop = () => clearTimeout(timer);
+  const body = new ReadableStream<Uint8Array>({
+    start(controller) {
+      const next = async () => {
+        const meter = attachedMeter(id);
+        if (!meter || signal.aborted || Date.now() > until) {
+          controller.close();
+          return;
+        }
+        try {
+          const { touch } = meter;
+          const shown = shownOf(await meter.client.query("READ?"));
+          if (signal.aborted) return;
+          // A value asked for before the probes moved is of neither place.
+          if (shown && touch === meter.touch)
+            controller.enqueue(text.encode(`data: ${JSON.stringify({ touch, shown })}\n\n`));
+          timer = setTimeout(next, READ_MS);
+        } catch (error) {
+          log.warn({ err: error }, "a bench meter stopped answering");
+          controller.close();
+        }
+      };
+      void next();
+    },
+    cancel: stop,
+  });
+  signal.addEventListener("abort", stop);
+  return new Response(body, {
+    headers: { "content-type": "text/event-stream", "cache-control": "no-store", "x-accel-buffering": "no" },
+  });
+}

@@ -1,0 +1,133 @@
+import { randomUUID } from "node:crypto";
+import { NextResponse } from "next/server";
+import type { z } from "zod";
+import { isMedia, type Media, type Method, type Route } from "@/contract";
+import { faultsOf } from "@/core";
+import { isText, readJson } from "./body";
+import { failure } from "./failure";
+import { Problem } from "./problem";
+import { allowed } from "./rateLimit";
+import { shopOf } from "./shop";
+
+/** What a handler is given: the request's parts, each as the route's schemas read it. */
+export interface Asked<P, Q, B> {
+  readonly params: P;
+  readonly query: Q;
+  readonly body: B;
+  /** Whose facts are meant. */
+  readonly shop: string;
+  readonly request: Request;
+}
+
+type Out<S> = S extends z.ZodType ? z.output<S> : undefined;
+/** JSON that the route's answer describes, before its defaults; other media as a response of its own. */
+type Answer<A> = A extends z.ZodType ? z.input<A> : Response;
+
+type Handler<P, Q, B, A> = (
+  asked: Asked<Out<P>, Out<Q>, Out<B>>,
+) => Promise<Answer<A> | Problem | Response> | Answer<A> | Problem | Response;
+
+/** A route with what answers it. */
+export interface Served {
+  readonly route: Route;
+  readonly handle: (asked: Asked<never, never, never>) => unknown;
+}
+
+/** Joins a route to its handler, types checked against its description. */
+export function served<
+  A extends z.ZodType | Media,
+  P extends z.ZodType | undefined = undefined,
+  Q extends z.ZodType | undefined = undefined,
+  B extends z.ZodType | Media | undefined = undefined,
+>(route: Route<A, P, Q, B>, handle: Handler<P, Q, B, A>): Served {
+  return { route: route as unknown as Route, handle: handle as Served["handle"] };
+}
+
+interface Context {
+  readonly params: Promise<Record<string, string | string[] | undefined>>;
+}
+type NextHandler = (request: Request, context: Context) => Promise<Response>;
+
+const METHODS = ["GET", "POST", "PUT", "DELETE", "PATCH", "HEAD", "OPTIONS"] as const;
+
+/**
+ * The handlers of one address for Next: each checks what its route describes, and the methods that the address has not
+ * are refused in the same form as everything else.
+ */
+export function serveRoutes(...all: readonly Served[]): Record<(typeof METHODS)[number], NextHandler> {
+  const byMethod = new Map<string, Served>(all.map((one) => [one.route.method, one]));
+  const allow = [...byMethod.keys()].join(", ");
+  const handlerOf = (method: (typeof METHODS)[number]): NextHandler => {
+    const one = byMethod.get(method === "HEAD" ? ("GET" satisfies Method) : method);
+    if (one) return (request, context) => answered(request, () => run(one, request, context));
+    return (request) =>
+      answered(request, () => new Problem(405, `This address takes ${allow || "nothing"}.`, {}, { allow }));
+  };
+  return Object.fromEntries(METHODS.map((method) => [method, handlerOf(method)])) as ReturnType<
+    typeof serveRoutes
+  >;
+}
+
+/** Under the rate limit, with a request id, errors told apart, and nothing kept by a cache on the way. */
+async function answered(request: Request, make: () => unknown): Promise<Response> {
+  const requestId = randomUUID();
+  const response = await within(request, make, requestId);
+  response.headers.set("x-request-id", requestId);
+  if (!response.headers.has("cache-control")) response.headers.set("cache-control", "no-store");
+  return response;
+}
+
+async function within(request: Request, make: () => unknown, requestId: string): Promise<Response> {
+  if (!allowed(request.headers.get("x-odd-lead-remote") ?? "local", Date.now()))
+    return new Problem(429, "Too many requests; wait a few seconds.", {}, { "retry-after": "2" }).response();
+  try {
+    const made = await make();
+    if (made instanceof Problem) return made.response();
+    return made instanceof Response ? made : NextResponse.json(made);
+  } catch (error) {
+    return failure(error, requestId, new URL(request.url).pathname).response();
+  }
+}
+
+async function run({ route, handle }: Served, request: Request, context: Context): Promise<unknown> {
+  const params = paramsOf(route, await context.params);
+  if (params instanceof Problem) return params;
+  const query = queryOf(route, request);
+  if (query instanceof Problem) return query;
+  const body = await bodyOf(route, request);
+  if (body instanceof Problem) return body;
+  const asked = { params, query, body: body.value, shop: shopOf(request), request };
+  const made = await handle(asked as Asked<never, never, never>);
+  if (made instanceof Problem || made instanceof Response) return made;
+  return NextResponse.json(made, { status: route.status ?? 200 });
+}
+
+function paramsOf({ params, absent = "There is nothing here." }: Route, given: object): unknown {
+  if (!params) return {};
+  const read = params.safeParse(given);
+  return read.success ? read.data : new Problem(404, absent);
+}
+
+function queryOf({ query }: Route, request: Request): unknown {
+  if (!query) return {};
+  const given = Object.fromEntries(new URL(request.url).searchParams);
+  const unwritable = Object.entries(given).find((entry) => !entry.every(isText));
+  const read = unwritable ? null : query.safeParse(given);
+  if (read?.success) return read.data;
+  return new Problem(422, "It cannot be asked for like that.", {
+    faults: read
+      ? faultsOf(read.error.issues)
+      : [{ code: "no-text", path: ["query"], says: "A NUL or half a character is no text." }],
+  });
+}
+
+async function bodyOf(route: Route, request: Request): Promise<{ readonly value: unknown } | Problem> {
+  const { body, upgrade, refused = "The body does not hold together." } = route;
+  if (!body || isMedia(body)) return { value: undefined };
+  const given = await readJson(request);
+  if (given instanceof Problem) return given;
+  const read = body.safeParse(upgrade ? upgrade(given.json) : given.json);
+  return read.success
+    ? { value: read.data }
+    : new Problem(422, refused, { faults: faultsOf(read.error.issues) });
+}
