@@ -104,6 +104,25 @@ function families() {
   );
 }
 
+/** Every file of the folder that exports equipment is one of the library. */
+function equipment() {
+  const folder = join(ROOT, "src/core/wiring/equipment");
+  const found = foundIn(folder, /^export const (\w+): Equipment = /m);
+  writeList(
+    join(folder, "found.ts"),
+    [
+      'import type { Equipment } from "../equipmentEntry";',
+      ...found.map(({ file, name }) => `import { ${name} } from "./${file}";`),
+      "",
+      "/** Every equipment in this folder. Written by `npm run generate`. */",
+      "export const FOUND: readonly Equipment[] = [",
+      ...found.map(({ name }) => `  ${name},`),
+      "];",
+    ],
+    "equipment",
+  );
+}
+
 /** Every file of the folder that exports a kind of fact is one that a job may have. */
 function facts() {
   const folder = join(ROOT, "src/core/record/facts");
@@ -142,6 +161,7 @@ function migrations() {
 
 try {
   families();
+  equipment();
   facts();
   routes();
   formats();

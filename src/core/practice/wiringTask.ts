@@ -10,7 +10,7 @@ import type { Role } from "../motor/role";
 import { checkPlan } from "../wiring/check/check";
 import type { MotorToRun } from "../wiring/check/outcome";
 import type { Compartment } from "../wiring/compartment";
-import { compartmentById } from "../wiring/compartments";
+import { compartmentById, EQUIPMENT } from "../wiring/equipment";
 import type { WiringPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import { coloured } from "./coloured";
@@ -19,21 +19,14 @@ import { coloured } from "./coloured";
 export const WIRING_TASKS = ["wire-it", "find-it"] as const;
 export type WiringTaskKind = (typeof WIRING_TASKS)[number];
 
-/** Equipment that is practised on, each with the motors that go on it. */
-const SETTINGS: readonly (readonly [equipment: string, family: string, leads: number])[] = [
-  ["condenser-dual", "two-winding", 3],
-  ["condenser-dual", "two-winding", 4],
-  ["condenser-single", "two-winding", 4],
-  ["furnace-board", "two-winding", 6],
-  ["furnace-board-two-stage", "two-winding", 7],
-  ["air-handler-relay", "two-winding", 5],
-  ["bench-cord", "two-winding", 4],
-  ["reversing-switch", "two-winding-reversible", 3],
-  ["two-speed-switch", "two-speed-two-main", 5],
-  ["two-speed-switch", "two-speed-two-main", 4],
-  ["condenser-single", "two-winding-start-pair", 5],
-  ["three-phase-contactor", "three-phase-3", 3],
-];
+/** Equipment that is practised on, each with the motors that go on it; start gear that has to be read first is not. */
+const SETTINGS: readonly (readonly [equipment: string, family: string, leads: number])[] = EQUIPMENT.filter(
+  ({ made }) => made.offers.takesStartOut !== true,
+).flatMap(({ made, meantFor }) =>
+  meantFor.flatMap(({ family, leads }) =>
+    leads.map((count): [string, string, number] => [made.id, family, count]),
+  ),
+);
 
 /** The equipment there is to practise on. */
 export const WIRING_EQUIPMENT: readonly string[] = [...new Set(SETTINGS.map(([id]) => id))];

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { identify } from "../identify/identify";
 import { checkPlan } from "../wiring/check/check";
-import { compartmentById } from "../wiring/compartments";
+import { compartmentById } from "../wiring/equipment";
 import { NO_CHANGES } from "../wiring/plan";
 import { planSteps } from "../wiring/steps";
 import type { Fact, FactBody } from "./facts";

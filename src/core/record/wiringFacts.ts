@@ -1,5 +1,5 @@
 import type { Compartment } from "../wiring/compartment";
-import { compartmentById } from "../wiring/compartments";
+import { compartmentById } from "../wiring/equipment";
 import { type HandChanges, NO_CHANGES } from "../wiring/plan";
 import type { BoardNow, KickSeen, OldLead, Photo, Pin, SetInside, WiringWish } from "./facts";
 import type { JobDraft } from "./jobDraft";

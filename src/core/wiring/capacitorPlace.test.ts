@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { type AskedCapacitor, capacitorPlaces } from "./capacitorPlace";
 import type { Compartment } from "./compartment";
-import { compartmentById } from "./compartments";
+import { compartmentById } from "./equipment";
 
 const at = (id: string): Compartment => {
   const made = compartmentById(id);

@@ -1,5 +1,5 @@
 import type { Compartment } from "./compartment";
-import { singleCapacitor } from "./compartments/build";
+import { singleCapacitor } from "./equipment/parts";
 import type { CapacitorWork, RemovedWire } from "./plan";
 
 /** The run capacitor that the new motor's plate asks for. */

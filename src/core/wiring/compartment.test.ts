@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { type Compartment, compartment, placeName } from "./compartment";
-import { COMPARTMENTS, compartmentById } from "./compartments";
+import { COMPARTMENTS, compartmentById } from "./equipment";
 
 describe.each(COMPARTMENTS.map((made) => [made.id, made] as const))("the compartment %s", (_, made) => {
   it("holds together: every part, wire, call and offer names what is there", () => {

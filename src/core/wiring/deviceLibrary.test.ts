@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { type Compartment, compartment } from "./compartment";
-import { COMPARTMENTS, compartmentById } from "./compartments";
 import { DEVICE_LIBRARY } from "./deviceLibrary";
+import { COMPARTMENTS, compartmentById } from "./equipment";
 
 function withDevice(made: Compartment, id: string): Compartment {
   const entry = DEVICE_LIBRARY.find((one) => one.id === id);

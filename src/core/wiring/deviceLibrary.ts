@@ -1,5 +1,5 @@
 import type { Compartment, Device, Part, Terminal } from "./compartment";
-import { contact, dualCapacitor, singleCapacitor } from "./compartments/build";
+import { contact, dualCapacitor, singleCapacitor } from "./equipment/parts";
 
 /** A device that can be added to a compartment. */
 export interface LibraryDevice {

@@ -22,9 +22,9 @@ export {
   type Terminal,
   terminalOf,
 } from "./compartment";
-export { COMPARTMENTS, compartmentById } from "./compartments";
 export { DEVICE_LIBRARY, type LibraryDevice } from "./deviceLibrary";
 export { type DrawnWire, type WiringDrawing, wiringDrawing } from "./drawing";
+export { COMPARTMENTS, compartmentById } from "./equipment";
 export { HARNESS, harnessName } from "./harness";
 export { tapName } from "./landing";
 export { boardAsSet, boardPlaces, netsOfSetting, type VoltageChange, voltageChange } from "./motorBoard";

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { checkPlan } from "./check/check";
-import { compartmentById } from "./compartments";
+import { compartmentById } from "./equipment";
 import type { WiringPlan } from "./plan";
 import { guarded, plansFor, startPair, type TestMotor, twoSpeed3, twoSpeed4 } from "./testMotors";
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { compartmentById } from "./compartments";
+import { compartmentById } from "./equipment";
 import { readOldLeads } from "./oldLeads";
 
 const read = (id: string, landings: Record<string, string>) => {

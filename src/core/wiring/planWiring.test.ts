@@ -4,7 +4,7 @@ import { fitMotor } from "../machine/fitMotor";
 import { ratingOf } from "../machine/rating";
 import { checkPlan } from "./check/check";
 import type { Compartment } from "./compartment";
-import { COMPARTMENTS, compartmentById } from "./compartments";
+import { COMPARTMENTS, compartmentById } from "./equipment";
 import { FRAME, NO_CHANGES, type WiringPlan, withChanges } from "./plan";
 import { emptied, planWiring, speedsOf } from "./planWiring";
 import { planSteps } from "./steps";

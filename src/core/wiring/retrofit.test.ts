@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { checkRetrofit } from "./check/retrofit";
 import { CAPPED, type Compartment } from "./compartment";
-import { compartmentById } from "./compartments";
+import { compartmentById } from "./equipment";
 import type { WiringPlan } from "./plan";
 import { planRetrofit } from "./retrofit";
 import { planSteps } from "./steps";

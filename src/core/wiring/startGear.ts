@@ -5,7 +5,7 @@ import { joinedCircuit } from "../machine/joinedCircuit";
 import { solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
 import type { Device, Part } from "./compartment";
-import { singleCapacitor } from "./compartments/build";
+import { singleCapacitor } from "./equipment/parts";
 import type { PartWork, WiringPlan } from "./plan";
 import { hungMotor, stateCircuit, statesOf } from "./stateCircuit";
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { turnedByPlug } from "../machine/rotationPlug";
 import { CAPPED, type Compartment } from "./compartment";
-import { compartmentById } from "./compartments";
+import { compartmentById } from "./equipment";
 import { speedForecast } from "./speedForecast";
 import { guardedStatesOf, statesOf } from "./stateCircuit";
 import { blower4, fan3, plansFor, type TestMotor } from "./testMotors";

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { seededRandom } from "../../bench/random";
 import { ATTACKED_KINDS, attack, goodPlans } from "../../bench/wiringAttack";
-import { COMPARTMENTS } from "../compartments";
+import { COMPARTMENTS } from "../equipment";
 
 /** Of all wrong wirings, what is drawn here; the benchmark draws many times more. */
 const SHARE = 0.02;

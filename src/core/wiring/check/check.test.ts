@@ -2,8 +2,8 @@ import { describe, expect, it } from "vitest";
 import { fitMotor } from "../../machine/fitMotor";
 import { ratingOf } from "../../machine/rating";
 import { CAPPED, type Compartment } from "../compartment";
-import { compartmentById } from "../compartments";
 import { DEVICE_LIBRARY } from "../deviceLibrary";
+import { compartmentById } from "../equipment";
 import { FRAME, type WiringPlan } from "../plan";
 import {
   blower4,

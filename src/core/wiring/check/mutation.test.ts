@@ -7,7 +7,7 @@ import { withStartCapacitor } from "../../bench/wiringAttack";
 import { type WrongKind, wrongWirings } from "../../bench/wrongWirings";
 import { fitMotor } from "../../machine/fitMotor";
 import { ratingOf } from "../../machine/rating";
-import { COMPARTMENTS } from "../compartments";
+import { COMPARTMENTS } from "../equipment";
 import { plansFor } from "../testMotors";
 import { checkPlan, type WiringCheck } from "./check";
 import type { CheckCode } from "./finding";

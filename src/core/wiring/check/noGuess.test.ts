@@ -7,7 +7,7 @@ import { ratingOf } from "../../machine/rating";
 import { type WoundMotor, woundMotor } from "../../machine/woundMotor";
 import type { Plate } from "../../motor/plate/plate";
 import type { Compartment, Part } from "../compartment";
-import { COMPARTMENTS, compartmentById } from "../compartments";
+import { COMPARTMENTS, compartmentById } from "../equipment";
 import { type Turn, type WiringPlan, withChanges } from "../plan";
 import { planWiring } from "../planWiring";
 import { settingByOhms } from "../settingByOhms";

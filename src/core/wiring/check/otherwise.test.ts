@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Compartment } from "../compartment";
-import { compartmentById } from "../compartments";
+import { compartmentById } from "../equipment";
 import type { WiringPlan } from "../plan";
 import { fan3, fan4, plansFor, type TestMotor } from "../testMotors";
 import { atTimesVolts, type Otherwise, withAnyTwoCalls, withOpenCoil, withParts, worstOf } from "./otherwise";

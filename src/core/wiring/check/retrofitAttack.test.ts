@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { seededRandom } from "../../bench/random";
 import { attackRetrofit, retrofitPlan } from "../../bench/retrofitAttack";
-import { COMPARTMENTS } from "../compartments";
+import { COMPARTMENTS } from "../equipment";
 import { checkRetrofit } from "./retrofit";
 
 const PLANNED = COMPARTMENTS.flatMap((made) => {

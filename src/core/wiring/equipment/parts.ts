@@ -109,6 +109,111 @@ export const SUPPLY_460: Compartment["supply"] = {
   ground: "G",
 };
 
+export const CONTROL_24 = { volts: 24, hot: "strip.R", common: "strip.C" } as const;
+
+export const BLOWER_CAUTIONS = [
+  "A wrong blower speed overheats the heat exchanger: check the temperature rise against the plate.",
+  "The door switch is never defeated.",
+];
+
+/**
+ * A blower's control board: a hot terminal for each call, fed through the door switch; neutrals; places to park. Its
+ * relays bar one another: a call further down the list yields to those before it.
+ */
+export function controlBoard(
+  calls: readonly (readonly [terminal: string, call: string])[],
+  parks: number,
+): Device {
+  return {
+    id: "board",
+    name: "board",
+    terminals: [
+      blade("board.LINE", "line", 2),
+      ...calls.map(([terminal]) => blade(`board.${terminal}`, "call", 2)),
+      ...Array.from({ length: parks }, (_, i) => blade(`board.PARK${i + 1}`, "park", 1)),
+      blade("board.NEUTRAL", "neutral", 5),
+    ],
+    parts: [
+      contact("neutral-bank", "N", "board.NEUTRAL", "always"),
+      ...calls.map(([terminal, call], i) =>
+        contact(`board.${terminal}-relay`, "board.LINE", `board.${terminal}`, [call], {
+          opensOn: calls.slice(0, i).map(([, before]) => before),
+        }),
+      ),
+    ],
+  };
+}
+
+/** The thermostat strip beside the board: each terminal stands at R's volts while its call stands. */
+export function thermostatStrip(calls: Readonly<Record<string, readonly string[]>>): Device {
+  return {
+    id: "strip",
+    name: "thermostat strip",
+    terminals: ["R", "C", ...Object.keys(calls)].map((t) => screw(`strip.${t}`, "control", 2)),
+    parts: Object.entries(calls).map(([t, on]) =>
+      contact(`strip.${t.toLowerCase()}`, "strip.R", `strip.${t}`, [...on]),
+    ),
+  };
+}
+
+export const SUPPLY_115_CONTROL: Compartment["supply"] = {
+  ...SUPPLY_115,
+  control: { volts: 24, hot: "strip.R", common: "strip.C" },
+};
+
+export const WET_PLACES = "Wet places: ground-fault protection and bonding as the code asks.";
+
+/** A potential relay with its start capacitor: 1 to the capacitor, 2 to the start winding, 5 to the return. */
+export function startRelay(microfarads: number, pickUpVolts: number, dropOutVolts: number): Device[] {
+  return [
+    {
+      id: "relay",
+      name: "potential relay",
+      terminals: [blade("relay.1", "start", 2), blade("relay.2", "start", 3), blade("relay.5", "load", 3)],
+      parts: [
+        {
+          kind: "potential-relay",
+          id: "relay.contact",
+          from: "relay.1",
+          to: "relay.2",
+          coilFrom: "relay.2",
+          coilTo: "relay.5",
+          coilOhms: 10_000,
+          pickUpVolts,
+          dropOutVolts,
+        },
+      ],
+    },
+    {
+      id: "start",
+      name: "start capacitor",
+      terminals: [blade("start.1", "capacitor", 3), blade("start.2", "capacitor", 2)],
+      parts: [
+        {
+          kind: "capacitor",
+          id: "start.uF",
+          from: "start.1",
+          to: "start.2",
+          microfarads,
+          volts: 330,
+          start: true,
+        },
+        { kind: "resistor", id: "start.bleed", from: "start.1", to: "start.2", ohms: 15_000 },
+      ],
+    },
+  ];
+}
+
+export const OWN_CAPACITOR: Compartment["offers"]["capacitor"] = {
+  device: "capacitor",
+  startSide: "capacitor.2",
+  lineSide: "capacitor.1",
+  tied: false,
+  dual: false,
+};
+
+export const LOADS = [1, 2, 3] as const;
+
 function lastOf(id: string): string {
   return id.slice(id.lastIndexOf(".") + 1);
 }
