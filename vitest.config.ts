@@ -8,7 +8,12 @@ export default defineConfig({
     projects: [
       {
         resolve: { alias },
-        test: { name: "unit", env: { LOG_LEVEL: "silent" }, include: ["src/**/*.test.ts", "src/**/*.test.tsx"], testTimeout: 60_000 },
+        test: {
+          name: "unit",
+          env: { LOG_LEVEL: "silent" },
+          include: ["src/**/*.test.ts", "src/**/*.test.tsx", "tests/recipes/*.test.ts"],
+          testTimeout: 60_000,
+        },
       },
       {
         resolve: { alias },

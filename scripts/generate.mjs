@@ -147,6 +147,34 @@ function facts() {
   );
 }
 
+/** The packages and fonts that ship with the application, each with its licence as it states it. */
+function notices() {
+  const { packages } = JSON.parse(readFileSync(join(ROOT, "package-lock.json"), "utf8"));
+  const shipped = Object.entries(packages)
+    .filter(([path, { dev, devOptional }]) => path !== "" && !dev && !devOptional)
+    .map(([path, { version, license = "see the package" }]) => ({
+      name: path.slice(path.lastIndexOf("node_modules/") + "node_modules/".length),
+      version,
+      license,
+    }))
+    .sort(
+      (one, other) => one.name.localeCompare(other.name, "en") || one.version.localeCompare(other.version),
+    );
+  writeList(
+    join(ROOT, "NOTICES.md"),
+    [
+      "# What ships with Odd Lead",
+      "",
+      "Packages and fonts of others, each under its own licence, whose text stands in the package. The licence of Odd Lead itself is its owner's to choose. Written by `npm run generate`.",
+      "",
+      "| package | version | licence |",
+      "| --- | --- | --- |",
+      ...shipped.map(({ name, version, license }) => `| ${name} | ${version} | ${license} |`),
+    ],
+    "notices",
+  );
+}
+
 function migrations() {
   const before = readdirSync(join(ROOT, "src/server/migrations")).join();
   const done = capture(bin("drizzle-kit"), ["generate"], { cwd: ROOT });
@@ -164,6 +192,7 @@ try {
   equipment();
   facts();
   routes();
+  notices();
   formats();
   migrations();
   say(check ? "Generated files are in step." : "Generated files written.");

@@ -169,7 +169,11 @@ test("a lead moved to the wrong terminal is a stop at once; ready needs a reason
   await expect(page.getByRole("alert").filter({ hasText: "Write the reason" })).toBeVisible();
   await page.getByLabel("Reason").fill("Bench run, start winding isolated");
   await page.getByRole("button", { name: "Record the override" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "Who goes on?" })).toBeVisible();
+  await page.getByLabel("Your name, kept on this device").fill("Ilo Brandt");
+  await page.getByRole("button", { name: "Record the override" }).click();
   await expect(check(page)).toContainText("against the check: Bench run, start winding isolated");
+  await expect(check(page)).toContainText("by Ilo Brandt");
   await page.getByRole("button", { name: "Not ready after all" }).click();
   await page.getByRole("button", { name: "Take back every change by hand" }).click();
   await expect(line(page, "BN")).toContainText("FAN, dual capacitor");

@@ -91,6 +91,12 @@ function JobTitle() {
   );
 }
 
+/** A field that edits text undoes its own; only the place for readings, while it is empty, leaves the key to the job. */
+function editsText(target: EventTarget | null): boolean {
+  if (target instanceof HTMLInputElement) return target.value !== "" || target.dataset.undo !== "job";
+  return target instanceof HTMLTextAreaElement || (target instanceof HTMLElement && target.isContentEditable);
+}
+
 /** Undo and redo of the last entry, by button and by the usual keys. */
 export function UndoButtons() {
   const { job, add } = useJob();
@@ -98,9 +104,8 @@ export function UndoButtons() {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
-      const typing = event.target instanceof HTMLInputElement && event.target.value !== "";
       const target = event.shiftKey ? redo : undo;
-      if (typing || !target) return;
+      if (editsText(event.target) || !target) return;
       event.preventDefault();
       add({ kind: "undone", fact: target.id });
     };

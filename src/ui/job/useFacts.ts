@@ -6,6 +6,7 @@ import { v7 as uuid } from "uuid";
 import { type FactsSince, factsOfJob } from "@/contract/routes/jobs";
 import type { Fact, FactBody } from "@/core";
 import { call, NotAnswered } from "../parts/api";
+import { deviceName } from "./deviceName";
 import { putFact, waitingFacts } from "./outbox";
 import { sendFacts } from "./sendFacts";
 
@@ -85,7 +86,7 @@ export function useFacts(jobId: string, first: FactsSince) {
 
   const add = useCallback(
     (body: FactBody): string => {
-      const made: Fact = { id: uuid(), at: new Date().toISOString(), by: "", body };
+      const made: Fact = { id: uuid(), at: new Date().toISOString(), by: deviceName(), body };
       if (!putFact(jobId, made)) {
         setRefusal(
           "this browser keeps nothing (storage is full or switched off); what you see is not stored",

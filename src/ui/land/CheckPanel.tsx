@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { sourceWords } from "@/core";
 import type { Assumption, CheckFinding, FittedMotor } from "@/core/wiring";
+import { keepDeviceName, MOST_NAME_LETTERS, useDeviceName } from "../job/deviceName";
 import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Verdict } from "../parts/Verdict";
@@ -121,8 +122,10 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
 /** A plan with a stop is not marked ready; whoever goes on all the same writes down why. */
 function Ready({ check }: { check: Check }) {
   const { job, add } = useJob();
+  const known = useDeviceName();
+  const [name, setName] = useState("");
   const [reason, setReason] = useState("");
-  const [missing, setMissing] = useState(false);
+  const [missing, setMissing] = useState<"reason" | "name" | null>(null);
   // Ready was said of a plan without a stop: a stop that has come since takes it back.
   if (job.ready && (job.ready.override !== null || check.weight !== "stop"))
     return (
@@ -150,9 +153,14 @@ function Ready({ check }: { check: Check }) {
     );
   const override = () => {
     if (reason.trim().length < 3) {
-      setMissing(true);
+      setMissing("reason");
       return;
     }
+    if (known === "" && name.trim() === "") {
+      setMissing("name");
+      return;
+    }
+    if (known === "") keepDeviceName(name);
     add({ kind: "ready", ready: true, override: reason.trim() });
   };
   return (
@@ -176,10 +184,28 @@ function Ready({ check }: { check: Check }) {
         maxLength={200}
         onChange={(text) => {
           setReason(text);
-          setMissing(false);
+          setMissing(null);
         }}
-        fault={missing ? "Write the reason in a few words; without one the plan stays as it is." : undefined}
+        fault={
+          missing === "reason"
+            ? "Write the reason in a few words; without one the plan stays as it is."
+            : undefined
+        }
       />
+      {known === "" ? (
+        <PlainEntry
+          label="Your name, kept on this device"
+          value={name}
+          maxLength={MOST_NAME_LETTERS}
+          onChange={(text) => {
+            setName(text);
+            setMissing(null);
+          }}
+          fault={missing === "name" ? "Who goes on? The record names them." : undefined}
+        />
+      ) : (
+        <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>Recorded as {known}.</Typography>
+      )}
       <Button type="submit" color="error" sx={{ justifySelf: "start", minHeight: TOUCH }}>
         Record the override
       </Button>

@@ -169,6 +169,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
             autoFocus
             inputProps={{
               "aria-label": "Reading in ohms, or OL for open",
+              "data-undo": "job",
               autoComplete: "off",
               spellCheck: false,
               inputMode: keypad ? "none" : undefined,

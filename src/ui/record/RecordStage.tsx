@@ -4,8 +4,9 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
-import { type ReactNode, useEffect, useState } from "react";
+import { type ReactNode, useEffect, useMemo, useState } from "react";
 import { type LabelText, labelContent } from "@/core";
+import { keepDeviceName, useDeviceName } from "../job/deviceName";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
 import { useWiringCheck } from "../land/useWiringCheck";
@@ -78,13 +79,18 @@ export function RecordStage() {
 
 function LabelFields() {
   const { job, add } = useJob();
-  const [text, setText] = useState<LabelText>(job.label);
-  useEffect(() => setText(job.label), [job.label]);
+  const name = useDeviceName();
+  // Who works here is known where it was asked already.
+  const label = useMemo(() => ({ ...job.label, who: job.label.who || name }), [job.label, name]);
+  const [text, setText] = useState<LabelText>(label);
+  useEffect(() => setText(label), [label]);
   const keep = () => {
     const changed = (Object.keys(text) as (keyof LabelText)[]).some(
       (key) => text[key].trim() !== job.label[key],
     );
-    if (changed) add({ kind: "label", text });
+    if (!changed) return;
+    if (name === "" && text.who.trim() !== "") keepDeviceName(text.who);
+    add({ kind: "label", text });
   };
   const field = (key: keyof LabelText, most: number) => ({
     value: text[key],
