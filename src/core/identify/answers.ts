@@ -1,7 +1,7 @@
 import { type Role, renumberGroups, roleKey } from "../motor/role";
 import { factorial, onlySeating } from "./floating";
 import { type Hypothesis, logSum } from "./hypotheses";
-import type { Placement } from "./placements";
+import type { Placement } from "./placement";
 
 /** Hypotheses that give every lead the same role: one answer, however the sections inside lie. */
 export interface Answer {

@@ -4,7 +4,7 @@ import type { Lead } from "../motor/lead";
 import { slotOfMark } from "../motor/marks";
 import type { Role, RoleName } from "../motor/role";
 import type { Observation } from "./observation";
-import type { Placement } from "./placements";
+import type { Placement } from "./placement";
 
 /** What is known beside the readings: what is told, what was observed, and the leads' colours and marks. */
 export interface Told {

@@ -4,8 +4,10 @@ import { type Break, isBroken } from "./breaks";
 import type { Evidence } from "./evidence";
 import { type Fit, type FitRow, type FitSection, fitSections, type RoughFit, roughFit } from "./fit";
 import { hintNats, type Told } from "./hints";
-import { factsOf, type Placement, PRUNE_SIGMAS, placements } from "./placements";
+import type { Placement } from "./placement";
+import { PRUNE_SIGMAS, placements } from "./placements";
 import { seenSkeletons } from "./seenSkeletons";
+import { factsOf } from "./sheetFacts";
 import { boxId, brokenSkeletons, type Skeleton, skeletonsOf } from "./skeleton";
 import { APART, type Template } from "./template";
 

@@ -4,7 +4,8 @@ import { seededRandom, shuffled } from "../bench/random";
 import { FAMILIES, familyById } from "../motor/families";
 import type { Family, Variant } from "../motor/family";
 import type { Evidence, PairEvidence } from "./evidence";
-import { factsOf, placements } from "./placements";
+import { placements } from "./placements";
+import { factsOf } from "./sheetFacts";
 import { gather, type Skeleton } from "./skeleton";
 import { APART } from "./template";
 

@@ -1,0 +1,118 @@
+import { type Floating, factorial, seatingWays } from "./floating";
+import type { Placement } from "./placement";
+import type { Seating } from "./seating";
+import type { Facts } from "./sheetFacts";
+import type { Skeleton } from "./skeleton";
+
+/**
+ * The placement that a seating is, with its share over the builds that have room for it; null when none has.
+ *
+ * @param images how many seatings it stands for, each the mirror image of the others.
+ */
+export function placementOf(
+  skeleton: Skeleton,
+  seating: Seating,
+  facts: Facts,
+  images: number,
+): Placement | null {
+  const { template, builds, leadCount } = skeleton;
+  const { nodes } = template.variant;
+  const { count, nodeOf } = seating;
+  const free = leadCount - facts.placed;
+  const orders = factorial(leadCount) / factorial(free);
+  const seats = seatsOfBuilds(skeleton);
+  const { seated } = seats;
+  const taken = seated.filter((n) => (count[n] as number) > 0);
+  const left = floatingLeft(seats, seating, facts);
+  /** Ways to seat the floating leads, by how many places a build has in each group; worked out where asked for. */
+  const open: number[] = Array(left.length).fill(-1);
+  const room: number[] = Array(nodes.length).fill(0);
+  let share = 0;
+  let floating: Floating | null = null;
+  for (const [b, build] of builds.entries()) {
+    const ways = arrangements(build.leads, count, taken);
+    if (ways === 0) continue;
+    const s = seats.of[b] as number;
+    if (open[s] === -1)
+      open[s] = facts.floaters === 0 ? 1 : seatingWays(left[s] as Floating) / factorial(free);
+    const weight = (build.share * ways * (open[s] as number)) / orders;
+    if (weight === 0) continue;
+    share += weight;
+    floating ??= left[s] as Floating;
+    for (const n of seated)
+      room[n] = (room[n] as number) + weight * ((build.leads[n] as number) - (count[n] as number));
+  }
+  if (!floating) return null;
+  for (let n = 0; n < room.length; n++) room[n] = (room[n] as number) / share;
+  return { template, nodeOf: [...nodeOf], share: share * images, room, floating };
+}
+
+/** What is left to seat, for each way that builds share their places out to groups. */
+function floatingLeft(
+  seats: BuildSeats,
+  { template, nodeOf, count, openTo }: Seating,
+  facts: Facts,
+): Floating[] {
+  const { length } = template.variant.nodes;
+  const barred: number[] = Array(length).fill(0);
+  const held: number[] = Array(length).fill(0);
+  template.group.forEach((g, n) => {
+    held[g] = (held[g] as number) + (count[n] as number);
+  });
+  if (facts.floaters > 0) {
+    nodeOf.forEach((node, lead) => {
+      if (node === null) return;
+      const g = template.group[node] as number;
+      barred[g] = (barred[g] as number) | (openTo[lead] as number);
+    });
+  }
+  return seats.kinds.map((places) => ({
+    free: places.map((p, g) => p - (held[g] as number)),
+    barred,
+    touched: facts.floaters,
+    openTo,
+    counted: facts.counted,
+  }));
+}
+
+/** Ways to pick the leads placed on each node among those the build has there, in order. */
+function arrangements(leads: readonly number[], count: readonly number[], taken: readonly number[]): number {
+  let ways = 1;
+  for (const n of taken) {
+    for (let k = 0; k < (count[n] as number); k++) ways *= (leads[n] as number) - k;
+    if (ways <= 0) return 0;
+  }
+  return ways;
+}
+
+/** How the builds of a skeleton share their leads out to its groups: the ways there are, and which one each build has. */
+interface BuildSeats {
+  readonly kinds: readonly (readonly number[])[];
+  readonly of: readonly number[];
+  /** Nodes that some build has leads on. */
+  readonly seated: readonly number[];
+}
+
+const knownSeats = new WeakMap<Skeleton, BuildSeats>();
+
+function seatsOfBuilds(skeleton: Skeleton): BuildSeats {
+  const before = knownSeats.get(skeleton);
+  if (before) return before;
+  const { template, builds } = skeleton;
+  const kinds: number[][] = [];
+  const indexOf = new Map<string, number>();
+  const of = builds.map(({ leads }) => {
+    const places: number[] = Array(template.variant.nodes.length).fill(0);
+    template.group.forEach((g, n) => {
+      places[g] = (places[g] as number) + (leads[n] as number);
+    });
+    const key = places.join();
+    const index = indexOf.get(key) ?? kinds.push(places) - 1;
+    indexOf.set(key, index);
+    return index;
+  });
+  const seated = template.variant.nodes.flatMap((node, n) => (node.leads > 0 ? [n] : []));
+  const made = { kinds, of, seated };
+  knownSeats.set(skeleton, made);
+  return made;
+}

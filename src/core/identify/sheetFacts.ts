@@ -1,0 +1,104 @@
+import { type Evidence, openMasks } from "./evidence";
+import { type IslandTrees, islandTrees } from "./islandTrees";
+
+/** What a search asks of the evidence, the same for all skeletons. */
+export interface Facts {
+  /** For each island the trees that its readings allow, the islands with the most leads first. */
+  readonly islands: readonly IslandTrees[];
+  /** Leads of the largest island, and of all islands. */
+  readonly largestIsland: number;
+  readonly placed: number;
+  /** So many groups there are at least: islands and lone leads that have read open to each other. */
+  readonly leastGroups: number;
+  /** For each lead, those it read open to; and the leads that read nothing but open. Bit masks. */
+  readonly openTo: readonly number[];
+  readonly floaters: number;
+  /** Seatings counted so far: see {@link Floating}. */
+  readonly counted: Map<string, number>;
+}
+
+/** Works out the facts of a sheet. */
+export function factsOf(evidence: Evidence): Facts {
+  const openTo = openMasks(evidence);
+  const islands = islandsOf(evidence);
+  const placed = islands.flat();
+  const floaters = openTo.reduce(
+    (mask, open, lead) => (open !== 0 && !placed.includes(lead) ? mask | (1 << lead) : mask),
+    0,
+  );
+  return {
+    islands: islands.map((leads) => islandTrees(leads, evidence)),
+    largestIsland: islands[0]?.length ?? 0,
+    placed: placed.length,
+    leastGroups: mutuallyOpen(islands, openTo),
+    openTo,
+    floaters,
+    counted: new Map(),
+  };
+}
+
+/**
+ * So many islands and lone leads at most, each of which has read open to each other one: the largest clique, by trying
+ * with and without each of at most a dozen.
+ */
+function mutuallyOpen(islands: readonly (readonly number[])[], openTo: readonly number[]): number {
+  const placed = islands.flat();
+  const alone = openTo.flatMap((open, lead) => (open !== 0 && !placed.includes(lead) ? [[lead]] : []));
+  const parts = [...islands, ...alone].map((leads) => leads.reduce((mask, lead) => mask | (1 << lead), 0));
+  const shut = [...islands, ...alone].map((leads) =>
+    leads.reduce((mask, lead) => mask | (openTo[lead] as number), 0),
+  );
+  const largest = (from: number, allowed: readonly number[]): number => {
+    if (from === allowed.length) return 0;
+    const part = allowed[from] as number;
+    const others = allowed
+      .slice(from + 1)
+      .filter((other) => ((shut[part] as number) & (parts[other] as number)) !== 0);
+    return Math.max(1 + largest(0, others), largest(from + 1, allowed));
+  };
+  return largest(
+    0,
+    parts.map((_, i) => i),
+  );
+}
+
+/**
+ * Leads that ohms were read through, island by island, the largest first. Within an island each lead after the first
+ * was read to one before it; those with the most readings to them come first, so that trees are told apart early, and
+ * of these the farthest out, so that the order of the sheet has no say.
+ */
+function islandsOf(evidence: Evidence): number[][] {
+  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  const degree: number[] = Array(evidence.leadCount).fill(0);
+  const reach: number[] = Array(evidence.leadCount).fill(0);
+  for (const { a, b, ohms } of read) {
+    for (const lead of [a, b]) {
+      degree[lead] = (degree[lead] as number) + 1;
+      reach[lead] = (reach[lead] as number) + (ohms ?? 0);
+    }
+  }
+  const waiting = new Set(degree.flatMap((count, lead) => (count > 0 ? [lead] : [])));
+  const islands: number[][] = [];
+  while (waiting.size > 0) {
+    const island: number[] = [];
+    const links = (lead: number) =>
+      read.filter(({ a, b }) => (a === lead && island.includes(b)) || (b === lead && island.includes(a)))
+        .length;
+    for (;;) {
+      const next = [...waiting]
+        .map((lead) => ({ lead, links: links(lead) }))
+        .filter((candidate) => candidate.links > 0 || island.length === 0)
+        .sort(
+          (x, y) =>
+            y.links - x.links ||
+            (degree[y.lead] as number) - (degree[x.lead] as number) ||
+            (reach[y.lead] as number) - (reach[x.lead] as number),
+        )[0];
+      if (!next) break;
+      island.push(next.lead);
+      waiting.delete(next.lead);
+    }
+    islands.push(island);
+  }
+  return islands.sort((x, y) => y.length - x.length);
+}
