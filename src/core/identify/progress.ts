@@ -5,7 +5,7 @@ import { partnerProbe } from "./findings/open";
 import type { NextProbe } from "./identification";
 import { checkingPair, decidingPair, decisivePair, furtherPair, strainedPair } from "./probing";
 import { brokenShare, isAnswered, openStakes, stakesOf } from "./stakes";
-import { bondPair, type LeadPair, unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
+import { bondPair, type LeadPair, legPair, unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
 
 /** One answer stands at this probability or better: settled. */
 export const SETTLED = 0.99;
@@ -73,6 +73,7 @@ export function progressOf(
   const checking = (): NextProbe | null =>
     whole ??
     bondPair(best, all, sheet) ??
+    legPair(best, all, sheet) ??
     checkingPair(best, all, sheet) ??
     strainedPair(best, context.evidence, sheet) ??
     decisivePair(best, context.evidence, sheet);

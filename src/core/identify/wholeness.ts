@@ -115,6 +115,31 @@ export function bondPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet
   return null;
 }
 
+/**
+ * The reading that tells the legs of a star apart: two of its three pairs leave open which leg is short of turns, and
+ * share it out between them. Null where no star is left so.
+ */
+export function legPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
+  const hypothesis = soundMember(answer);
+  if (!hypothesis) return null;
+  const { template, nodeOf } = hypothesis.placement;
+  const legs = new Set(
+    template.variant.sections.flatMap(({ winding, from, to }) => (winding === "star" ? [from, to] : [])),
+  );
+  const star = nodeOf.flatMap((node, lead) => (node !== null && legs.has(node) ? [lead] : []));
+  for (const [i, one] of star.entries())
+    for (const other of star.slice(i + 1)) {
+      if (pairOf(evidence, one, other)) continue;
+      return {
+        kind: "pair",
+        between: [sheet.leads[one]?.id ?? "", sheet.leads[other]?.id ?? ""],
+        because:
+          "The third side of the star: without it a leg that is short of turns hides behind the other two.",
+      };
+    }
+  return null;
+}
+
 /** A lead of a group of this answer that was never tested to the shell; null where every group was. */
 export function untestedGroup(answer: Answer, evidence: Evidence, sheet: ReadingSheet): number | null {
   const tested = new Set(sheet.frame.map(({ lead }) => lead));
