@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { StockQuery } from "@/contract";
 import { type Fact, type FactBody, type StockItem, stockItem } from "@/core";
 import { jobStore } from "@/server/jobStore";
+import { stockImport } from "@/server/stockImport";
 import { stockStore } from "@/server/stockStore";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
 
@@ -41,7 +42,12 @@ const made = (body: FactBody): Fact => ({ id: uuid(), at: new Date().toISOString
 /** A shop of its own for each test. */
 const shop = () => {
   const id = randomUUID();
-  return { id, stock: stockStore(test.db, id), jobs: jobStore(test.db, id) };
+  return {
+    id,
+    stock: stockStore(test.db, id),
+    imports: stockImport(test.db, id),
+    jobs: jobStore(test.db, id),
+  };
 };
 
 describe("the stock in PostgreSQL", () => {
@@ -130,7 +136,7 @@ describe("taking from the stock", () => {
 
 describe("an import", () => {
   it("is nothing until it is finished, then all of it, by the part codes that are known", async () => {
-    const { stock } = shop();
+    const { stock, imports } = shop();
     const old = motor("old name", { part: "P1", count: 1 });
     await stock.put(old);
     const id = uuid();
@@ -139,24 +145,24 @@ describe("an import", () => {
       motor("added", { part: "P2" }),
       motor("no code"),
     ];
-    await stock.stage(id, 0, items.slice(0, 2));
-    await stock.stage(id, 0, items.slice(0, 2));
+    await imports.stage(id, 0, items.slice(0, 2));
+    await imports.stage(id, 0, items.slice(0, 2));
     expect((await stock.all()).map(({ item }) => item.name)).toEqual(["old name"]);
-    expect(await stock.finish(id, 3)).toBeNull();
-    await stock.stage(id, 2, items.slice(2));
-    expect(await stock.finish(id, 3)).toEqual({ added: 2, changed: 1 });
+    expect(await imports.finish(id, 3)).toBeNull();
+    await imports.stage(id, 2, items.slice(2));
+    expect(await imports.finish(id, 3)).toEqual({ added: 2, changed: 1 });
     const all = await stock.all();
     expect(all.map(({ item }) => item.name).sort()).toEqual(["added", "new name", "no code"]);
     expect(all.find(({ item }) => item.part === "P1")?.item).toMatchObject({ id: old.id, count: 7 });
-    expect(await stock.finish(id, 3)).toBeNull();
+    expect(await imports.finish(id, 3)).toBeNull();
   });
 
   it("given up leaves nothing behind", async () => {
-    const { stock } = shop();
+    const { stock, imports } = shop();
     const id = uuid();
-    await stock.stage(id, 0, [motor("a"), motor("b")]);
-    await stock.drop(id);
-    expect(await stock.finish(id, 2)).toBeNull();
+    await imports.stage(id, 0, [motor("a"), motor("b")]);
+    await imports.drop(id);
+    expect(await imports.finish(id, 2)).toBeNull();
     expect(await stock.all()).toEqual([]);
   });
 });

@@ -3,11 +3,11 @@ import { itemFaults } from "@/core/stock";
 import { database } from "@/server/database";
 import { Problem } from "@/server/problem";
 import { served, serveRoutes } from "@/server/serveRoutes";
-import { stockStore } from "@/server/stockStore";
+import { stockImport } from "@/server/stockImport";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
   served(importStock, async ({ params, body, shop }) => {
-    const store = stockStore(database(), shop);
+    const store = stockImport(database(), shop);
     if ("finish" in body)
       return (
         (await store.finish(params.import, body.finish.rows)) ??
@@ -22,7 +22,7 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
     return { staged: items.length };
   }),
   served(dropImport, async ({ params, shop }) => {
-    await stockStore(database(), shop).drop(params.import);
+    await stockImport(database(), shop).drop(params.import);
     return { dropped: true as const };
   }),
 );
