@@ -47,6 +47,7 @@ export { formatPower } from "./quantity/power";
 export { formatRotation, type Rotation } from "./quantity/rotation";
 export { type Source, sourceWords } from "./quantity/source";
 export { celsiusOfFahrenheit, parseTemperature } from "./quantity/temperature";
+export type { Weight } from "./quantity/weight";
 export {
   comparison,
   type EarlierSheet,

@@ -340,7 +340,7 @@ describe("testing a capacitor", () => {
     expect(uncertaintyMicrofarads / microfarads).toBeGreaterThan(0.02);
     const better = microfaradsUnderLoad({ amps: 0.7, volts: 370, hertz: 60, voltsPercent: 0 });
     expect(better.uncertaintyMicrofarads / uncertaintyMicrofarads).toBeGreaterThan(0.9);
-    expect(judgeMeasured(4.72, 5, 6, 0.15).weight).toBe("look-again");
+    expect(judgeMeasured(4.72, 5, 6, 0.15).weight).toBe("again");
     expect(judgeMeasured(3, 5, 6, 0.15).weight).toBe("stop");
   });
 });

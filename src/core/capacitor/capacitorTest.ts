@@ -1,9 +1,10 @@
 import { digits } from "../quantity/number";
+import type { Weight } from "../quantity/weight";
 import { USUAL_TOLERANCE_PERCENT } from "./values";
 
 /** What a test says of a capacitor. */
 export interface CapacitorVerdict {
-  readonly weight: "good" | "look-again" | "stop";
+  readonly weight: Weight;
   readonly microfarads: number;
   /** How far the value may be off by the measuring, one standard deviation; null where the meter was not said. */
   readonly uncertaintyMicrofarads: number | null;
@@ -37,7 +38,7 @@ export function judgeMeasured(
   if (margin > 0 && share + margin >= least && share - margin <= most)
     return {
       ...base,
-      weight: "look-again",
+      weight: "again",
       says: `${read}: too near the edge of ±${tolerancePercent} % for this way of measuring. Measure it off, with a capacitor meter.`,
     };
   return {

@@ -1,6 +1,7 @@
+import type { Weight } from "../quantity/weight";
 /** What a 500 V insulation test says of a small random-wound motor. */
 export interface InsulationVerdict {
-  readonly weight: "good" | "look-again" | "stop";
+  readonly weight: Weight;
   /** Megohms as they would read at 40 °C. */
   readonly megohmsAt40C: number;
   readonly says: string;
@@ -51,7 +52,7 @@ export function judgeInsulation(
   }
   if (corrected < PASSES_MEGOHMS) {
     const says = `${shown}, between 1 and 5 MΩ: doubtful. Dry it and repeat.`;
-    return { weight: "look-again", megohmsAt40C: corrected, says };
+    return { weight: "again", megohmsAt40C: corrected, says };
   }
   return { weight: "good", megohmsAt40C: corrected, says: `${shown}, 5 MΩ or more: it passes.` };
 }
@@ -68,7 +69,7 @@ function judgeInWell(megohms: number): InsulationVerdict {
     return verdict("good", "fair for a motor in use, 0.5 to 20 MΩ. Keep it for the trend.");
   if (megohms >= IN_WELL.failing)
     return verdict(
-      "look-again",
+      "again",
       "failing, 0.02 to 0.5 MΩ. Lift the splice to tell cable from motor, and plan to pull it.",
     );
   return verdict("stop", "failed, under 0.02 MΩ. Do not run it; lift the splice to tell cable from motor.");

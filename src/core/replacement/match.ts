@@ -1,3 +1,4 @@
+import type { Weight } from "../quantity/weight";
 import { HARD_RULES } from "./hardRules";
 import type { Candidate, Need } from "./need";
 import { type PowerLead, powerLeadFor } from "./powerLead";
@@ -11,7 +12,7 @@ export interface Reason {
 
 export interface ScoredReason extends Reason {
   readonly points: number;
-  readonly weight: "good" | "look-again";
+  readonly weight: Exclude<Weight, "stop">;
 }
 
 /** A candidate that breaks no hard rule as far as is known. */

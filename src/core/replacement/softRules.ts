@@ -3,6 +3,7 @@ import { formatLength } from "../quantity/length";
 import { digits } from "../quantity/number";
 import { formatHp, STANDARD_HP, WATTS_PER_HP } from "../quantity/power";
 import { connectionFor } from "../quantity/volts";
+import type { Weight } from "../quantity/weight";
 import { densityRatio, powerTimes } from "./fanLaw";
 import type { Candidate, Need } from "./need";
 import { powerLeadFor, samePower } from "./powerLead";
@@ -11,7 +12,7 @@ import { powerLeadFor, samePower } from "./powerLead";
 export interface SoftVerdict {
   /** 0 is as good as it gets; more is worse. */
   readonly points: number;
-  readonly weight: "good" | "look-again";
+  readonly weight: Exclude<Weight, "stop">;
   readonly says: string;
 }
 
@@ -23,7 +24,7 @@ export interface SoftRule {
 }
 
 const good = (says: string): SoftVerdict => ({ points: 0, weight: "good", says });
-const costs = (points: number, says: string): SoftVerdict => ({ points, weight: "look-again", says });
+const costs = (points: number, says: string): SoftVerdict => ({ points, weight: "again", says });
 
 const MOST_AMPS_SHARE = 1.15;
 

@@ -5,6 +5,7 @@ import { GROUND, joinedCircuit } from "../machine/joinedCircuit";
 import { capacitor, motorBranches } from "../machine/motorBranches";
 import type { StartContact } from "../machine/operatingPoint";
 import type { WoundMotor } from "../machine/woundMotor";
+import { unforeseen } from "../quantity/unforeseen";
 import { CAPPED, type Compartment, type Contact, type Device } from "./compartment";
 import { FRAME, type WiringPlan } from "./plan";
 
@@ -138,6 +139,9 @@ export function stateCircuit(
           dropOutVolts: part.dropOutVolts,
           coilVolts: part.coilVolts,
         });
+        break;
+      default:
+        unforeseen(part);
     }
   }
   for (const { from, to } of [...made.wires, ...plan.jumpers]) wires.push([from, to]);

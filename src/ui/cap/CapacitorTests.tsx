@@ -29,7 +29,6 @@ function labelled(label: CapacitorLabel, half: KeptCapacitorTest["half"]): numbe
   return Math.sqrt(label.lowMicrofarads * label.highMicrofarads);
 }
 
-const WEIGHT = { good: "good", "look-again": "again", stop: "stop" } as const;
 const HALF_WORDS = { single: "", herm: "C to HERM", fan: "C to FAN" } as const;
 
 /** Tests of a capacitor: meter against label, or amps and volts at work, with the verdict and how sure it is. */
@@ -57,7 +56,7 @@ export function CapacitorTests() {
                 }}
               >
                 <Box sx={{ flex: 1, minWidth: 0 }}>
-                  {verdict ? <Verdict weight={WEIGHT[verdict.weight]} /> : null}{" "}
+                  {verdict ? <Verdict weight={verdict.weight} /> : null}{" "}
                   {HALF_WORDS[test.half] ? `${HALF_WORDS[test.half]}: ` : ""}
                   {verdict?.says}
                 </Box>

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import NextLink from "next/link";
 import { readPlate } from "@/core";
-import { Mark, type Weight } from "../parts/Verdict";
+import { Mark, type Shown } from "../parts/Verdict";
 import { useJob } from "./JobContext";
 import { STAGES, type Stage } from "./stages";
 
@@ -70,7 +70,7 @@ export function StageRail({ current }: { current: Stage }) {
 }
 
 /** Each stage as done, open or look again, from the verdicts of the job. */
-function useStageWeights(): Record<Stage, { weight: Weight; word: string }> {
+function useStageWeights(): Record<Stage, { weight: Shown; word: string }> {
   const { answer, job, wiring } = useJob();
   const open = { weight: "open", word: "open" } as const;
   const again = { weight: "again", word: "look again" } as const;

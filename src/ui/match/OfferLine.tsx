@@ -21,7 +21,7 @@ export function OfferLine({
   const [open, setOpen] = useState(rank === 1);
   const id = useId();
   const { candidate, reasons, toCheck, toDo } = offer;
-  const against = reasons.filter(({ weight }) => weight === "look-again").sort((a, b) => b.points - a.points);
+  const against = reasons.filter(({ weight }) => weight === "again").sort((a, b) => b.points - a.points);
   const good = reasons.filter(({ weight }) => weight === "good");
   return (
     <Box
@@ -78,7 +78,7 @@ export function OfferLine({
             {[
               ...toDo.map((one) => ({ ...one, weight: "good" as const })),
               ...against,
-              ...toCheck.map((one) => ({ ...one, weight: "look-again" as const })),
+              ...toCheck.map((one) => ({ ...one, weight: "again" as const })),
               ...good,
             ].map(({ rule, says, weight }) => (
               <Box component="li" key={`${rule} ${says}`} sx={{ display: "flex", gap: 2, py: 0.5 }}>

@@ -1,15 +1,16 @@
 import Box from "@mui/material/Box";
+import type { Weight } from "@/core";
 
-/** The three weights of a verdict, and what is still open. */
-export type Weight = "good" | "again" | "stop" | "open";
+/** What a verdict weighs, and what is still open. */
+export type Shown = Weight | "open";
 
-const WORD: Readonly<Record<Weight, string>> = {
+const WORD: Readonly<Record<Shown, string>> = {
   good: "Good",
   again: "Look again",
   stop: "Stop",
   open: "Open",
 };
-const COLOUR: Readonly<Record<Weight, string>> = {
+const COLOUR: Readonly<Record<Shown, string>> = {
   good: "success.main",
   again: "warning.main",
   stop: "error.main",
@@ -17,7 +18,7 @@ const COLOUR: Readonly<Record<Weight, string>> = {
 };
 
 /** A verdict's mark and word: told by shape and word, coloured besides. */
-export function Verdict({ weight, word = WORD[weight] }: { weight: Weight; word?: string }) {
+export function Verdict({ weight, word = WORD[weight] }: { weight: Shown; word?: string }) {
   return (
     <Box
       component="span"
@@ -30,7 +31,7 @@ export function Verdict({ weight, word = WORD[weight] }: { weight: Weight; word?
 }
 
 /** The mark alone: a tick, a turning arrow, a filled bar in a square, a ring. */
-export function Mark({ weight, size = 18 }: { weight: Weight; size?: number }) {
+export function Mark({ weight, size = 18 }: { weight: Shown; size?: number }) {
   const line = { fill: "none", stroke: "currentColor", strokeWidth: 2, strokeLinecap: "round" } as const;
   return (
     <Box component="span" sx={{ display: "inline-flex", color: COLOUR[weight] }}>

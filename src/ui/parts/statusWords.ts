@@ -1,8 +1,8 @@
 import type { Identification } from "@/core";
-import type { Weight } from "./Verdict";
+import type { Shown } from "./Verdict";
 
 /** How each status of an identification is weighed and said. */
-export const STATUS_WORDS: Readonly<Record<Identification["status"], { weight: Weight; word: string }>> = {
+export const STATUS_WORDS: Readonly<Record<Identification["status"], { weight: Shown; word: string }>> = {
   "needs-probe": { weight: "open", word: "Probing" },
   settled: { weight: "good", word: "Settled" },
   tied: { weight: "again", word: "Tied" },

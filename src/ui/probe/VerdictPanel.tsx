@@ -5,7 +5,7 @@ import Typography from "@mui/material/Typography";
 import { type Finding, familyById, type Identification } from "@/core";
 import { useJob } from "../job/JobContext";
 import { STATUS_WORDS } from "../parts/statusWords";
-import { Mark, Verdict, type Weight } from "../parts/Verdict";
+import { Mark, type Shown, Verdict } from "../parts/Verdict";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
 import { AskChoice } from "./AskChoice";
@@ -14,7 +14,7 @@ import { CoolingNotice } from "./CoolingNotice";
 import { Observed, TieQuestions } from "./TieQuestions";
 import type { Target } from "./target";
 
-const SEVERITY: Readonly<Record<Finding["severity"], Weight>> = {
+const SEVERITY: Readonly<Record<Finding["severity"], Shown>> = {
   note: "open",
   doubt: "again",
   fault: "stop",

@@ -16,19 +16,13 @@ import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";
-import { Verdict, type Weight } from "../parts/Verdict";
+import { type Shown, Verdict } from "../parts/Verdict";
 import { MONO, TOUCH } from "../theme/theme";
 
 const InsulationTrend = dynamic(() => import("./InsulationTrend").then((m) => m.InsulationTrend), {
   ssr: false,
   loading: () => <Typography sx={{ color: "text.secondary" }}>Drawing the trend …</Typography>,
 });
-
-const WEIGHT: Readonly<Record<"good" | "look-again" | "stop", Weight>> = {
-  good: "good",
-  "look-again": "again",
-  stop: "stop",
-};
 
 /** Insulation tests of this visit and earlier ones: entry, verdict at 40 °C, and how they have gone over the visits. */
 export function InsulationPanel() {
@@ -39,7 +33,7 @@ export function InsulationPanel() {
   return (
     <Fold
       title="Insulation test"
-      summary={verdict ? <Verdict weight={WEIGHT[verdict.weight]} /> : "none entered"}
+      summary={verdict ? <Verdict weight={verdict.weight} /> : "none entered"}
       open={tests.length > 0}
     >
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
@@ -49,7 +43,7 @@ export function InsulationPanel() {
       <TestEntry />
       {latest && verdict ? (
         <Box role="status" sx={{ mt: 3 }}>
-          <Verdict weight={WEIGHT[verdict.weight]} />
+          <Verdict weight={verdict.weight} />
           <Typography sx={{ mt: 1 }}>{verdict.says}</Typography>
           {latest.windingC === undefined ? (
             <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>

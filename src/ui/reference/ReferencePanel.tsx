@@ -17,11 +17,11 @@ import {
 import { useJob } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
-import { Verdict, type Weight } from "../parts/Verdict";
+import { type Shown, Verdict } from "../parts/Verdict";
 import { MONO, TOUCH } from "../theme/theme";
 import { EarlierSheetChoice } from "./EarlierSheetChoice";
 
-const WEIGHT: Readonly<Record<ReferenceVerdict["overall"], Weight>> = {
+const WEIGHT: Readonly<Record<ReferenceVerdict["overall"], Shown>> = {
   good: "good",
   shorted: "stop",
   "poor-joint": "again",
@@ -31,14 +31,13 @@ const WEIGHT: Readonly<Record<ReferenceVerdict["overall"], Weight>> = {
   "nothing-read": "open",
 };
 
-const LINE_WORDS: Readonly<Record<ReferenceVerdict["lines"][number]["verdict"], readonly [Weight, string]>> =
-  {
-    within: ["good", "within"],
-    low: ["stop", "low"],
-    high: ["again", "high"],
-    open: ["stop", "open"],
-    "not-read": ["open", "not read"],
-  };
+const LINE_WORDS: Readonly<Record<ReferenceVerdict["lines"][number]["verdict"], readonly [Shown, string]>> = {
+  within: ["good", "within"],
+  low: ["stop", "low"],
+  high: ["again", "high"],
+  open: ["stop", "open"],
+  "not-read": ["open", "not read"],
+};
 
 /** Readings held against what a plate, a manual or an earlier sheet gives: a verdict for each place, and of the whole. */
 export function ReferencePanel() {

@@ -1,7 +1,9 @@
+import type { Weight } from "../../quantity/weight";
+
 /** What the check has to say of a plan: where, what would happen, how bad, how to mend it. */
 export interface CheckFinding {
   readonly code: CheckCode;
-  readonly weight: "good" | "again" | "stop";
+  readonly weight: Weight;
   /** The state of the equipment it shows in; null where it shows in all. */
   readonly state: string | null;
   /** Leads of the motor and terminals it is about. */
