@@ -16,7 +16,7 @@ import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";
-import { type Shown, Verdict } from "../parts/Verdict";
+import { Verdict } from "../parts/Verdict";
 import { MONO, TOUCH } from "../theme/theme";
 
 const InsulationTrend = dynamic(() => import("./InsulationTrend").then((m) => m.InsulationTrend), {
