@@ -27,7 +27,12 @@ async function test() {
   await step("generated files", "node", ["scripts/generate.mjs", "--check"], env);
   await step("lint and format", bin("biome"), ["ci", "."], env);
   await step("types", bin("tsc"), ["--noEmit"], env);
-  await step("import rules", bin("depcruise"), ["src", "tests", "scripts", "benchmarks", "--config", ".dependency-cruiser.cjs"], env);
+  await step(
+    "import rules",
+    bin("depcruise"),
+    ["src", "tests", "scripts", "benchmarks", "--config", ".dependency-cruiser.cjs"],
+    env,
+  );
 
   const postgres = await ensurePostgres();
   const leave = enter("test");
