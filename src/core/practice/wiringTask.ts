@@ -19,13 +19,12 @@ import { coloured } from "./coloured";
 export const WIRING_TASKS = ["wire-it", "find-it"] as const;
 export type WiringTaskKind = (typeof WIRING_TASKS)[number];
 
-/** Equipment that is practised on, each with the motors that go on it; start gear that has to be read first is not. */
-const SETTINGS: readonly (readonly [equipment: string, family: string, leads: number])[] = EQUIPMENT.filter(
-  ({ made }) => made.offers.takesStartOut !== true,
-).flatMap(({ made, meantFor }) =>
-  meantFor.flatMap(({ family, leads }) =>
-    leads.map((count): [string, string, number] => [made.id, family, count]),
-  ),
+/** Equipment that is practised on, each with the motors that go on it. */
+const SETTINGS: readonly (readonly [equipment: string, family: string, leads: number])[] = EQUIPMENT.flatMap(
+  ({ made, meantFor }) =>
+    meantFor.flatMap(({ family, leads, practised }) =>
+      practised ? leads.map((count): [string, string, number] => [made.id, family, count]) : [],
+    ),
 );
 
 /** The equipment there is to practise on. */

@@ -4,13 +4,13 @@ import { useEffect, useRef, useState } from "react";
 import {
   attachMeter,
   detachMeter,
+  type MeterAddress,
   meterValue,
   moveProbes as probesMoved,
   streamMeter,
 } from "@/contract/routes/meter";
 import { type Meter, type OhmsShown, settledValue } from "@/core";
 import { addressOf, call } from "../parts/api";
-import type { MeterAddress } from "./meterAddress";
 import { moveProbes } from "./simulatedHand";
 import type { Target } from "./target";
 

@@ -4,7 +4,7 @@ import { blade, contact, disconnect, GROUND_STUD, OWN_CAPACITOR, SUPPLY_230, sin
 /** An air handler's fan relay on two lines. */
 export const airHandlerRelay: Equipment = {
   place: 60,
-  meantFor: [{ family: "two-winding", leads: [5] }],
+  meantFor: [{ family: "two-winding", leads: [5], practised: true }],
   made: {
     id: "air-handler-relay",
     title: "Air handler, fan relay",

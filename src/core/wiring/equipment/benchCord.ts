@@ -1,25 +1,17 @@
 import type { Equipment } from "../equipmentEntry";
-import { contact, disconnect, GROUND_STUD, OWN_CAPACITOR, SUPPLY_115, screw, singleCapacitor } from "./parts";
+import { disconnect, GROUND_STUD, OWN_CAPACITOR, plainSwitch, SUPPLY_115, singleCapacitor } from "./parts";
 
 /** A plain switch on a cord, for the shop bench. */
 export const benchCord: Equipment = {
   place: 70,
-  meantFor: [{ family: "two-winding", leads: [4] }],
+  meantFor: [{ family: "two-winding", leads: [4], practised: true }],
   made: {
     id: "bench-cord",
     title: "Plain switch and cord, on the bench",
     supply: SUPPLY_115,
     devices: [
       disconnect(["L", "N"], true),
-      {
-        id: "switch",
-        name: "switch",
-        terminals: [screw("switch.LOAD", "call", 2, "load side"), screw("switch.N", "neutral", 4, "neutral")],
-        parts: [
-          contact("switch.pole", "L", "switch.LOAD", ["on"]),
-          contact("switch.neutral", "N", "switch.N", "always"),
-        ],
-      },
+      plainSwitch(2),
       singleCapacitor("capacitor", 7.5, 440),
       GROUND_STUD,
     ],

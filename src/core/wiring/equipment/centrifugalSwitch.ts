@@ -1,5 +1,5 @@
 import type { Equipment } from "../equipmentEntry";
-import { contact, disconnect, GROUND_STUD, SUPPLY_115, screw } from "./parts";
+import { disconnect, GROUND_STUD, plainSwitch, SUPPLY_115 } from "./parts";
 
 /** A plain switch on 115 V for a motor with its start capacitor and centrifugal switch on it. */
 export const centrifugalSwitch: Equipment = {
@@ -9,19 +9,7 @@ export const centrifugalSwitch: Equipment = {
     id: "centrifugal-switch",
     title: "Plain switch, start switch on the motor’s shaft",
     supply: SUPPLY_115,
-    devices: [
-      disconnect(["L", "N"], true),
-      {
-        id: "switch",
-        name: "switch",
-        terminals: [screw("switch.LOAD", "call", 3, "load side"), screw("switch.N", "neutral", 4, "neutral")],
-        parts: [
-          contact("switch.pole", "L", "switch.LOAD", ["on"]),
-          contact("switch.neutral", "N", "switch.N", "always"),
-        ],
-      },
-      GROUND_STUD,
-    ],
+    devices: [disconnect(["L", "N"], true), plainSwitch(3), GROUND_STUD],
     wires: [],
     calls: [{ id: "on", name: "Switch on" }],
     offers: {

@@ -1,25 +1,17 @@
 import type { Equipment } from "../equipmentEntry";
-import { contact, disconnect, dualCapacitor, GROUND_STUD, SUPPLY_230, screw } from "./parts";
+import { disconnect, dualCapacitor, GROUND_STUD, SUPPLY_230, screw, twoPoleContactor } from "./parts";
 
 /** A condenser whose fan and compressor share one dual capacitor; two-pole contactor. */
 export const condenserDual: Equipment = {
   place: 10,
-  meantFor: [{ family: "two-winding", leads: [3, 4] }],
+  meantFor: [{ family: "two-winding", leads: [3, 4], practised: true }],
   made: {
     id: "condenser-dual",
     title: "Condenser, dual capacitor",
     supply: SUPPLY_230,
     devices: [
       disconnect(["L1", "L2"]),
-      {
-        id: "contactor",
-        name: "contactor",
-        terminals: [screw("contactor.T1", "load", 3), screw("contactor.T2", "load", 4)],
-        parts: [
-          contact("contactor.pole-1", "L1", "contactor.T1", ["cool"]),
-          contact("contactor.pole-2", "L2", "contactor.T2", ["cool"]),
-        ],
-      },
+      twoPoleContactor("cool", [3, 4]),
       dualCapacitor("dual", 35, 5, 440),
       {
         id: "compressor",

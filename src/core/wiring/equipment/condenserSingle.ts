@@ -5,8 +5,8 @@ import { contact, disconnect, GROUND_STUD, SUPPLY_230, screw, singleCapacitor } 
 export const condenserSingle: Equipment = {
   place: 30,
   meantFor: [
-    { family: "two-winding", leads: [4] },
-    { family: "two-winding-start-pair", leads: [5] },
+    { family: "two-winding", leads: [4], practised: true },
+    { family: "two-winding-start-pair", leads: [5], practised: true },
   ],
   made: {
     id: "condenser-single",

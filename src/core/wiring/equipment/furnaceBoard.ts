@@ -14,7 +14,7 @@ import {
 /** One stage: heating, cooling, continuous fan. */
 export const furnaceBoard: Equipment = {
   place: 40,
-  meantFor: [{ family: "two-winding", leads: [6] }],
+  meantFor: [{ family: "two-winding", leads: [6], practised: true }],
   made: {
     id: "furnace-board",
     title: "Furnace board, one stage",

@@ -12,7 +12,7 @@ import {
 /** Two stages of heating and of cooling. */
 export const furnaceBoardTwoStage: Equipment = {
   place: 50,
-  meantFor: [{ family: "two-winding", leads: [7] }],
+  meantFor: [{ family: "two-winding", leads: [7], practised: true }],
   made: {
     ...furnaceBoard.made,
     id: "furnace-board-two-stage",

@@ -86,6 +86,35 @@ export function disconnect(lines: readonly string[], neutral = false): Device {
   };
 }
 
+/** A switch in the hot leg beside its neutral. */
+export function plainSwitch(loadPlaces: number): Device {
+  return {
+    id: "switch",
+    name: "switch",
+    terminals: [
+      screw("switch.LOAD", "call", loadPlaces, "load side"),
+      screw("switch.N", "neutral", 4, "neutral"),
+    ],
+    parts: [
+      contact("switch.pole", "L", "switch.LOAD", ["on"]),
+      contact("switch.neutral", "N", "switch.N", "always"),
+    ],
+  };
+}
+
+/** A contactor that breaks both lines on one call. */
+export function twoPoleContactor(call: string, places: readonly [number, number]): Device {
+  return {
+    id: "contactor",
+    name: "contactor",
+    terminals: [screw("contactor.T1", "load", places[0]), screw("contactor.T2", "load", places[1])],
+    parts: [
+      contact("contactor.pole-1", "L1", "contactor.T1", [call]),
+      contact("contactor.pole-2", "L2", "contactor.T2", [call]),
+    ],
+  };
+}
+
 /** Supplies as they are found. */
 export const SUPPLY_115: Compartment["supply"] = {
   kind: "line-and-neutral",

@@ -4,7 +4,7 @@ import { blade, contact, disconnect, GROUND_STUD, OWN_CAPACITOR, SUPPLY_115, sin
 /** A switch that puts the line on one end of a reversible motor or on the other. */
 export const reversingSwitch: Equipment = {
   place: 140,
-  meantFor: [{ family: "two-winding-reversible", leads: [3] }],
+  meantFor: [{ family: "two-winding-reversible", leads: [3], practised: true }],
   made: {
     id: "reversing-switch",
     title: "Two-way switch for a reversible motor",

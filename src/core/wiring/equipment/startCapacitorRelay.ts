@@ -1,5 +1,5 @@
 import type { Equipment } from "../equipmentEntry";
-import { contact, disconnect, GROUND_STUD, SUPPLY_230, screw, startRelay, WET_PLACES } from "./parts";
+import { disconnect, GROUND_STUD, SUPPLY_230, startRelay, twoPoleContactor, WET_PLACES } from "./parts";
 
 /** A start capacitor with its potential relay on two lines, no run capacitor. */
 export const startCapacitorRelay: Equipment = {
@@ -14,15 +14,7 @@ export const startCapacitorRelay: Equipment = {
     supply: SUPPLY_230,
     devices: [
       disconnect(["L1", "L2"]),
-      {
-        id: "contactor",
-        name: "contactor",
-        terminals: [screw("contactor.T1", "load", 3), screw("contactor.T2", "load", 3)],
-        parts: [
-          contact("contactor.pole-1", "L1", "contactor.T1", ["run"]),
-          contact("contactor.pole-2", "L2", "contactor.T2", ["run"]),
-        ],
-      },
+      twoPoleContactor("run", [3, 3]),
       ...startRelay(100, 180, 80),
       GROUND_STUD,
     ],

@@ -4,7 +4,7 @@ import { contact, disconnect, GROUND_STUD, LOADS, SUPPLY_460, screw } from "./pa
 /** A three-pole contactor. */
 export const threePhaseContactor: Equipment = {
   place: 150,
-  meantFor: [{ family: "three-phase-3", leads: [3] }],
+  meantFor: [{ family: "three-phase-3", leads: [3], practised: true }],
   made: {
     id: "three-phase-contactor",
     title: "Three-phase contactor",

@@ -4,7 +4,7 @@ import { blade, contact, disconnect, GROUND_STUD, SUPPLY_115 } from "./parts";
 /** One main or the other of a pole-changing motor; the start winding is fed in both places of the switch. */
 export const twoSpeedSwitch: Equipment = {
   place: 130,
-  meantFor: [{ family: "two-speed-two-main", leads: [4, 5] }],
+  meantFor: [{ family: "two-speed-two-main", leads: [4, 5], practised: true }],
   made: {
     id: "two-speed-switch",
     title: "Two-speed switch",
