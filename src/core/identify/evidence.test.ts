@@ -51,3 +51,23 @@ describe("weighing what the meter said", () => {
     expect(first && without(evidence, first).pairs).toHaveLength(3);
   });
 });
+
+describe("a protector that has closed", () => {
+  const opens = (rows: string) =>
+    weigh(table(rows))
+      .pairs.filter(({ ohms }) => ohms === null)
+      .map(({ a, b }) => `${"abcdef"[a]}${"abcdef"[b]}`);
+
+  it("takes with it what was read open across it before: that may have been the same heat", () => {
+    expect(opens("a b 75.9\na c OL\nc d OL")).toEqual(["ac", "cd"]);
+    expect(opens("a b 75.9\na c OL\nc d OL\nc d 22.5")).toEqual([]);
+  });
+
+  it("leaves an open to both of its sides: that group is one of its own", () => {
+    expect(opens("a b 6.2\nc d OL\na c OL\na d OL\nc d 6.1")).toEqual(["ac", "ad"]);
+  });
+
+  it("leaves what is read open after it", () => {
+    expect(opens("a b 6.2\nc d OL\nc d 6.1\na c OL")).toEqual(["ac"]);
+  });
+});

@@ -58,17 +58,48 @@ interface DatedPair extends PairEvidence {
 }
 
 /**
- * Without the opens of a hot motor: once a pair that was open reads ohms, a protector has closed, and what was read
- * open before then between leads that ohms join says nothing any more.
+ * Without the opens of a hot motor. Once a pair that was open reads ohms, a protector has closed: what was read open
+ * before then, between leads that may have been on its two sides, says nothing any more and is to be read again. A group
+ * that read open to both sides was on neither.
  */
 function withoutStaleOpens(pairs: readonly DatedPair[]): readonly DatedPair[] {
-  const closed = Math.max(
-    -1,
-    ...pairs.filter(({ ohms, shown }) => ohms !== null && shown.some(isOpen)).map(({ at }) => at),
+  const closed = pairs.filter(({ ohms, shown }) => ohms !== null && shown.some(isOpen));
+  if (closed.length === 0) return pairs;
+  const leadCount = Math.max(...pairs.map(({ b }) => b)) + 1;
+  const group = joinedGroups({
+    leadCount,
+    pairs: pairs.filter((pair) => !closed.includes(pair)),
+    last: null,
+  });
+  const stale = new Set(
+    closed.flatMap(({ a, b, at }) => {
+      const opens = pairs.filter((pair) => pair.ohms === null && pair.at < at);
+      const sides = [group[a] as number, group[b] as number] as const;
+      return opens.filter((open) => isAcross(open, sides, opens, group));
+    }),
   );
-  if (closed < 0) return pairs;
-  const group = joinedGroups({ leadCount: Math.max(...pairs.map(({ b }) => b)) + 1, pairs, last: null });
-  return pairs.filter(({ a, b, ohms, at }) => ohms !== null || at > closed || group[a] !== group[b]);
+  return pairs.filter((pair) => !stale.has(pair));
+}
+
+/** Whether what closed may be why a pair read open: its ends may have been on the two sides of it. */
+function isAcross(
+  { a, b }: DatedPair,
+  sides: readonly [number, number],
+  opens: readonly DatedPair[],
+  group: readonly number[],
+): boolean {
+  const shut = (one: number, other: number) =>
+    opens.some(
+      (open) =>
+        (group[open.a] === one && group[open.b] === other) ||
+        (group[open.a] === other && group[open.b] === one),
+    );
+  const mayBeOn = (g: number, side: 0 | 1) => {
+    if (g === sides[side]) return true;
+    return g !== sides[side === 0 ? 1 : 0] && !shut(g, sides[side]);
+  };
+  const [one, other] = [group[a] as number, group[b] as number];
+  return (mayBeOn(one, 0) && mayBeOn(other, 1)) || (mayBeOn(one, 1) && mayBeOn(other, 0));
 }
 
 function settle(shown: readonly (number | null)[], sheet: ReadingSheet): Omit<PairEvidence, "a" | "b"> {
