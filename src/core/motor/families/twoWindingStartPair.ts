@@ -9,7 +9,7 @@ const MOST_SPEEDS = 4;
 const DUPLICATE_SHARE = 0.4;
 
 const TOLD: ToldOdds = {
-  capacitor: { none: AGAINST, start: 0.05 },
+  capacitor: { none: AGAINST, start: 0.01 },
   dualVoltage: { yes: 0.05 },
   reversible: { yes: 4 },
   speeds: (speeds) => (speeds <= MOST_SPEEDS ? 1 : AGAINST),
