@@ -40,6 +40,7 @@ test("what is no address, no method or no text is the caller's, in problem detai
     ["PATCH", JOB, "{}", 405],
     ["DELETE", "/api/v1/identify", undefined, 405],
     ["GET", "/api/v1/nothing", undefined, 404],
+    ["GET", "/api", undefined, 404],
     ["POST", "/api/nothing/at/all", "{}", 404],
     ["POST", JOB, '{"facts":[{"id":"\\u0000"}]}', 422],
     ["POST", JOB, '{"facts":[{"by":"\\ud83d"}]}', 422],
