@@ -228,7 +228,8 @@ export function factorial(n: number): number {
   return n <= 1 ? 1 : n * factorial(n - 1);
 }
 
-function bitCount(mask: number): number {
+/** Bits that are set. */
+export function bitCount(mask: number): number {
   let count = 0;
   for (let rest = mask; rest !== 0; rest &= rest - 1) count += 1;
   return count;

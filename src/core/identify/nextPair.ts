@@ -1,7 +1,8 @@
 import type { Meter } from "../ohms/readingError";
 import { type Evidence, openMasks } from "./evidence";
-import { type Floating, groupShares, seated } from "./floating";
+import { groupShares, seated } from "./floating";
 import type { Hypothesis } from "./hypotheses";
+import { type BinShares, JointWeights } from "./jointWeights";
 import { predict } from "./prediction";
 import type { Stakes } from "./stakes";
 import { APART } from "./template";
@@ -48,12 +49,12 @@ export function pairValues(stakes: Stakes, evidence: Evidence, meter: Meter): Pa
     seats: seating(hypothesis, labelOf(hypothesis)),
     bins: expectations(hypothesis, meter),
   }));
+  const joint = new JointWeights();
   const values = pairsWorthAsking(evidence, openTo).map(([a, b]): PairValue => {
-    const joint = new JointCounts();
+    joint.clear();
     for (const { index, weight, seats, bins } of believed) {
       for (const { mask, share, label } of seats(a, b)) {
-        for (const [bin, part] of bins(mask))
-          joint.add(index * MOST_SEATS + label, bin, weight * share * part);
+        if (share > 0) joint.add(index * MOST_SEATS + label, bins(mask), weight * share);
       }
     }
     return { a, b, nats: joint.mutualInformation() };
@@ -95,6 +96,10 @@ const MOST_TAGS = 30;
 /** More labels than two leads have seats. */
 const MOST_SEATS = 1024;
 
+/** Leads of a sheet are under this; the number stands for one that nothing has touched. */
+const UNTOUCHED = 15;
+const FLOATERS = 16;
+
 /** Where two leads may sit under a hypothesis: one way when both are placed, all free places otherwise. */
 function seating(
   { placement, leadsOut }: Hypothesis,
@@ -104,13 +109,26 @@ function seating(
   const path = (i: number, j: number) => template.path[i]?.[j] ?? APART;
   const touched = (lead: number) => ((floating.touched >> lead) & 1 ? lead : null);
   const inGroup = (g: number) => room.flatMap((r, n) => (template.group[n] === g && r > 0 ? [n] : []));
-  const shares = (at: Floating, lead: number) => groupShares(at, touched(lead));
+  const known = new Map<number, number[]>();
+  /** Shares of a lead over the groups; with `g` given, once another sits there. Each worked out once. */
+  const shares = (lead: number, g = -1, other: number | null = null): number[] => {
+    const one = touched(lead);
+    const key = ((g + 1) * FLOATERS + (other ?? UNTOUCHED)) * FLOATERS + (one ?? UNTOUCHED);
+    const before = known.get(key);
+    if (before) return before;
+    const made = groupShares(g < 0 ? floating : seated(floating, g, other), one);
+    known.set(key, made);
+    return made;
+  };
+  const groups = floating.free.map((_, g) => {
+    const nodes = inGroup(g);
+    return { nodes, places: nodes.reduce((sum, n) => sum + (room[n] as number), 0) };
+  });
 
   const beside = (placed: number, lead: number): Seat[] => {
     const g = template.group[placed] as number;
-    const near = shares(floating, lead)[g] ?? 0;
-    const nodes = inGroup(g);
-    const places = nodes.reduce((sum, n) => sum + (room[n] as number), 0);
+    const near = shares(lead)[g] ?? 0;
+    const { nodes, places } = groups[g] as (typeof groups)[number];
     const seats = nodes.map((n) => ({
       mask: path(n, placed),
       share: (near * (room[n] as number)) / places,
@@ -122,11 +140,10 @@ function seating(
   const both = (a: number, b: number): Seat[] => {
     const seats: Seat[] = [];
     let together = 0;
-    shares(floating, a).forEach((share, g) => {
-      const nodes = inGroup(g);
-      const places = nodes.reduce((sum, n) => sum + (room[n] as number), 0);
+    shares(a).forEach((share, g) => {
+      const { nodes, places } = groups[g] as (typeof groups)[number];
       if (share === 0 || places < 2) return;
-      const near = share * (shares(seated(floating, g, touched(a)), b)[g] ?? 0);
+      const near = share * (shares(b, g, touched(a))[g] ?? 0);
       together += near;
       for (const i of nodes) {
         for (const j of nodes) {
@@ -153,50 +170,13 @@ function seating(
   };
 }
 
-/** Weights of classes and readings together, for the mutual information between them. */
-class JointCounts {
-  private readonly joint = new Map<number, number>();
-  private readonly classes = new Map<number, number>();
-  private readonly readings = new Map<number, number>();
-
-  add(label: number, bin: number, weight: number): void {
-    if (weight <= 0) return;
-    bump(this.joint, label * MOST_BINS + bin + 1, weight);
-    bump(this.classes, label, weight);
-    bump(this.readings, bin, weight);
-  }
-
-  /** I = H(reading) + H(class) − H(both), in nats; never below zero. */
-  mutualInformation(): number {
-    return Math.max(0, entropy(this.readings) + entropy(this.classes) - entropy(this.joint));
-  }
-}
-
-const MOST_BINS = 1e6;
-
-function bump(counts: Map<number, number>, key: number, weight: number): void {
-  counts.set(key, (counts.get(key) ?? 0) + weight);
-}
-
-function entropy(counts: ReadonlyMap<number, number>): number {
-  let total = 0;
-  let sum = 0;
-  for (const weight of counts.values()) {
-    total += weight;
-    sum += weight * Math.log(weight);
-  }
-  return total > 0 ? Math.log(total) - sum / total : 0;
-}
-
 const OPEN_BIN = -1;
 
-type Bins = readonly (readonly [bin: number, share: number])[];
-
-const OPEN: Bins = [[OPEN_BIN, 1]];
+const OPEN: BinShares = { bins: [OPEN_BIN], shares: [1] };
 
 /** What a hypothesis expects along any path, as shares of bins; each path worked out once. */
-function expectations(hypothesis: Hypothesis, meter: Meter): (mask: number) => Bins {
-  const known = new Map<number, Bins>([[APART, OPEN]]);
+function expectations(hypothesis: Hypothesis, meter: Meter): (mask: number) => BinShares {
+  const known = new Map<number, BinShares>([[APART, OPEN]]);
   return (mask) => {
     const bins = known.get(mask) ?? expectedBins(hypothesis, mask, meter);
     known.set(mask, bins);
@@ -205,7 +185,7 @@ function expectations(hypothesis: Hypothesis, meter: Meter): (mask: number) => B
 }
 
 /** The expected reading along a path, what is not known of the sections spread over the bins. */
-function expectedBins(hypothesis: Hypothesis, mask: number, meter: Meter): Bins {
+function expectedBins(hypothesis: Hypothesis, mask: number, meter: Meter): BinShares {
   const { ohms, sigmaOhms } = predict(hypothesis, mask);
   const relative = ohms > 0 ? Math.min(sigmaOhms / ohms, 1.5) : 0;
   const low = errorScale(ohms * Math.exp(-2 * relative), meter);
@@ -214,15 +194,16 @@ function expectedBins(hypothesis: Hypothesis, mask: number, meter: Meter): Bins 
   const zs = Array.from({ length: points }, (_, k) => (points === 1 ? 0 : (k / (points - 1)) * 4 - 2));
   const shares = zs.map((z) => Math.exp(-0.5 * z * z));
   const sum = shares.reduce((total, share) => total + share, 0);
-  return zs.flatMap((z, k) => {
+  const bins: number[] = [];
+  const parts: number[] = [];
+  zs.forEach((z, k) => {
     const place = errorScale(ohms * Math.exp(z * relative), meter) / 2;
     const bin = Math.floor(place);
     const share = (shares[k] ?? 0) / sum;
-    return [
-      [bin, (bin + 1 - place) * share],
-      [bin + 1, (place - bin) * share],
-    ] as const;
+    bins.push(bin, bin + 1);
+    parts.push((bin + 1 - place) * share, (place - bin) * share);
   });
+  return { bins, shares: parts };
 }
 
 /** Ohms on the scale where the meter's standard deviation is one: ∫ dR/σ(R), σ = (percent·R + counts·digit)/2. */

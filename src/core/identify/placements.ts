@@ -35,6 +35,8 @@ export function placements(
   const { template, leadCount } = skeleton;
   const { nodes } = template.variant;
   if (facts.largestIsland > template.largestGroup || facts.leastGroups > template.groups) return NONE;
+  if (skeleton.fullestGroup > facts.mostTogether) return NONE;
+  const visible = nodes.filter((node) => node.leads > 0).length;
   const search: Search = {
     skeleton,
     facts,
@@ -42,7 +44,8 @@ export function placements(
     effort,
     seating: emptySeating(template, facts),
     at: facts.islands.map(() => new Int8Array(nodes.length + 1).fill(-1)),
-    visible: nodes.filter((node) => node.leads > 0).length,
+    visible,
+    spare: leadCount - visible,
     branched: nodes.some((_, n) => degreeIn(template, n) > 2),
     free: leadCount - facts.placed,
     found: [],
@@ -62,6 +65,8 @@ interface Search {
   readonly at: readonly Int8Array[];
   /** Nodes that leads come out of. */
   readonly visible: number;
+  /** Leads that may still be set beside another one: what the motor has beyond one on every node. */
+  spare: number;
   /** Some node of the template has windings in more than two directions. */
   readonly branched: boolean;
   /** Leads that no ohms were read through. */
@@ -125,18 +130,22 @@ function seatTree(search: Search, tree: IslandTree, vertex: number, used: number
     const edge = path ? (path[node] as number) : 0;
     if (path && (edge <= 0 || (edge & used) !== 0)) continue;
     if (!fitsAhead(hanging, ahead?.[node] ?? template.ahead[node]?.[node] ?? [])) continue;
-    if ((count[node] as number) + leads.length > (nodes[node]?.leads ?? 0)) continue;
+    const there = count[node] as number;
+    if (there + leads.length > (nodes[node]?.leads ?? 0)) continue;
     seats[vertex] = node;
     if (mask === 0) {
       seatTree(search, tree, vertex + 1, used | edge, depth);
       continue;
     }
-    if (!maySit(seating, node, leads, mask)) continue;
+    const beside = there > 0 ? leads.length : leads.length - 1;
+    if (beside > search.spare || !maySit(seating, node, leads, mask)) continue;
     const alike = imagesOf(seating, node);
     const deeper = alike === 1 ? depth : { ...depth, images: depth.images * alike };
+    search.spare -= beside;
     seatInPlace(seating, node, leads, mask, true);
     seatTree(search, tree, vertex + 1, used | edge, deeper);
     seatInPlace(seating, node, leads, mask, false);
+    search.spare += beside;
   }
 }
 

@@ -1,6 +1,7 @@
-import { type Evidence, lessOhms } from "./evidence";
+import { type Evidence, lessOhms, type PairEvidence } from "./evidence";
+import { directionVariance } from "./fit";
 import type { Told } from "./hints";
-import { type Hypotheses, hypotheses, logSum } from "./hypotheses";
+import { bits, type Hypotheses, type Hypothesis, hypotheses, logSum, pathBetween } from "./hypotheses";
 
 /** Probes that were not zeroed: what they add to every reading, and what stands once that is taken off. */
 export interface ProbeOffset {
@@ -12,62 +13,134 @@ export interface ProbeOffset {
 /** How often a sheet comes without its probes' zero. */
 const FORGOTTEN_SHARE = 0.1;
 /** Uncorrected probes add about so many ohms. */
-const OFFSETS_OHMS = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 1];
+const OFFSETS_OHMS = [0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 1] as const;
 /** The offset must explain the sheet better than no offset by so much, in nats. */
 const CLEARLY_NATS = 3;
+/** What an offset costs before it has explained anything, in nats. */
+const COSTS_NATS = -Math.log(FORGOTTEN_SHARE / OFFSETS_OHMS.length);
+/** What an estimate of an offset's gain may be wrong by, in nats: a row is weighed where it may win by that. */
+const ESTIMATED_TO_NATS = 3;
+/** Explanations whose own offset is reckoned: the rest would have to gain as much more. */
+const MOST_BENT = 40;
 /** A pair that may be bonded and reads so far over zero, in standard deviations and ohms, raises the suspicion. */
 const BONDED_SIGMAS = 2.2;
 const MOST_BONDED_OHMS = 1.2;
-const STRAINED_SIGMAS = 1.8;
-
-/** A reading that an offset explains as bonded lies this near to it, in standard deviations and half a step of the row. */
-const NEAR_BONDED_SIGMAS = 3;
-const HALF_STEP_OHMS = 0.1;
+/** Leads that are one conductor read alike to any third one, whatever the probes add: to so many standard deviations. */
+const ALIKE_SIGMAS = 5;
 
 /**
  * Looks for probes that were not zeroed. Their ohms stand in every reading once, so two parts read one offset more than
- * their whole, and leads that are one conductor do not read zero. It is asked only where the sheet shows one of these;
- * then the whole is weighed for a row of offsets against none.
+ * their whole, and leads that are one conductor do not read zero. It is asked only where the sheet shows one of these,
+ * and for the offsets that they ask for; then the whole is weighed with each against none.
+ *
+ * Method: the gain of an offset under an explanation that stands is that of one more unknown in its fit, linearised. An
+ * offset that makes a bonded pair of a reading has no such estimate: it is weighed at that reading. From there the search
+ * climbs along the row as long as it gains. Failure: an offset that helps only an explanation left out without it, and
+ * by neither of the two signs, is not found.
  */
 export function probeOffset(evidence: Evidence, told: Told, asRead: Hypotheses): ProbeOffset | null {
-  if (!suspicious(evidence, asRead)) return null;
+  if (evidence.pairs.length < 3) return null;
   const asItIs = logSum(asRead.all.map((h) => h.logWeight));
-  const each = Math.log(FORGOTTEN_SHARE / OFFSETS_OHMS.length);
-  let best: (ProbeOffset & { log: number }) | null = null;
-  for (const ohms of OFFSETS_OHMS.filter(worthTrying(evidence, asRead))) {
-    if (evidence.pairs.some((pair) => pair.ohms !== null && pair.ohms - ohms < -3 * pair.sigmaOhms)) break;
+  const least = Math.min(
+    ...evidence.pairs.flatMap(({ ohms, sigmaOhms }) => (ohms === null ? [] : [ohms + 3 * sigmaOhms])),
+  );
+  const row = OFFSETS_OHMS.filter((ohms) => ohms <= least);
+  const weighed = new Map<number, Weighed>();
+  const weigh = (ohms: number): number => {
+    const known = weighed.get(ohms);
+    if (known) return known.log;
     const corrected = lessOhms(evidence, ohms);
     const standing = hypotheses(corrected, told);
-    const log = logSum(standing.all.map((h) => h.logWeight)) + each;
-    if (!best || log > best.log) best = { ohms, evidence: corrected, standing, log };
-  }
+    const log = logSum(standing.all.map((h) => h.logWeight)) - COSTS_NATS;
+    weighed.set(ohms, { ohms, evidence: corrected, standing, log });
+    return log;
+  };
+  for (const start of startsOf(row, evidence, asRead)) climb(row, start, asItIs - HOPELESS_NATS, weigh);
+  let best: Weighed | null = null;
+  for (const one of weighed.values()) if (!best || one.log > best.log) best = one;
   return best && best.log > asItIs + CLEARLY_NATS ? best : null;
 }
 
-/**
- * The offsets that could win: those near a reading that they make a bonded pair of, and every one where the readings are
- * bent by more than an offset has to gain. Where they are bent by less, no other offset can gain that much.
- */
-function worthTrying({ pairs }: Evidence, { all }: Hypotheses): (ohms: number) => boolean {
-  const [best] = all;
-  const bentNats = best?.fit.residualSigmas.reduce((sum, z) => sum + (z * z) / 2, 0) ?? Infinity;
-  const hasToGain = CLEARLY_NATS - Math.log(FORGOTTEN_SHARE / OFFSETS_OHMS.length);
-  if (!best || best.placement.template.variant.unusual || bentNats > hasToGain) return () => true;
-  return (offset) =>
-    pairs.some(
-      ({ ohms, sigmaOhms }) =>
-        ohms !== null &&
-        ohms < MOST_BONDED_OHMS &&
-        Math.abs(ohms - offset) < NEAR_BONDED_SIGMAS * sigmaOhms + HALF_STEP_OHMS,
-    );
+interface Weighed extends ProbeOffset {
+  /** Log of prior × evidence over all explanations. */
+  readonly log: number;
 }
 
-function suspicious(evidence: Evidence, { all }: Hypotheses): boolean {
+/** An offset that leaves the sheet so much worse than none is not the foot of anything, in nats. */
+const HOPELESS_NATS = 12;
+
+/** Weighs an offset of the row, and its neighbours as long as they gain. */
+function climb(row: readonly number[], start: number, least: number, weigh: (ohms: number) => number): void {
+  const at = row.indexOf(start);
+  const here = weigh(start);
+  if (here < least) return;
+  for (const step of [-1, 1]) {
+    let before = here;
+    for (let i = at + step; i >= 0 && i < row.length; i += step) {
+      const log = weigh(row[i] as number);
+      if (log <= before) break;
+      before = log;
+    }
+  }
+}
+
+/** The offsets of a row that the sheet asks for; all of them where nothing usual explains it. */
+function startsOf(row: readonly number[], evidence: Evidence, { all }: Hypotheses): ReadonlySet<number> {
   const [best] = all;
-  if (evidence.pairs.length < 3) return false;
-  if (!best || best.placement.template.variant.unusual) return true;
-  if (best.fit.residualSigmas.some((z) => Math.abs(z) > STRAINED_SIGMAS)) return true;
-  return evidence.pairs.some(
-    ({ ohms, sigmaOhms }) => ohms !== null && ohms > BONDED_SIGMAS * sigmaOhms && ohms < MOST_BONDED_OHMS,
-  );
+  if (!best || best.placement.template.variant.unusual) return new Set(row);
+  const starts = new Set<number>();
+  const near = (ohms: number) => {
+    const [first] = [...row].sort((x, y) => Math.abs(x - ohms) - Math.abs(y - ohms));
+    if (first !== undefined) starts.add(first);
+  };
+  for (const pair of evidence.pairs) if (mayBeBonded(pair, evidence)) near(pair.ohms as number);
+  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  for (const hypothesis of all.slice(0, MOST_BENT)) {
+    const { ohms, gainNats } = ownOffset(hypothesis, read);
+    const behind = best.logWeight - hypothesis.logWeight;
+    if (ohms > 0 && gainNats - behind > CLEARLY_NATS + COSTS_NATS - ESTIMATED_TO_NATS) near(ohms);
+  }
+  return starts;
+}
+
+/** A reading that is no zero and may yet be one conductor's, but for the probes. */
+function mayBeBonded({ a, b, ohms, sigmaOhms }: PairEvidence, { pairs }: Evidence): boolean {
+  if (ohms === null || ohms <= BONDED_SIGMAS * sigmaOhms || ohms >= MOST_BONDED_OHMS) return false;
+  const toThird = (lead: number, other: number) =>
+    pairs.flatMap((pair) => {
+      if (pair.a === lead && pair.b !== other) return [{ third: pair.b, pair }];
+      return pair.b === lead && pair.a !== other ? [{ third: pair.a, pair }] : [];
+    });
+  const ofB = toThird(b, a);
+  return toThird(a, b).every(({ third, pair }) => {
+    const same = ofB.find((other) => other.third === third)?.pair;
+    if (!same) return true;
+    if (pair.ohms === null || same.ohms === null) return pair.ohms === same.ohms;
+    return Math.abs(pair.ohms - same.ohms) < ALIKE_SIGMAS * Math.hypot(pair.sigmaOhms, same.sigmaOhms);
+  });
+}
+
+/**
+ * The offset that an explanation would like best, and what it would gain by it in nats: Newton's step in one more
+ * unknown that stands in every reading, the sections moving with it.
+ */
+function ownOffset(
+  { fit, fitIndex, placement: { template, nodeOf } }: Hypothesis,
+  read: readonly PairEvidence[],
+): { ohms: number; gainNats: number } {
+  const along = new Float64Array(fit.ohms.length);
+  let slope = 0;
+  let curvature = 0;
+  read.forEach(({ a, b, sigmaOhms }, row) => {
+    const weight = 1 / (sigmaOhms * sigmaOhms);
+    slope += (fit.residualSigmas[row] as number) / sigmaOhms;
+    curvature += weight;
+    for (const s of bits(pathBetween(template, nodeOf, a, b))) {
+      const f = fitIndex[s] as number;
+      along[f] = (along[f] as number) + weight * (fit.ohms[f] as number);
+    }
+  });
+  const left = curvature - directionVariance(fit, along);
+  if (left <= 1e-9 * curvature) return { ohms: 0, gainNats: 0 };
+  return { ohms: slope / left, gainNats: (slope * slope) / (2 * left) };
 }

@@ -1,7 +1,7 @@
 import type { TemplateNode, TemplateSection, Variant } from "../motor/family";
 import { type SoftBox, softBox } from "../motor/softBox";
 import { factorial } from "./floating";
-import { boxId, type Skeleton } from "./skeleton";
+import { boxId, fullestGroup, type Skeleton } from "./skeleton";
 import { templateOf } from "./template";
 
 /** Sights this much rarer than all together are not kept. */
@@ -61,7 +61,16 @@ function see(skeletons: readonly Skeleton[], leads: number): Skeleton[] {
       const share = builds.reduce((sum, build) => sum + build.share, 0);
       const template = templateOf({ ...variant, nodes });
       return [
-        { family: from.family, template, leadCount: leads, builds, share, partial: true, unusual: false },
+        {
+          family: from.family,
+          template,
+          leadCount: leads,
+          builds,
+          fullestGroup: fullestGroup(template, builds),
+          share,
+          partial: true,
+          unusual: false,
+        },
       ];
     })
     .sort((a, b) => b.share - a.share);

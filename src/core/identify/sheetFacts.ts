@@ -1,4 +1,5 @@
 import { type Evidence, openMasks } from "./evidence";
+import { bitCount } from "./floating";
 import { type IslandTrees, islandTrees } from "./islandTrees";
 
 /** What a search asks of the evidence, the same for all skeletons. */
@@ -10,6 +11,8 @@ export interface Facts {
   readonly placed: number;
   /** So many groups there are at least: islands and lone leads that have read open to each other. */
   readonly leastGroups: number;
+  /** So many leads at most have not read open to each other: no group has more. */
+  readonly mostTogether: number;
   /** For each lead, those it read open to; and the leads that read nothing but open. Bit masks. */
   readonly openTo: readonly number[];
   readonly floaters: number;
@@ -31,6 +34,7 @@ export function factsOf(evidence: Evidence): Facts {
     largestIsland: islands[0]?.length ?? 0,
     placed: placed.length,
     leastGroups: mutuallyOpen(islands, openTo),
+    mostTogether: mostTogether(openTo),
     openTo,
     floaters,
     counted: new Map(),
@@ -60,6 +64,21 @@ function mutuallyOpen(islands: readonly (readonly number[])[], openTo: readonly 
     0,
     parts.map((_, i) => i),
   );
+}
+
+/** The most leads of which no two have read open to each other, by trying with and without each of at most a dozen. */
+function mostTogether(openTo: readonly number[]): number {
+  const most = (waiting: number): number => {
+    for (let rest = waiting; rest !== 0; rest &= rest - 1) {
+      const lead = 31 - Math.clz32(rest & -rest);
+      const apart = (openTo[lead] as number) & waiting;
+      if (apart === 0) continue;
+      const without = waiting & ~(1 << lead);
+      return Math.max(most(without), most(without & ~apart) + 1);
+    }
+    return bitCount(waiting);
+  };
+  return most((1 << openTo.length) - 1);
 }
 
 /**

@@ -12,6 +12,8 @@ export interface Skeleton {
   readonly leadCount: number;
   /** Leads on each node, and how common that is among the family's builds; shares of 1 over the whole family. */
   readonly builds: readonly { readonly leads: readonly number[]; readonly share: number }[];
+  /** Every build has a group of so many leads at least. */
+  readonly fullestGroup: number;
   /** Sum of the builds' shares. */
   readonly share: number;
   /** True where some leads of the motor are left out of the sight: see `seenSkeletons`. */
@@ -58,17 +60,32 @@ export function gather(family: Family, leadCount: number, variants: readonly Var
         leads: variant.nodes.map((node) => node.leads),
         share: variant.weight / total,
       }));
+      const template = templateOf({ ...first, nodes });
       return {
         family,
-        template: templateOf({ ...first, nodes }),
+        template,
         leadCount,
         builds,
+        fullestGroup: fullestGroup(template, builds),
         share: builds.reduce((sum, build) => sum + build.share, 0),
         partial: false,
         unusual: first.unusual ?? false,
       };
     })
     .sort((a, b) => b.share - a.share);
+}
+
+/** The leads of the fullest group, in the build where that has fewest. */
+export function fullestGroup({ group }: Template, builds: Skeleton["builds"]): number {
+  const fullest = ({ leads }: Skeleton["builds"][number]) => {
+    const sizes: number[] = group.map(() => 0);
+    leads.forEach((count, n) => {
+      const g = group[n] as number;
+      sizes[g] = (sizes[g] as number) + count;
+    });
+    return Math.max(...sizes);
+  };
+  return Math.min(...builds.map(fullest));
 }
 
 /** What tells skeletons apart: roles, sections and symmetries, not the lead counts. */
@@ -103,11 +120,13 @@ export function brokenSkeletons(skeleton: Skeleton, commonestShare: number): rea
         return left ? [{ leads: left, share: share * rarity }] : [];
       });
       if (builds.length === 0) return [];
+      const template = templateOf(variant);
       return [
         {
           ...skeleton,
-          template: templateOf(variant),
+          template,
           builds,
+          fullestGroup: fullestGroup(template, builds),
           share: builds.reduce((sum, build) => sum + build.share, 0),
         },
       ];
