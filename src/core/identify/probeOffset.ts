@@ -34,8 +34,8 @@ const ALIKE_SIGMAS = 5;
  * and for the offsets that they ask for; then the whole is weighed with each against none.
  *
  * Method: the gain of an offset under an explanation that stands is that of one more unknown in its fit, linearised. An
- * offset that makes a bonded pair of a reading has no such estimate: it is weighed at that reading. From there the search
- * climbs along the row as long as it gains. Failure: an offset that helps only an explanation left out without it, and
+ * offset that makes a bonded pair of a reading has no such estimate: it is weighed at that reading. From there the
+ * search steps on to where what was weighed points to, as long as it may win. Failure: an offset that helps only an explanation left out without it, and
  * by neither of the two signs, is not found.
  */
 export function probeOffset(evidence: Evidence, told: Told, asRead: Hypotheses): ProbeOffset | null {
@@ -46,16 +46,14 @@ export function probeOffset(evidence: Evidence, told: Told, asRead: Hypotheses):
   );
   const row = OFFSETS_OHMS.filter((ohms) => ohms <= least);
   const weighed = new Map<number, Weighed>();
-  const weigh = (ohms: number): number => {
-    const known = weighed.get(ohms);
-    if (known) return known.log;
-    const corrected = lessOhms(evidence, ohms);
-    const standing = hypotheses(corrected, told);
-    const log = logSum(standing.all.map((h) => h.logWeight)) - COSTS_NATS;
-    weighed.set(ohms, { ohms, evidence: corrected, standing, log });
-    return log;
-  };
-  for (const start of startsOf(row, evidence, asRead)) climb(row, start, asItIs - HOPELESS_NATS, weigh);
+  for (const start of startsOf(row, evidence, asRead)) {
+    let ohms: number | null = start;
+    while (ohms !== null && !weighed.has(ohms)) {
+      const here = weigh(ohms, evidence, told);
+      weighed.set(ohms, here);
+      ohms = step(here, row, asItIs);
+    }
+  }
   let best: Weighed | null = null;
   for (const one of weighed.values()) if (!best || one.log > best.log) best = one;
   return best && best.log > asItIs + CLEARLY_NATS ? best : null;
@@ -66,41 +64,51 @@ interface Weighed extends ProbeOffset {
   readonly log: number;
 }
 
-/** An offset that leaves the sheet so much worse than none is not the foot of anything, in nats. */
-const HOPELESS_NATS = 12;
+function weigh(ohms: number, evidence: Evidence, told: Told): Weighed {
+  const corrected = lessOhms(evidence, ohms);
+  const standing = hypotheses(corrected, told);
+  return {
+    ohms,
+    evidence: corrected,
+    standing,
+    log: logSum(standing.all.map((h) => h.logWeight)) - COSTS_NATS,
+  };
+}
 
-/** Weighs an offset of the row, and its neighbours as long as they gain. */
-function climb(row: readonly number[], start: number, least: number, weigh: (ohms: number) => number): void {
-  const at = row.indexOf(start);
-  const here = weigh(start);
-  if (here < least) return;
-  for (const step of [-1, 1]) {
-    let before = here;
-    for (let i = at + step; i >= 0 && i < row.length; i += step) {
-      const log = weigh(row[i] as number);
-      if (log <= before) break;
-      before = log;
-    }
+/** The offset of the row where what was weighed points to, if it may win there; null where it does not. */
+function step(
+  { ohms, evidence, standing, log }: Weighed,
+  row: readonly number[],
+  asItIs: number,
+): number | null {
+  let most = 0;
+  let to: number | null = null;
+  for (const { offset, gainNats } of ownOffsets(evidence, standing)) {
+    if (gainNats <= most || log + gainNats < asItIs + CLEARLY_NATS - ESTIMATED_TO_NATS) continue;
+    most = gainNats;
+    to = nearest(row, ohms + offset);
   }
+  return to;
 }
 
 /** The offsets of a row that the sheet asks for; all of them where nothing usual explains it. */
-function startsOf(row: readonly number[], evidence: Evidence, { all }: Hypotheses): ReadonlySet<number> {
-  const [best] = all;
+function startsOf(row: readonly number[], evidence: Evidence, asRead: Hypotheses): ReadonlySet<number> {
+  const [best] = asRead.all;
   if (!best || best.placement.template.variant.unusual) return new Set(row);
   const starts = new Set<number>();
-  const near = (ohms: number) => {
-    const [first] = [...row].sort((x, y) => Math.abs(x - ohms) - Math.abs(y - ohms));
-    if (first !== undefined) starts.add(first);
-  };
-  for (const pair of evidence.pairs) if (mayBeBonded(pair, evidence)) near(pair.ohms as number);
-  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
-  for (const hypothesis of all.slice(0, MOST_BENT)) {
-    const { ohms, gainNats } = ownOffset(hypothesis, read);
-    const behind = best.logWeight - hypothesis.logWeight;
-    if (ohms > 0 && gainNats - behind > CLEARLY_NATS + COSTS_NATS - ESTIMATED_TO_NATS) near(ohms);
+  const add = (ohms: number | null) => ohms !== null && starts.add(ohms);
+  for (const pair of evidence.pairs) if (mayBeBonded(pair, evidence)) add(nearest(row, pair.ohms as number));
+  for (const { offset, gainNats } of ownOffsets(evidence, asRead)) {
+    if (offset > 0 && gainNats > CLEARLY_NATS + COSTS_NATS - ESTIMATED_TO_NATS) add(nearest(row, offset));
   }
   return starts;
+}
+
+function nearest(row: readonly number[], ohms: number): number | null {
+  return row.reduce<number | null>(
+    (best, other) => (best === null || Math.abs(other - ohms) < Math.abs(best - ohms) ? other : best),
+    null,
+  );
 }
 
 /** A reading that is no zero and may yet be one conductor's, but for the probes. */
@@ -120,14 +128,28 @@ function mayBeBonded({ a, b, ohms, sigmaOhms }: PairEvidence, { pairs }: Evidenc
   });
 }
 
-/**
- * The offset that an explanation would like best, and what it would gain by it in nats: Newton's step in one more
- * unknown that stands in every reading, the sections moving with it.
- */
+/** What an explanation would like to have off every reading. */
+interface OwnOffset {
+  readonly offset: number;
+  /** What the whole gains by it, in nats: less where the explanation has some lead to make up for. */
+  readonly gainNats: number;
+}
+
+/** The offsets that the likeliest explanations would like best. */
+function ownOffsets({ pairs }: Evidence, { all }: Hypotheses): OwnOffset[] {
+  const read = pairs.filter((pair) => pair.ohms !== null);
+  const best = all[0]?.logWeight ?? 0;
+  return all.slice(0, MOST_BENT).map((hypothesis) => {
+    const { offset, gainNats } = ownOffset(hypothesis, read);
+    return { offset, gainNats: gainNats - (best - hypothesis.logWeight) };
+  });
+}
+
+/** Newton's step in one more unknown that stands in every reading, the sections moving with it. */
 function ownOffset(
   { fit, fitIndex, placement: { template, nodeOf } }: Hypothesis,
   read: readonly PairEvidence[],
-): { ohms: number; gainNats: number } {
+): OwnOffset {
   const along = new Float64Array(fit.ohms.length);
   let slope = 0;
   let curvature = 0;
@@ -141,6 +163,6 @@ function ownOffset(
     }
   });
   const left = curvature - directionVariance(fit, along);
-  if (left <= 1e-9 * curvature) return { ohms: 0, gainNats: 0 };
-  return { ohms: slope / left, gainNats: (slope * slope) / (2 * left) };
+  if (left <= 1e-9 * curvature) return { offset: 0, gainNats: 0 };
+  return { offset: slope / left, gainNats: (slope * slope) / (2 * left) };
 }
