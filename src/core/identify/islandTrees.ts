@@ -1,13 +1,5 @@
 import type { Evidence } from "./evidence";
-import {
-  edgeEquations,
-  edgeOhms,
-  LEAST_EDGE_SHARE,
-  leastSquaresNats,
-  type Reading,
-  STRIDE,
-  vanishes,
-} from "./treeEdges";
+import { EdgeFit, LEAST_EDGE_SHARE, type Reading, STRIDE } from "./treeEdges";
 
 /**
  * A tree that could join the leads of one island: leads that ohms were read through, directly or by way of each other.
@@ -69,6 +61,7 @@ export function islandTrees(leads: readonly number[], evidence: Evidence): Islan
   );
   const leastOhms = LEAST_EDGE_SHARE * readings.reduce((most, { ohms }) => Math.max(most, ohms), 0);
   const shortOhms = (leastOhms * SHORT_SHARE) / LEAST_EDGE_SHARE;
+  const fit = new EdgeFit();
   const most = LARGE_GROUP.includes(leads.length) ? MOST_TREES_OF_LARGE_GROUPS : MOST_TREES;
   let states: Tree[] = [firstTree(leads[0] as number)];
   let cut = false;
@@ -89,10 +82,9 @@ export function islandTrees(leads: readonly number[], evidence: Evidence): Islan
     };
     for (const state of states) {
       eachExtension(state, lead, (tree) => {
-        const equations = edgeEquations(tree, rows);
-        tree.cost = leastSquaresNats(equations) + tree.oddity;
-        for (let e = 0; e < tree.edges; e++) if ((edgeOhms[e] as number) < shortOhms) tree.cost += SHORT_NATS;
-        if (tree.cost > best + HOPELESS_NATS || vanishes(equations, leastOhms)) return;
+        tree.cost = fit.nats(tree, rows, best + HOPELESS_NATS - tree.oddity) + tree.oddity;
+        for (let e = 0; e < tree.edges; e++) if ((fit.ohms[e] as number) < shortOhms) tree.cost += SHORT_NATS;
+        if (tree.cost > best + HOPELESS_NATS || fit.vanishes(leastOhms)) return;
         best = Math.min(best, tree.cost);
         if (tree.cost >= worst) {
           leftOut = Math.min(leftOut, tree.cost);
