@@ -61,39 +61,58 @@ const NO_ROOM = 0.01;
  * ways the others could still be shared out: the probability of any one of them is that much less.
  */
 function completeRoles({ placement, leadsOut }: Hypothesis): { roles: (Role | null)[]; ways: number } {
-  const { nodeOf, template, room, floating } = placement;
-  const { nodes } = template.variant;
-  const placed = nodeOf.map((node) => (node === null ? null : (nodes[node]?.role ?? null)));
+  const { nodeOf, template, room } = placement;
+  const placed = nodeOf.map((node) => (node === null ? null : (template.variant.nodes[node]?.role ?? null)));
   const floaters = nodeOf.flatMap((node, lead) => (node === null ? [lead] : []));
   if (floaters.length === 0) return { roles: renumberGroups(placed), ways: 1 };
-  const left = floating.free.map((_, g) => rolesLeft(placement, g));
-  const alone = left.map((roles) => new Set(roles.map(roleKey)).size === 1);
-  // Groups change places freely only while nobody sits in them: one with a placed lead is that lead's own.
-  const begun = new Set(nodeOf.flatMap((node) => (node === null ? [] : [template.group[node]])));
-  const kinds = left.map((roles, g) =>
-    alone[g] && !begun.has(g) ? `${roles[0]?.role}/${roles.length}` : "",
-  );
-  const seats = leadsOut === 0 ? onlySeating(floating, floaters, kinds) : null;
-  const filled = placed.map((role, lead) => {
-    const g = seats?.get(lead);
-    return role ?? (g !== undefined && alone[g] ? (left[g]?.[0] ?? null) : null);
-  });
+  const filled = leadsOut === 0 ? withFloaters(placement, placed, floaters) : placed;
   if (filled.every((role) => role !== null)) return { roles: renumberGroups(filled), ways: 1 };
   let ways = factorial(floaters.length);
   const byRole = new Map<string, number>();
-  nodes.forEach(({ role }, n) => {
-    if (role) byRole.set(roleKey(role), (byRole.get(roleKey(role)) ?? 0) + (room[n] ?? 0));
+  template.roleKeys.forEach((key, n) => {
+    if (key !== "") byRole.set(key, (byRole.get(key) ?? 0) + (room[n] as number));
   });
   for (const places of byRole.values()) ways /= factorial(Math.round(places));
   return { roles: renumberGroups(filled), ways: Math.max(2, ways) };
 }
 
-/** Roles of the places left in a group, one for each place. */
-function rolesLeft({ template, room }: Placement, group: number): Role[] {
-  return template.variant.nodes.flatMap(({ role }, n) => {
-    const places = room[n] ?? 0;
-    return role && template.group[n] === group && places > NO_ROOM
-      ? Array<Role>(Math.max(1, Math.round(places))).fill(role)
-      : [];
+/** What is left free in a group of a placement. */
+interface Vacancy {
+  /** The role of the first place. */
+  readonly role: Role;
+  readonly key: string;
+  places: number;
+  /** Every place has that role. */
+  alike: boolean;
+}
+
+/** Roles with those of the floating leads that one way only is left to seat, in groups where all places are alike. */
+function withFloaters(
+  { nodeOf, template, floating, room }: Placement,
+  placed: readonly (Role | null)[],
+  floaters: readonly number[],
+): (Role | null)[] {
+  const vacancies = new Map<number, Vacancy>();
+  template.variant.nodes.forEach(({ role }, n) => {
+    const places = room[n] as number;
+    if (!role || places <= NO_ROOM) return;
+    const g = template.group[n] as number;
+    const key = template.roleKeys[n] as string;
+    const vacancy = vacancies.get(g) ?? { role, key, places: 0, alike: true };
+    vacancy.places += Math.max(1, Math.round(places));
+    vacancy.alike &&= vacancy.key === key;
+    vacancies.set(g, vacancy);
+  });
+  // Groups change places freely only while nobody sits in them: one with a placed lead is that lead's own.
+  const begun = new Set(nodeOf.flatMap((node) => (node === null ? [] : [template.group[node]])));
+  const kinds = floating.free.map((_, g) => {
+    const vacancy = vacancies.get(g);
+    return vacancy?.alike && !begun.has(g) ? `${vacancy.role.role}/${vacancy.places}` : "";
+  });
+  const seats = onlySeating(floating, floaters, kinds);
+  if (!seats) return [...placed];
+  return placed.map((role, lead) => {
+    const vacancy = role ? undefined : vacancies.get(seats.get(lead) ?? -1);
+    return role ?? (vacancy?.alike ? vacancy.role : null);
   });
 }

@@ -20,11 +20,17 @@ const AGAINST_MARK_NATS = 3;
 /** Numbers on a motor of a kind whose leads have none by habit. */
 const MARKED_UNLIKE_NATS = 1.5;
 
-/** What colours, marks and observations say of a placement, in nats: 0 where they say nothing. */
-export function hintNats(family: Family, placement: Placement, { about, leads, told }: Told): number {
-  const roles = rolesOfPlaced(placement);
-  const colours = about.trustColours === 0 ? 0 : about.trustColours * colourNats(leads, roles);
-  return colours - observedNats(family, roles, told, leads) - markNats(family, placement, leads);
+/** What colours, marks and observations say of placements, in nats: 0 where they say nothing. What a sheet has of them is read once. */
+export function hinting({ about, leads, told }: Told): (family: Family, placement: Placement) => number {
+  const trust = leads.some(({ colour }) => colour !== undefined) ? about.trustColours : 0;
+  const marked = leads.some(({ mark }) => slotOfMark(mark) !== null);
+  if (trust === 0 && told.length === 0 && !marked) return () => 0;
+  return (family, placement) => {
+    const roles = rolesOfPlaced(placement);
+    const colours = trust === 0 ? 0 : trust * colourNats(leads, roles);
+    const marks = marked ? markNats(family, placement, leads) : 0;
+    return colours - observedNats(family, roles, told, leads) - marks;
+  };
 }
 
 function rolesOfPlaced({ template, nodeOf }: Placement): (Role | null)[] {

@@ -1,9 +1,9 @@
 import { FAMILIES } from "../motor/families";
-import type { About, Family } from "../motor/family";
+import type { About, Family, TemplateSection } from "../motor/family";
 import { type Break, isBroken } from "./breaks";
-import type { Evidence } from "./evidence";
+import type { Evidence, PairEvidence } from "./evidence";
 import { type Fit, type FitRow, type FitSection, fitSections, type RoughFit, roughFit } from "./fit";
-import { hintNats, type Told } from "./hints";
+import { hinting, type Told } from "./hints";
 import type { Placement } from "./placement";
 import { PRUNE_SIGMAS, placements } from "./placements";
 import { seenSkeletons } from "./seenSkeletons";
@@ -48,7 +48,9 @@ const MOST_LEADS_SIGHTED = 8;
 export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
   const { about } = told;
   const facts = factsOf(evidence);
-  const cache = new Map<string, { rough: RoughFit; fit: Fit | null }>();
+  const hintNats = hinting(told);
+  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  const problems = new Map<string, Problem>();
   const drafts: Draft[] = [];
   const effort = { left: MOST_STEPS };
   const search = (list: readonly Candidate[]): boolean => {
@@ -58,18 +60,14 @@ export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
       room -= found.length;
       const leadsOut = skeleton.partial ? evidence.leadCount - skeleton.leadCount : 0;
       for (const placement of found) {
-        const { sections, rows, fitIndex, key } = problem(placement, evidence);
-        const known = cache.get(key) ?? { rough: roughFit(sections, rows), fit: null };
-        cache.set(key, known);
-        const logShare = logPrior + Math.log(placement.share) + hintNats(skeleton.family, placement, told);
+        const { problem, fitIndex } = problemOf(placement, read, problems);
+        const logShare = logPrior + Math.log(placement.share) + hintNats(skeleton.family, placement);
         drafts.push({
           family: skeleton.family,
           placement,
           leadsOut,
           fitIndex,
-          sections,
-          rows,
-          known,
+          problem,
           logShare,
         });
       }
@@ -81,17 +79,23 @@ export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
   const complete = search(sound);
   const truncated = !complete || facts.islands.some((island) => island.cut);
   if (evidence.pairs.some(({ ohms }) => ohms === null)) search(broken(sound));
-  const promise = (draft: Draft) => draft.logShare - draft.known.rough.costNats;
+  const promise = (draft: Draft) => draft.logShare - draft.problem.rough.costNats;
   const bestPromise = drafts.reduce(
     (best, draft) => Math.max(best, promise(draft)),
     Number.NEGATIVE_INFINITY,
   );
   const all = drafts
     .filter((draft) => promise(draft) > bestPromise - HOPELESS_NATS)
-    .map(({ family, placement, leadsOut, fitIndex, sections, rows, known, logShare }): Hypothesis => {
-      known.fit ??= fitSections(sections, rows, known.rough);
-      const logWeight = logShare + known.fit.logEvidence;
-      return { family, placement, leadsOut, logWeight, fit: known.fit, fitIndex };
+    .map(({ family, placement, leadsOut, fitIndex, problem, logShare }): Hypothesis => {
+      problem.fit ??= fitSections(problem.sections, problem.rows, problem.rough);
+      return {
+        family,
+        placement,
+        leadsOut,
+        logWeight: logShare + problem.fit.logEvidence,
+        fit: problem.fit,
+        fitIndex,
+      };
     })
     .sort((a, b) => b.logWeight - a.logWeight);
   const best = all[0]?.logWeight ?? 0;
@@ -104,10 +108,16 @@ interface Draft {
   readonly placement: Placement;
   readonly leadsOut: number;
   readonly fitIndex: readonly number[];
+  readonly problem: Problem;
+  readonly logShare: number;
+}
+
+/** A fit that one or many placements ask for: the same sections under the same readings. */
+interface Problem {
   readonly sections: readonly FitSection[];
   readonly rows: readonly FitRow[];
-  readonly known: { readonly rough: RoughFit; fit: Fit | null };
-  readonly logShare: number;
+  readonly rough: RoughFit;
+  fit: Fit | null;
 }
 
 interface Candidate {
@@ -183,31 +193,48 @@ function leastConductors(evidence: Evidence): number {
   return own.length;
 }
 
-/** The fit a placement asks for: only sections that readings run through, and those their priors refer to. */
-function problem({ template, nodeOf }: Placement, evidence: Evidence) {
-  const { variant } = template;
-  const fitIndex: number[] = Array(variant.sections.length).fill(-1);
-  const sections: FitSection[] = [];
+/**
+ * The fit a placement asks for: only sections that readings run through, and those their priors refer to. Placements
+ * that ask for the same share one.
+ */
+function problemOf(
+  { template, nodeOf }: Placement,
+  read: readonly PairEvidence[],
+  problems: Map<string, Problem>,
+): { problem: Problem; fitIndex: readonly number[] } {
+  const { sections } = template.variant;
+  const fitIndex: number[] = Array(sections.length).fill(-1);
+  const order: number[] = [];
   let key = "";
   const include = (s: number): number => {
     const known = fitIndex[s] as number;
-    const section = variant.sections[s];
-    if (known >= 0 || !section) return known;
-    const ratioTo = section.ratioTo === null ? null : include(section.ratioTo);
-    fitIndex[s] = sections.length;
-    sections.push({ ratioTo, box: section.box });
-    key += `${boxId(section.box)}:${ratioTo},`;
-    return sections.length - 1;
+    if (known >= 0) return known;
+    const { ratioTo, box } = sections[s] as TemplateSection;
+    const to = ratioTo === null ? null : include(ratioTo);
+    fitIndex[s] = order.push(s) - 1;
+    key += `${boxId(box)}:${to},`;
+    return order.length - 1;
   };
-  const rows: FitRow[] = [];
-  for (const { a, b, ohms, sigmaOhms } of evidence.pairs) {
-    if (ohms === null) continue;
+  const masks: number[] = [];
+  for (const { a, b } of read) {
     let mask = 0;
-    for (const s of bits(pathBetween(template, nodeOf, a, b))) mask |= 1 << include(s);
-    rows.push({ mask, ohms, sigmaOhms });
+    for (let path = pathBetween(template, nodeOf, a, b), s = 0; path >> s > 0; s++)
+      if ((path >> s) & 1) mask |= 1 << include(s);
+    masks.push(mask);
     key += `${mask};`;
   }
-  return { sections, rows, fitIndex, key };
+  const known = problems.get(key);
+  if (known) return { problem: known, fitIndex };
+  const ofFit = order.map((s): FitSection => {
+    const { ratioTo, box } = sections[s] as TemplateSection;
+    return { ratioTo: ratioTo === null ? null : (fitIndex[ratioTo] as number), box };
+  });
+  const rows = read.map(
+    ({ ohms, sigmaOhms }, i): FitRow => ({ mask: masks[i] as number, ohms: ohms as number, sigmaOhms }),
+  );
+  const problem = { sections: ofFit, rows, rough: roughFit(ofFit, rows), fit: null };
+  problems.set(key, problem);
+  return { problem, fitIndex };
 }
 
 /** Path mask between two placed leads; {@link APART} where either is not placed. */

@@ -1,4 +1,5 @@
 import type { Variant } from "../motor/family";
+import { roleKey } from "../motor/role";
 import { connectedGroups } from "../ohms/effectiveResistance";
 
 /** A variant with what the search asks of it worked out once. */
@@ -17,6 +18,8 @@ export interface Template {
   /** The connected group of each node, and how many groups there are that leads come out of. */
   readonly group: readonly number[];
   readonly groups: number;
+  /** What a lead on each node is, as {@link roleKey} tells roles apart; empty where no lead comes out. */
+  readonly roleKeys: readonly string[];
   /** The most leads that one connected group has. */
   readonly largestGroup: number;
   /** For each node, the blocks that must be in use before it may be: see {@link Variant.symmetries}. */
@@ -61,7 +64,17 @@ export function templateOf(variant: Variant): Template {
   const ahead = Array.from({ length: junctions }, (_, from) =>
     Array.from({ length: junctions }, (__, at) => aheadOf(from, at, variant, path)),
   );
-  return { variant, path, ahead, group, groups, largestGroup: Math.max(...sizes), before, mirrors };
+  return {
+    variant,
+    path,
+    ahead,
+    group,
+    groups,
+    roleKeys: variant.nodes.map(({ role }) => (role ? roleKey(role) : "")),
+    largestGroup: Math.max(...sizes),
+    before,
+    mirrors,
+  };
 }
 
 /** Nodes with leads in each direction from `at`, the way back to `from` left out, the most first. */
