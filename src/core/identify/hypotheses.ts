@@ -8,7 +8,7 @@ import type { Placement } from "./placement";
 import { PRUNE_SIGMAS, placements } from "./placements";
 import { seenSkeletons } from "./seenSkeletons";
 import { factsOf } from "./sheetFacts";
-import { boxId, brokenSkeletons, type Skeleton, skeletonsOf } from "./skeleton";
+import { boxId, brokenSkeletons, buildCount, type Skeleton, skeletonsOf } from "./skeleton";
 import { APART, type Template } from "./template";
 
 /** One way to explain the readings: a build of a family with its leads in place. */
@@ -173,7 +173,7 @@ function skeletonsInSight(
 ): readonly Skeleton[] {
   const sight = leadCount - untouched + 1;
   const whole = Math.min(leadCount, Math.max(MOST_LEADS_SIGHTED, sight));
-  if (untouched <= 1 || family.variants(leadCount, about).length <= MANY_BUILDS)
+  if (untouched <= 1 || buildCount(family, leadCount, about) <= MANY_BUILDS)
     return skeletonsOf(family, leadCount, about);
   return seenSkeletons(skeletonsOf(family, whole, about), sight);
 }

@@ -1,4 +1,4 @@
-import type { About, Family, Variant } from "../motor/family";
+import type { Family, ToldSpeeds, Variant } from "../motor/family";
 import type { SoftBox } from "../motor/softBox";
 import { breaksOf } from "./breaks";
 import { type Template, templateOf } from "./template";
@@ -26,17 +26,36 @@ const RAREST_SHARE = 1e-4;
 /** Nor are broken ones of builds this much rarer: rare and broken at once is no explanation. */
 const RAREST_BROKEN_SHARE = 0.03;
 
-const known = new Map<string, readonly Skeleton[]>();
+/** A family's builds with so many leads. */
+interface Builds {
+  readonly count: number;
+  /** Taken together by skeleton, likeliest first. */
+  readonly skeletons: readonly Skeleton[];
+}
 
-/**
- * A family's builds with this many leads, taken together by skeleton, likeliest first. Pure data, worked out once for
- * each question.
- */
-export function skeletonsOf(family: Family, leadCount: number, about: About): readonly Skeleton[] {
-  const key = `${family.id}/${leadCount}/${about.speeds ?? ""}`;
-  const found = known.get(key) ?? gather(family, leadCount, family.variants(leadCount, about));
-  known.set(key, found);
-  return found;
+const known = new WeakMap<Family, Map<string, Builds>>();
+
+/** Pure data, worked out once for each question: by the family itself and by all that its builds depend on. */
+function buildsOf(family: Family, leadCount: number, { speeds }: ToldSpeeds): Builds {
+  const ofFamily = known.get(family) ?? new Map<string, Builds>();
+  known.set(family, ofFamily);
+  const key = `${leadCount}/${speeds ?? ""}`;
+  const before = ofFamily.get(key);
+  if (before) return before;
+  const variants = family.variants(leadCount, { speeds });
+  const made = { count: variants.length, skeletons: gather(family, leadCount, variants) };
+  ofFamily.set(key, made);
+  return made;
+}
+
+/** A family's builds with this many leads, taken together by skeleton, likeliest first. */
+export function skeletonsOf(family: Family, leadCount: number, told: ToldSpeeds): readonly Skeleton[] {
+  return buildsOf(family, leadCount, told).skeletons;
+}
+
+/** How many builds a family has with this many leads. */
+export function buildCount(family: Family, leadCount: number, told: ToldSpeeds): number {
+  return buildsOf(family, leadCount, told).count;
 }
 
 /** Variants grouped to skeletons; the shares of the variants given sum to 1. */

@@ -40,6 +40,9 @@ export interface Variant {
   readonly weight: number;
 }
 
+/** All that the builds of a family depend on beside the lead count: what is kept of them is kept by this. */
+export type ToldSpeeds = Pick<About, "speeds">;
+
 /**
  * A kind of motor: the catalogue entry. Adding a kind is adding one file with one of these, and its test; `npm run
  * generate` finds it.
@@ -54,7 +57,7 @@ export interface Family {
    */
   readonly commonness: number | ((leadCount: number) => number);
   /** Builds with exactly this many leads; empty when the family has none. */
-  readonly variants: (leadCount: number, about: About) => readonly Variant[];
+  readonly variants: (leadCount: number, told: ToldSpeeds) => readonly Variant[];
   /** Factor on `commonness` for what is told of a motor with so many leads; 1 when it says nothing, never 0. */
   readonly likelihoodOfAbout: (about: About, leadCount: number) => number;
   /** What the plate of one with so many speed taps says of its kind. */

@@ -1,4 +1,4 @@
-import type { About, Family, TemplateNode, TemplateSection, Variant } from "../family";
+import type { Family, TemplateNode, TemplateSection, ToldSpeeds, Variant } from "../family";
 import { START_AXIS_DEGREES } from "../feeding";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
 import { type ToldOdds, toldFactor } from "./told";
@@ -134,14 +134,14 @@ function spreads(places: number, count: number): number[][] {
 }
 
 /** How common this many speeds is among motors of the family. */
-function speedWeight(speeds: number, about: About): number {
+function speedWeight(speeds: number, about: ToldSpeeds): number {
   const usual = [0, 0.4, 0.2, 0.24, 0.12, 0.03][speeds] ?? 0.001;
   if (about.speeds === undefined) return usual;
   return about.speeds === speeds ? 1 : usual * 0.02;
 }
 
 /** Nodes: run end, taps from the fastest, start end, and last the hidden joint where there is one. */
-function variant(build: Build, about: About): Variant {
+function variant(build: Build, about: ToldSpeeds): Variant {
   const { speeds, joint, copies } = build;
   const startEnd = speeds + 1;
   const hidden = joint.hidden ? speeds + 2 : -1;

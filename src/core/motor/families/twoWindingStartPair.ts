@@ -1,4 +1,4 @@
-import type { About, Family, TemplateNode, Variant } from "../family";
+import type { Family, TemplateNode, ToldSpeeds, Variant } from "../family";
 import { type FeedingAsk, type Net, START_AXIS_DEGREES } from "../feeding";
 import { assemble, pair } from "./groups";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
@@ -82,13 +82,13 @@ function placeOnMain(slot: string): number {
 }
 
 /** How common so many speeds are; told otherwise, the plate is misread or says powers. */
-function speedWeight(speeds: number, about: About): number {
+function speedWeight(speeds: number, about: ToldSpeeds): number {
   const usual = [0, 0.4, 0.3, 0.2, 0.1][speeds] ?? 0;
   if (about.speeds === undefined) return usual;
   return about.speeds === speeds ? 1 : usual * 0.02;
 }
 
-function build(speeds: number, runEnds: number, about: About): Variant {
+function build(speeds: number, runEnds: number, about: ToldSpeeds): Variant {
   const taps: TemplateNode[] = Array.from({ length: speeds }, (_, i) => ({
     role: { role: "speed", rank: i + 1 },
     leads: 1,
