@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import { and, desc, eq, gt, inArray, isNotNull, isNull, notLike, or, sql } from "drizzle-orm";
 import type { FactsSince } from "@/contract";
 import { deriveJob, type Fact, readFact } from "@/core";
@@ -36,27 +37,35 @@ export function jobStore(db: Database, shopId: string) {
       return { facts: read, arrival: rows.at(-1)?.arrival ?? arrival, unreadable };
     },
 
-    /** Adds facts, and the job itself with its first. Facts already there are passed over: writing twice is once. */
-    async addFacts(jobId: string, added: readonly Fact[], demo: string | null = null): Promise<void> {
-      await db.transaction(async (tx) => {
-        const newest =
-          added
-            .map((f) => f.at)
-            .sort()
-            .at(-1) ?? new Date().toISOString();
-        await tx.insert(jobs).values({ shopId, id: jobId, demo, lastFactAt: newest }).onConflictDoNothing();
-        const written = await tx
-          .insert(facts)
-          .values(added.map((f) => ({ shopId, jobId, id: f.id, at: f.at, by: f.by, body: f.body })))
-          .onConflictDoNothing()
-          .returning({ at: facts.at });
-        if (written.length === 0) return;
+    /**
+     * Adds facts, and the job itself with its first. Facts already there are passed over: writing twice is once. Where one
+     * has the id of another fact, none is kept.
+     *
+     * Writers of one job take turns at its row, so that facts are seen in the order of their arrival numbers: whoever
+     * follows a job by the last one he saw misses none.
+     *
+     * @returns the ids that stand for other facts here.
+     */
+    async addFacts(jobId: string, added: readonly Fact[], demo: string | null = null): Promise<string[]> {
+      return db.transaction(async (tx) => {
+        const made = newest(added);
+        await tx.insert(jobs).values({ shopId, id: jobId, demo, lastFactAt: made }).onConflictDoNothing();
+        const thisJob = and(inShop, eq(jobs.id, jobId));
+        await tx.select({ id: jobs.id }).from(jobs).where(thisJob).for("update");
+        const taken = await takenIds(tx, shopId, jobId, added);
+        if (taken.conflicts.length > 0) return taken.conflicts;
+        const news = [...new Map(added.map((f) => [f.id, f])).values()].filter(
+          ({ id }) => !taken.same.has(id),
+        );
+        if (news.length === 0) return [];
+        await tx.insert(facts).values(news.map((f) => rowOf(f, shopId, jobId)));
         await tx
           .update(jobs)
-          .set({ lastFactAt: sql`greatest(${jobs.lastFactAt}, ${newest}::timestamptz)` })
-          .where(and(inShop, eq(jobs.id, jobId)));
-        if (added.some(({ body }) => body.kind === "used" || body.kind === "undone"))
+          .set({ lastFactAt: sql`greatest(${jobs.lastFactAt}, least(${made}::timestamptz, now()))` })
+          .where(thisJob);
+        if (news.some(({ body }) => body.kind === "used" || body.kind === "undone"))
           await setUses(tx, shopId, jobId);
+        return [];
       });
     },
 
@@ -66,7 +75,7 @@ export function jobStore(db: Database, shopId: string) {
       const title = sql<string | null>`(
         select f.body->>'title' from facts f
         where f.shop_id = jobs.shop_id and f.job_id = jobs.id and f.body->>'kind' = 'title'
-        order by f.id desc limit 1)`;
+        order by f.arrival desc limit 1)`;
       const rows = await db
         .select({ id: jobs.id, at: jobs.lastFactAt, title })
         .from(jobs)
@@ -93,7 +102,8 @@ export function jobStore(db: Database, shopId: string) {
       const all = await db
         .select()
         .from(facts)
-        .where(and(eq(facts.shopId, shopId), inArray(facts.jobId, ids)));
+        .where(and(eq(facts.shopId, shopId), inArray(facts.jobId, ids)))
+        .orderBy(facts.arrival);
       return rows.map((row) => ({
         id: row.id,
         demo: row.demo,
@@ -104,10 +114,49 @@ export function jobStore(db: Database, shopId: string) {
   };
 }
 
+function newest(added: readonly Fact[]): string {
+  return new Date(Math.max(...added.map(({ at }) => Date.parse(at)))).toISOString();
+}
+
+function rowOf({ id, at, by, made, body }: Fact, shopId: string, jobId: string): typeof facts.$inferInsert {
+  return { shopId, jobId, id, at, by, device: made?.device ?? null, seq: made?.seq ?? null, body };
+}
+
+/** Which of these ids the job has already: of the same facts, and of others. */
+async function takenIds(
+  tx: Transaction,
+  shopId: string,
+  jobId: string,
+  added: readonly Fact[],
+): Promise<{ same: Set<string>; conflicts: string[] }> {
+  const ids = added.map(({ id }) => id);
+  const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
+  const rows = await tx
+    .select()
+    .from(facts)
+    .where(and(ofJob, inArray(facts.id, ids)));
+  const before = new Map(readRows(rows).read.map((f) => [f.id, f]));
+  const same = new Set<string>();
+  const conflicts: string[] = [];
+  for (const one of added) {
+    const there = before.get(one.id);
+    if (there && isDeepStrictEqual(normal(there), normal(one))) same.add(one.id);
+    else if (there) conflicts.push(one.id);
+  }
+  // A row that this version cannot read cannot be told to be the same: it is not written over.
+  for (const { id } of rows) if (!before.has(id)) conflicts.push(id);
+  return { same, conflicts };
+}
+
+/** A fact as it comes back from the database. */
+function normal(one: Fact): unknown {
+  return JSON.parse(JSON.stringify({ ...one, at: new Date(one.at).toISOString() }));
+}
+
 /** What a job has in use of the stock, worked out anew from all its facts. The job's row is locked by the caller. */
 async function setUses(tx: Transaction, shopId: string, jobId: string): Promise<void> {
   const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
-  const rows = await tx.select().from(facts).where(ofJob);
+  const rows = await tx.select().from(facts).where(ofJob).orderBy(facts.arrival);
   const { used } = deriveJob(readRows(rows).read);
   await tx.delete(stockUses).where(and(eq(stockUses.shopId, shopId), eq(stockUses.jobId, jobId)));
   if (used.length === 0) return;
@@ -120,8 +169,9 @@ async function setUses(tx: Transaction, shopId: string, jobId: string): Promise<
  */
 export function readRows(rows: readonly (typeof facts.$inferSelect)[]): { read: Fact[]; unreadable: number } {
   const read: Fact[] = [];
-  for (const { id, jobId, at, by, body } of rows) {
-    const result = readFact({ id, at: new Date(at).toISOString(), by, body });
+  for (const { id, jobId, at, by, device, seq, body } of rows) {
+    const made = device === null || seq === null ? {} : { made: { device, seq } };
+    const result = readFact({ id, at: new Date(at).toISOString(), by, ...made, body });
     if (result.ok) read.push(result.fact);
     else log.warn({ job: jobId, fact: id, faults: result.faults }, "a kept fact cannot be read");
   }

@@ -46,6 +46,9 @@ export const facts = pgTable(
     arrival: bigserial("arrival", { mode: "number" }).notNull(),
     at: timestamp("at", { withTimezone: true, mode: "string" }).notNull(),
     by: text("by").notNull(),
+    /** The device it was made on and its place among the facts made there; null of facts from before these were told. */
+    device: uuid("device"),
+    seq: bigint("seq", { mode: "number" }),
     body: jsonb("body").$type<FactBody>().notNull(),
     receivedAt: timestamp("received_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
   },

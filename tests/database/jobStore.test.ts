@@ -74,6 +74,41 @@ describe("facts in PostgreSQL", () => {
     expect((await store.factsOf(job, next.arrival)).facts).toEqual([]);
   });
 
+  it("are followed without a gap by the last arrival seen, however many write at once", async () => {
+    const store = jobStore(test.db, FIRST_SHOP);
+    const job = uuid();
+    const seen: string[] = [];
+    let arrival = 0;
+    let writing = true;
+    const follower = (async () => {
+      for (let last = false; !last; ) {
+        last = !writing;
+        const news = await store.factsOf(job, arrival);
+        arrival = news.arrival;
+        seen.push(...news.facts.map(({ id }) => id));
+      }
+    })();
+    const writers = Array.from({ length: 6 }, async (_, writer) => {
+      for (let i = 0; i < 25; i++) await store.addFacts(job, [made(reading(writer * 100 + i + 1))]);
+    });
+    await Promise.all(writers);
+    writing = false;
+    await follower;
+    expect(new Set(seen).size).toBe(6 * 25);
+    expect(seen).toEqual((await store.factsOf(job)).facts.map(({ id }) => id));
+  });
+
+  it("under an id that stands for another fact are refused, and those with them", async () => {
+    const store = jobStore(test.db, FIRST_SHOP);
+    const job = uuid();
+    const fact = { ...made(reading(12)), made: { device: uuid(), seq: 4 } };
+    expect(await store.addFacts(job, [fact])).toEqual([]);
+    expect(await store.addFacts(job, [fact])).toEqual([]);
+    const other = { ...fact, body: reading(21) };
+    expect(await store.addFacts(job, [made(reading(1)), other])).toEqual([fact.id]);
+    expect((await store.factsOf(job)).facts).toEqual([fact]);
+  });
+
   it("are never changed or deleted, not even by hand", async () => {
     const store = jobStore(test.db, FIRST_SHOP);
     const job = uuid();

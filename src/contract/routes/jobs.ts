@@ -47,6 +47,7 @@ export const addFacts = route({
       : written,
   refused: "A fact does not hold together; none was kept.",
   answer: z.object({ kept: z.number().int() }),
+  refusals: { 409: "An id stands for another fact of the job; none was kept" },
   example: {
     facts: [
       {

@@ -1,15 +1,18 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { Fact, FactBody } from "./facts";
-import { fact } from "./facts";
+import { fact, factUpload, readFact } from "./facts";
 import { deriveJob, sheetOf } from "./job";
 
-/** Facts with ids that sort in the order given, as UUIDv7 made one after the other do. */
+const DEVICE = "019a0000-0000-7000-8000-00000000d0d0";
+
+/** Facts made one after the other on one device. */
 function facts(...bodies: FactBody[]): Fact[] {
   return bodies.map((body, i) => ({
     id: idOf(i),
     at: new Date(i * 1000).toISOString(),
     by: "Dov Hask",
+    made: { device: DEVICE, seq: i },
     body,
   }));
 }
@@ -40,7 +43,7 @@ describe("what a job's facts come to", () => {
   it("takes a lead's readings off the table with the lead, and back with an undo", () => {
     const gone = facts(lead("a"), lead("b"), lead("c"), read("a", "c", 3), { kind: "lead-gone", lead: "c" });
     expect(deriveJob(gone).pairReadings).toEqual([]);
-    const back = [...gone, { ...facts(undo(4))[0], id: idOf(9) } as Fact];
+    const back = [...gone, { ...facts(undo(4))[0], id: idOf(9), made: undefined } as Fact];
     expect(deriveJob(back).pairReadings).toHaveLength(1);
   });
 
@@ -56,6 +59,19 @@ describe("what a job's facts come to", () => {
     expect(deriveJob(moved).redo).toBeNull();
   });
 
+  it("undoes what was done last on this device, and leaves another's alone", () => {
+    const [a, b, c] = facts(lead("a"), lead("b"), read("a", "b", 5)) as [Fact, Fact, Fact];
+    const other: Fact = { ...facts(lead("z"))[0], id: idOf(8), made: { device: idOf(88), seq: 1 } } as Fact;
+    const all = [a, b, c, other];
+    expect(deriveJob(all, DEVICE).undo?.id).toBe(c.id);
+    expect(deriveJob(all, idOf(88)).undo?.id).toBe(other.id);
+    expect(deriveJob(all, idOf(77)).undo).toBeNull();
+    const taken = [...all, { ...facts(undo(2))[0], id: idOf(9), made: { device: DEVICE, seq: 9 } } as Fact];
+    expect(deriveJob(taken, DEVICE).pairReadings).toEqual([]);
+    expect(deriveJob(taken, DEVICE).redo?.id).toBe(idOf(9));
+    expect(deriveJob(taken, idOf(88)).redo).toBeNull();
+  });
+
   it("undone twice and redone twice ends where it began", () => {
     const all = facts(lead("a"), lead("b"), undo(1), undo(0));
     expect(deriveJob(all).leads).toEqual([]);
@@ -68,9 +84,9 @@ describe("what a job's facts come to", () => {
   it("lets the motor cool until one of the leads is read again", () => {
     const hot = facts(lead("a"), lead("b"), lead("c"), { kind: "cooling", leads: ["a"] });
     expect(deriveJob(hot).cooling).toEqual({ since: new Date(3000).toISOString(), leads: ["a"] });
-    const other = [...hot, { ...facts(read("b", "c", 5))[0], id: idOf(9) } as Fact];
+    const other = [...hot, { ...facts(read("b", "c", 5))[0], id: idOf(9), made: undefined } as Fact];
     expect(deriveJob(other).cooling).not.toBeNull();
-    const again = [...hot, { ...facts(read("a", "b", 5))[0], id: idOf(9) } as Fact];
+    const again = [...hot, { ...facts(read("a", "b", 5))[0], id: idOf(9), made: undefined } as Fact];
     expect(deriveJob(again).cooling).toBeNull();
   });
 
@@ -93,6 +109,25 @@ describe("what a job's facts come to", () => {
         expect(deriveJob([...mixed, ...again])).toEqual(deriveJob(all));
       }),
     );
+  });
+});
+
+describe("an upload", () => {
+  const one = { ...facts(read("a", "b", 5))[0], at: "2026-05-05T08:00:00.000Z" };
+
+  it("is taken with times and ids of our years, and refused with others", () => {
+    expect(factUpload.safeParse({ facts: [one] }).success).toBe(true);
+    for (const odd of [
+      { at: "9999-12-31T23:59:59.000Z" },
+      { at: "0000-01-01T00:00:00.000Z" },
+      { id: "ffffffff-ffff-7fff-bfff-ffffffffffff" },
+      { id: "019a0000-0000-4000-8000-000000000001" },
+    ])
+      expect(factUpload.safeParse({ facts: [{ ...one, ...odd }] }).success).toBe(false);
+  });
+
+  it("is read back by whatever clock it was made", () => {
+    expect(readFact({ ...one, at: "1970-01-01T00:00:04.000Z" }).ok).toBe(true);
   });
 });
 

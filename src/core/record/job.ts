@@ -6,6 +6,7 @@ import type { TypedPlate } from "../motor/plate";
 import { cableOhmsEachWay } from "../ohms/cable";
 import type { Meter } from "../ohms/readingError";
 import type { OhmsShown } from "../quantity/ohms";
+import { inOrder } from "./factOrder";
 import {
   type CapacitorChoice,
   type ChosenMotor,
@@ -76,10 +77,15 @@ export interface Job extends WiringFacts {
   readonly lastAt: string | null;
 }
 
-/** The job that these facts come to, in whatever order they arrived. */
-export function deriveJob(facts: readonly Fact[]): Job {
-  const ordered = [...new Map(facts.map((f) => [f.id, f])).values()].sort((a, b) => (a.id < b.id ? -1 : 1));
-  const { live, undo, redo } = history(ordered);
+/**
+ * The job that these facts come to.
+ *
+ * @param facts as the server received them, then what it has not. See {@link inOrder}.
+ * @param device whose facts undo and redo go through; every device's where none is given.
+ */
+export function deriveJob(facts: readonly Fact[], device?: string): Job {
+  const ordered = inOrder(facts);
+  const { live, undo, redo } = history(ordered, device);
   const draft = emptyDraft();
   for (const one of live) changeBy(draft, one);
   const leads = [...draft.leads.values()];
@@ -115,21 +121,26 @@ export function deriveJob(facts: readonly Fact[]): Job {
 }
 
 /**
- * Takes undone facts out. An undo names a fact; an undo that names an undo is a redo. A new fact after an undo ends
- * what could be redone.
+ * Takes undone facts out. An undo names a fact; an undo that names an undo is a redo. A new fact of the same device after
+ * an undo ends what could be redone.
  */
-function history(ordered: readonly Fact[]): { live: Fact[]; undo: Fact | null; redo: Fact | null } {
+function history(
+  ordered: readonly Fact[],
+  device: string | undefined,
+): { live: Fact[]; undo: Fact | null; redo: Fact | null } {
   const gone = new Set<string>();
-  for (const f of [...ordered].reverse())
+  for (const f of ordered.toReversed())
     if (f.body.kind === "undone" && !gone.has(f.id)) gone.add(f.body.fact);
+  const undoing = new Set(ordered.flatMap((f) => (f.body.kind === "undone" ? [f.id] : [])));
   const live = ordered.filter((f) => f.body.kind !== "undone" && !gone.has(f.id));
-  const undoing = new Set(ordered.filter((f) => f.body.kind === "undone").map((f) => f.id));
-  const lastUndo = ordered.findLast(
-    (f) => f.body.kind === "undone" && !gone.has(f.id) && !undoing.has(f.body.fact),
-  );
-  const lastLive = live.at(-1) ?? null;
-  const redo = lastUndo && (!lastLive || lastLive.id < lastUndo.id) ? lastUndo : null;
-  return { live, undo: lastLive, redo };
+  let undo: Fact | null = null;
+  let redo: Fact | null = null;
+  for (const f of ordered) {
+    if (gone.has(f.id) || (device !== undefined && f.made?.device !== device)) continue;
+    if (f.body.kind !== "undone") [undo, redo] = [f, null];
+    else if (!undoing.has(f.body.fact)) redo = f;
+  }
+  return { live, undo, redo };
 }
 
 /** Readings with their values; a later one of the same place strikes those before. */

@@ -12,6 +12,7 @@ function facts(...bodies: readonly FactBody[]): Fact[] {
       id: `019a0000-0000-7000-8000-${String(i + 1).padStart(12, "0")}`,
       at: new Date(Date.UTC(2026, 4, 5, 8, i)).toISOString(),
       by: "Petra Quill",
+      made: { device: "019a0000-0000-7000-8000-00000000d0d0", seq: i },
       body,
     }),
   );

@@ -7,20 +7,46 @@ import type { FactKind, OlderBody } from "./kind";
 
 /**
  * Facts of a job: what a person entered, with who and when. They are only ever added. A correction is a later fact,
- * an undo is a fact too. Ids are UUIDv7 made where the fact is made, so that a repeated upload changes nothing and
- * ids sort by time. Each kind has a file of its own under `kinds/`.
+ * an undo is a fact too. Ids are made where the fact is made, so that a repeated upload changes nothing. What
+ * comes after what is the order in which the server received them, and among those of one device the order made there:
+ * clocks have no say. Each kind has a file of its own under `kinds/`.
  */
 
-/** One fact of a job, as it is written now. */
-export const fact = z.object({ id: z.uuid(), at: z.iso.datetime(), by: text(40), body: FACT_BODY });
+/** Where a fact was made, and its place among the facts made there: larger than that of every one before. */
+const making = z.object({ device: z.uuid(), seq: z.number().int().min(0).max(Number.MAX_SAFE_INTEGER) });
+
+/** One fact of a job, as it is written now. Facts from before devices had a name of their own tell of none. */
+export const fact = z.object({
+  id: z.uuid(),
+  at: z.iso.datetime(),
+  by: text(40),
+  made: making.optional(),
+  body: FACT_BODY,
+});
 export type Fact = z.output<typeof fact>;
 export type FactBody = Fact["body"];
 
 /** The most facts one upload carries. */
 export const MOST_FACTS_A_WRITE = 500;
 
+/** Times outside are a clock that was never set, or made up: they would stand at one end of every list for ever. */
+const FIRST_DAY = "2020-01-01";
+const LAST_DAY = "2100-01-01";
+
+/** A fact as it is taken from outside. What was taken before is read back whatever its time. */
+const newFact = fact.extend({
+  id: fact.shape.id.refine(isMadeInSense, { error: "is no id made by time in our years" }),
+  at: fact.shape.at.refine((at) => at >= FIRST_DAY && at < LAST_DAY, { error: "is no time in our years" }),
+});
+
+/** A UUIDv7 (RFC 9562) whose milliseconds lie in those years. */
+function isMadeInSense(id: string): boolean {
+  const madeMs = Number.parseInt(id.replaceAll("-", "").slice(0, 12), 16);
+  return id.charAt(14) === "7" && madeMs >= Date.parse(FIRST_DAY) && madeMs < Date.parse(LAST_DAY);
+}
+
 /** The form of an upload of facts to a job. */
-export const factUpload = z.object({ facts: z.array(fact).min(1).max(MOST_FACTS_A_WRITE) });
+export const factUpload = z.object({ facts: z.array(newFact).min(1).max(MOST_FACTS_A_WRITE) });
 
 const byKind = new Map<string, FactKind<string, z.ZodType>>(
   FACT_KINDS.map((kind) => [kind.kind, kind as unknown as FactKind<string, z.ZodType>]),
