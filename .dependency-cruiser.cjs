@@ -43,7 +43,7 @@ module.exports = {
     {
       name: "core-has-one-door",
       severity: "error",
-      from: { path: "^(src/(app|ui|server|workers|contract)|tests|benchmarks|scripts)/" },
+      from: { path: "^(src/(app|ui|server|store|workers|contract)|tests|benchmarks|scripts)/" },
       to: {
         path: "^src/core/",
         pathNot: "^src/core/(index|(bench|practice|machine|capacitor|replacement|wiring|stock)/index)\\.ts$",
@@ -53,7 +53,13 @@ module.exports = {
       name: "contract-knows-core-alone",
       severity: "error",
       from: { path: "^src/contract/", pathNot: "\\.test\\.ts$" },
-      to: { path: "^src/(ui|server|app|workers)/" },
+      to: { path: "^src/(ui|server|store|app|workers)/" },
+    },
+    {
+      name: "store-knows-no-framework",
+      severity: "error",
+      from: { path: "^src/store/", pathNot: "\\.test\\.ts$" },
+      to: { path: ["^src/(ui|server|app|workers)/", "^node_modules/(react|next|@mui|@tanstack)/"] },
     },
     {
       name: "ui-knows-no-server",

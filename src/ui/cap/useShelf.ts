@@ -1,10 +1,10 @@
 "use client";
 
 import { useQuery } from "@tanstack/react-query";
+import { asked } from "@/contract/call";
 import { listStock } from "@/contract/routes/stock";
 import type { ShelfCapacitor } from "@/core/capacitor";
 import { shelfPartOf } from "@/core/stock";
-import { asked } from "../parts/api";
 
 const MOST = 200;
 

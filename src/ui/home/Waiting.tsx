@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import NextLink from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
-import { jobsWaiting } from "../job/outboxKeys";
+import { deviceName } from "../job/deviceName";
 import { Verdict } from "../parts/Verdict";
 
 const RETRY_MS = 4000;
@@ -15,12 +15,13 @@ export function Waiting() {
   const [jobs, setJobs] = useState<readonly string[]>([]);
   useEffect(() => {
     const send = async () => {
-      const waiting = jobsWaiting();
+      // Brought when it is wanted: the first page shows without it.
+      const { jobsWaiting, sendAll } = await import("@/store/outbox");
+      const waiting = await jobsWaiting();
       setJobs(waiting);
       if (waiting.length === 0) return;
-      const { sendFacts } = await import("../job/sendFacts");
-      for (const job of waiting) await sendFacts(job);
-      const left = jobsWaiting();
+      await sendAll(deviceName());
+      const left = await jobsWaiting();
       setJobs(left);
       if (left.length < waiting.length) router.refresh();
     };

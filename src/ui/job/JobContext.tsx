@@ -17,7 +17,11 @@ import {
   type WiringFactsOfJob,
   wiringFactsOf,
 } from "@/core";
-import { type Saving, useFacts } from "./useFacts";
+import type { AsideFact } from "@/store/factRow";
+import type { JobFacts, Saving } from "@/store/jobFacts";
+import type { PhotoRow } from "@/store/shelf";
+import { useDevice } from "./useDevice";
+import { useFacts } from "./useFacts";
 import { useIdentification } from "./useIdentification";
 
 /** What every stage of a job works with: the facts' outcome, the verdicts, and the one way to add a fact. */
@@ -35,6 +39,13 @@ export interface OpenJob {
   readonly leadOf: (leadId: string) => Lead;
   readonly add: (body: FactBody) => string;
   readonly saving: Saving;
+  /** Facts that were refused, kept apart to be seen to. */
+  readonly aside: readonly AsideFact[];
+  readonly dropAside: JobFacts["dropAside"];
+  /** Photos on their way to the server. */
+  readonly photosOnWay: readonly PhotoRow[];
+  readonly addPhoto: JobFacts["addPhoto"];
+  readonly dropPhoto: JobFacts["dropPhoto"];
   /** Facts kept that this version cannot read. */
   readonly unreadable: number;
 }
@@ -50,7 +61,8 @@ export function useJob(): OpenJob {
 
 interface Props {
   readonly id: string;
-  readonly first: FactsSince;
+  /** What the server had when the page was made; null where it did not answer. */
+  readonly first: FactsSince | null;
   readonly children: ReactNode;
 }
 
@@ -67,8 +79,10 @@ export function JobProvider({ id, first, children }: Props) {
 }
 
 function Opened({ id, first, children }: Props) {
-  const { facts, add, saving, unreadable } = useFacts(id, first);
-  const job = useMemo(() => deriveJob(facts), [facts]);
+  const { store, state } = useFacts(id, first);
+  const { facts, saving, unreadable, aside, photos } = state;
+  const device = useDevice();
+  const job = useMemo(() => deriveJob(facts, device), [facts, device]);
   const { answer, working } = useIdentification(job);
   const wiring = useWiring(job, answer);
   const open = useMemo<OpenJob>(() => {
@@ -83,11 +97,16 @@ function Opened({ id, first, children }: Props) {
       names,
       short: (leadId) => names.get(leadId)?.short ?? "?",
       leadOf: (leadId) => byId.get(leadId) ?? { id: leadId },
-      add,
+      add: store.add,
       saving,
+      aside,
+      dropAside: store.dropAside,
+      photosOnWay: photos,
+      addPhoto: store.addPhoto,
+      dropPhoto: store.dropPhoto,
       unreadable,
     };
-  }, [id, job, answer, working, wiring, add, saving, unreadable]);
+  }, [id, job, answer, working, wiring, store, saving, aside, photos, unreadable]);
   return <Context.Provider value={open}>{children}</Context.Provider>;
 }
 

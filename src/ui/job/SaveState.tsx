@@ -1,22 +1,16 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import { Mark } from "../parts/Verdict";
+import Button from "@mui/material/Button";
+import type { ReactNode } from "react";
+import type { Saving } from "@/store/jobFacts";
+import { Mark, type Shown } from "../parts/Verdict";
 import { useJob } from "./JobContext";
 
 /** Whether what was entered is safe on the server, in a few words. */
 export function SaveState() {
-  const { saving } = useJob();
-  const words = {
-    saved: "Saved",
-    sending: "Saving …",
-    away:
-      saving.state === "away" && saving.waiting > 0
-        ? `Server away · ${saving.waiting} kept here`
-        : "Server away",
-    refused: "Not saved",
-  }[saving.state];
-  const weight = saving.state === "saved" ? "good" : saving.state === "sending" ? "open" : "again";
+  const { saving, aside } = useJob();
+  const { weight, words } = inWords(saving, aside.length);
   return (
     <Box
       role="status"
@@ -36,18 +30,60 @@ export function SaveState() {
   );
 }
 
+function inWords({ waiting, away }: Saving, aside: number): { weight: Shown; words: string } {
+  if (away)
+    return { weight: "again", words: waiting > 0 ? `Server away · ${waiting} kept here` : "Server away" };
+  if (waiting > 0) return { weight: "open", words: "Saving …" };
+  return aside > 0 ? { weight: "again", words: `${aside} not saved` } : { weight: "good", words: "Saved" };
+}
+
 /** The same at length, where something needs to be known about it. */
 export function SaveNotice() {
   const { saving, unreadable } = useJob();
-  const says =
-    saving.state === "away"
+  const says = !saving.lasting
+    ? "This browser keeps nothing: storage is full or switched off. What you enter is sent at once, but what the server has not got is gone with this page."
+    : saving.away
       ? "The server does not answer. Go on: every entry is kept in this browser and sent when the server is back."
-      : saving.state === "refused"
-        ? `Not stored: ${saving.says}.`
-        : unreadable > 0
-          ? `${unreadable} ${unreadable === 1 ? "entry" : "entries"} of this job cannot be read by this version. Nothing is lost: they are kept as they are, and left out here.`
-          : null;
-  if (says === null) return null;
+      : unreadable > 0
+        ? `${unreadable} ${unreadable === 1 ? "entry" : "entries"} of this job cannot be read by this version. Nothing is lost: they are kept as they are, and left out here.`
+        : null;
+  return (
+    <>
+      {says === null ? null : <Notice>{says}</Notice>}
+      <SetAside />
+    </>
+  );
+}
+
+/** Entries that were refused: what each was and why, to be taken along or let go. */
+function SetAside() {
+  const { id, aside, dropAside } = useJob();
+  if (aside.length === 0) return null;
+  const file = `data:application/json,${encodeURIComponent(JSON.stringify(aside, null, 2))}`;
+  return (
+    <Notice>
+      <span>
+        Not stored, and kept apart here: {aside.length === 1 ? "an entry that was" : "entries that were"}{" "}
+        refused. Nothing else waits for {aside.length === 1 ? "it" : "them"}.
+      </span>
+      <Box component="ul" sx={{ m: 0, mt: 1, pl: 5 }}>
+        {aside.map((one) => (
+          <li key={one.id}>
+            {one.kind}: {one.says}{" "}
+            <Button size="small" color="inherit" onClick={() => void dropAside(one.id)}>
+              Let it go
+            </Button>
+          </li>
+        ))}
+      </Box>
+      <Button size="small" color="inherit" component="a" href={file} download={`set-aside-${id}.json`}>
+        Keep as a file
+      </Button>
+    </Notice>
+  );
+}
+
+function Notice({ children }: { children: ReactNode }) {
   return (
     <Box
       role="alert"
@@ -60,7 +96,7 @@ export function SaveNotice() {
         color: "warning.main",
       }}
     >
-      {says}
+      {children}
     </Box>
   );
 }

@@ -1,9 +1,9 @@
 "use client";
 
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { asked } from "@/contract/call";
 import { matchStock } from "@/contract/routes/stock";
 import type { Job } from "@/core";
-import { asked } from "../parts/api";
 
 /** The ranking of the stock for the job's old motor and place. */
 export function useMatches({ plates, place, used }: Job) {

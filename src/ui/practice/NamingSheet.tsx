@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { call } from "@/contract/call";
 import { handInMotor } from "@/contract/routes/practice";
 import { leadNames } from "@/core";
 import {
@@ -15,7 +16,6 @@ import {
   type PracticeTask,
   roleChoices,
 } from "@/core/practice";
-import { call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
 import { TOUCH } from "../theme/theme";

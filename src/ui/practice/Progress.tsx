@@ -4,9 +4,9 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import dynamic from "next/dynamic";
+import { asked } from "@/contract/call";
 import { type PracticeLine, practiceResults } from "@/contract/routes/practice";
 import { familyById } from "@/core";
-import { asked } from "../parts/api";
 import { Verdict } from "../parts/Verdict";
 
 const ProgressChart = dynamic(() => import("./ProgressChart").then((m) => m.ProgressChart), {

@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { v7 as uuid } from "uuid";
+import { call } from "@/contract/call";
 import { handInWiring } from "@/contract/routes/practice";
 import { familyById, formatPower, leadNames } from "@/core";
 import {
@@ -18,7 +19,6 @@ import {
 } from "@/core/practice";
 import { CAPPED, FRAME, JOINT, placeName, type WiringPlan, wiringDrawing } from "@/core/wiring";
 import { WiringDrawingView } from "../land/WiringDrawingView";
-import { call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
 import { TOUCH } from "../theme/theme";

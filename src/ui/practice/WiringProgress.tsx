@@ -4,8 +4,8 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import dynamic from "next/dynamic";
+import { asked } from "@/contract/call";
 import { wiringResults } from "@/contract/routes/practice";
-import { asked } from "../parts/api";
 import { Mark } from "../parts/Verdict";
 
 const WiringProgressChart = dynamic(

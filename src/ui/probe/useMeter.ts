@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
+import { addressOf, call } from "@/contract/call";
 import {
   attachMeter,
   detachMeter,
@@ -10,7 +11,6 @@ import {
   streamMeter,
 } from "@/contract/routes/meter";
 import { type Meter, type OhmsShown, settledValue } from "@/core";
-import { addressOf, call } from "../parts/api";
 import { moveProbes } from "./simulatedHand";
 import type { Target } from "./target";
 

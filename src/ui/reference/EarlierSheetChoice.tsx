@@ -5,10 +5,10 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
+import { asked, call } from "@/contract/call";
 import { factsOfJob, listJobs } from "@/contract/routes/jobs";
 import { deriveJob, leadNames, referenceFromEarlier } from "@/core";
 import { useJob } from "../job/JobContext";
-import { asked, call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { TOUCH } from "../theme/theme";
 

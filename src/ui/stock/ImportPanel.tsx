@@ -6,11 +6,11 @@ import LinearProgress from "@mui/material/LinearProgress";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { v7 as uuid } from "uuid";
+import { call } from "@/contract/call";
 import { dropImport, importStock } from "@/contract/routes/stock";
 import type { Fault, StockItem } from "@/core";
 import { type MappedColumn, MOST_FILE_BYTES, STOCK_COLUMNS } from "@/core/stock";
 import { type ImportAnswer, startStockImport } from "@/workers/stockImport";
-import { call } from "../parts/api";
 import { MONO, TOUCH } from "../theme/theme";
 import { saysOf } from "./stockClient";
 

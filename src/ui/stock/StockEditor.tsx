@@ -7,6 +7,7 @@ import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import NextLink from "next/link";
 import { type FormEvent, useState } from "react";
+import { asked, call } from "@/contract/call";
 import { deleteStock, putStock, stockUses } from "@/contract/routes/stock";
 import {
   PLATE_FIELDS,
@@ -18,7 +19,6 @@ import {
   stockItem,
 } from "@/core";
 import { itemFaults } from "@/core/stock";
-import { asked, call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";

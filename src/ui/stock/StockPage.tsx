@@ -14,9 +14,9 @@ import {
 import NextLink from "next/link";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
+import { call } from "@/contract/call";
 import { putStock } from "@/contract/routes/stock";
 import type { StockItem } from "@/core";
-import { call } from "../parts/api";
 import { Choice } from "../parts/Choice";
 import { TopBar } from "../parts/TopBar";
 import { TOUCH } from "../theme/theme";

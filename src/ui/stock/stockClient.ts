@@ -1,6 +1,6 @@
+import { asked as answerOf, type Called } from "@/contract/call";
 import { listStock, type StockLine, type StockSort } from "@/contract/routes/stock";
 import type { StockItem } from "@/core";
-import { asked as answerOf, type Called } from "../parts/api";
 
 /** What the list is asked for. */
 export interface StockAsked {

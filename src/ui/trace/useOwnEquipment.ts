@@ -4,9 +4,9 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
+import { asked, type Called, call } from "@/contract/call";
 import { deleteEquipment, listEquipment, putEquipment } from "@/contract/routes/equipment";
 import { type Compartment, compartment } from "@/core/wiring";
-import { asked, type Called, call } from "../parts/api";
 
 const OWN = "own-";
 const KEY = ["own-equipment"];

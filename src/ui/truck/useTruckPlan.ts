@@ -1,10 +1,10 @@
 "use client";
 
 import { useCallback, useEffect, useRef, useState } from "react";
+import { call } from "@/contract/call";
 import { truckNeeds } from "@/contract/routes/stock";
 import type { TruckObjective, TruckPlan, TruckProgress } from "@/core/replacement";
 import { startTruckPlan, type TruckAnswer } from "@/workers/truckPlan";
-import { call } from "../parts/api";
 
 export interface TruckSearch {
   readonly running: boolean;

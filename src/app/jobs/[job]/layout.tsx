@@ -22,7 +22,7 @@ export default async function Layout({
   if (!id.success) notFound();
   const first = await jobStore(database(), shopOf())
     .factsOf(id.data)
-    .catch(() => ({ facts: [], arrival: 0, unreadable: 0 }));
+    .catch(() => null);
   return (
     <JobProvider id={id.data} first={first}>
       {children}

@@ -1,5 +1,6 @@
 import type { z } from "zod";
-import { isMedia, type Media, type ProblemDetails, problemDetails, type Route } from "@/contract";
+import { type ProblemDetails, problemDetails } from "./problem";
+import { isMedia, type Media, type Route } from "./route";
 
 /** What came of asking the server: the answer as the route describes it, or why there is none. */
 export type Called<T> =

@@ -1,0 +1,262 @@
+import { call } from "@/contract/call";
+import { type FactsSince, factsOfJob } from "@/contract/routes/jobs";
+import { type Fact, type FactBody, readFact } from "@/core";
+import { type AsideFact, asideFact, type FactRow, waitingRow } from "./factRow";
+import { takeOut, writeDown } from "./journal";
+import { madeBefore, makeFact } from "./making";
+import { listen, tell } from "./news";
+import { openShelf } from "./openShelf";
+import { sendWaiting } from "./sending";
+import type { PhotoRow, Shelf } from "./shelf";
+
+/** How what was entered stands. */
+export interface Saving {
+  /** Facts and photos that the server has not confirmed. */
+  readonly waiting: number;
+  /** The server does not answer. */
+  readonly away: boolean;
+  /** False where this browser keeps nothing: then what waits lives no longer than the page. */
+  readonly lasting: boolean;
+}
+
+/** What a page shows of a job's facts; the same object while nothing changed. */
+export interface JobFactsState {
+  readonly facts: readonly Fact[];
+  readonly saving: Saving;
+  /** Facts that were refused, kept apart. */
+  readonly aside: readonly AsideFact[];
+  /** Photos on their way. */
+  readonly photos: readonly PhotoRow[];
+  /** Facts kept that this version cannot read. */
+  readonly unreadable: number;
+}
+
+const RETRY_MS = 2500;
+const FOLLOW_MS = 4000;
+
+/**
+ * The facts of an open job on this device: what the server has as far as it was seen, what was entered here, and what
+ * arrives from elsewhere. A fact is shown, written down and kept at once, then sent until the server confirms it.
+ *
+ * Without framework: whoever shows it subscribes. It reads the shelf again whenever the store tells of the job, from this
+ * tab or another.
+ */
+export class JobFacts {
+  private readonly listeners = new Set<() => void>();
+  /** What the server has, in its order. */
+  private readonly known = new Map<string, Fact>();
+  private arrival: number;
+  private unreadable: number;
+  /** Made here; not come back from the server yet. */
+  private own: readonly Fact[] = [];
+  private waitingIds: ReadonlySet<string> = new Set();
+  /** Made here and on the way to the shelf. */
+  private readonly fresh = new Map<string, FactRow>();
+  private aside: readonly AsideFact[] = [];
+  private photoRows: readonly PhotoRow[] = [];
+  /** The server did not take what was sent last, or did not say what arrived. */
+  private unsent = false;
+  private unheard = false;
+  private lasting = true;
+  private shelf: Shelf | null = null;
+  private current: JobFactsState;
+  private readonly stops: (() => void)[] = [];
+  private pulling = false;
+
+  /**
+   * @param first what the server had when the page was made; null where the page came without it.
+   * @param by who works on this device.
+   */
+  constructor(
+    private readonly job: string,
+    first: FactsSince | null,
+    private readonly by: () => string,
+  ) {
+    for (const fact of first?.facts ?? []) this.known.set(fact.id, fact);
+    this.arrival = first?.arrival ?? 0;
+    this.unreadable = first?.unreadable ?? 0;
+    this.current = this.made();
+  }
+
+  /** Begins to keep, send and follow; gives the way to stop. */
+  open(): () => void {
+    const resend = () => void this.send();
+    const follow = () => {
+      if (document.visibilityState === "visible") void this.pull();
+    };
+    const timers = [setInterval(follow, FOLLOW_MS), setInterval(() => this.unsent && resend(), RETRY_MS)];
+    window.addEventListener("online", resend);
+    document.addEventListener("visibilitychange", follow);
+    this.stops.push(
+      listen(({ job }) => job === this.job && void this.reload()),
+      () => timers.forEach(clearInterval),
+      () => window.removeEventListener("online", resend),
+      () => document.removeEventListener("visibilitychange", follow),
+    );
+    void this.begin();
+    return () => {
+      for (const stop of this.stops.splice(0)) stop();
+    };
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly state = (): JobFactsState => this.current;
+
+  /** Adds a fact; gives its id. What does not hold together is set aside and shown as that, not as entered. */
+  readonly add = (body: FactBody): string => {
+    const made = makeFact(body, this.by());
+    const read = readFact(made);
+    const row: FactRow = read.ok
+      ? waitingRow(this.job, read.fact)
+      : {
+          job: this.job,
+          id: made.id,
+          fact: made,
+          standing: "aside",
+          says: read.faults.map(({ says }) => says).join(" "),
+        };
+    this.fresh.set(row.id, row);
+    if (read.ok) writeDown(this.job, read.fact);
+    this.show();
+    void this.keep(row);
+    return made.id;
+  };
+
+  /** Keeps a photo and sends it. */
+  readonly addPhoto = async (photo: Omit<PhotoRow, "job">): Promise<void> => {
+    const shelf = await openShelf();
+    await shelf.putPhoto({ ...photo, job: this.job });
+    tell({ job: this.job });
+    await this.send();
+  };
+
+  readonly dropPhoto = async (id: string): Promise<void> => {
+    await (await openShelf()).dropPhoto(id);
+    tell({ job: this.job });
+  };
+
+  /** Lets a fact that was set aside go. */
+  readonly dropAside = async (id: string): Promise<void> => {
+    this.fresh.delete(id);
+    await (await openShelf()).drop(this.job, id);
+    tell({ job: this.job });
+  };
+
+  private async keep(row: FactRow): Promise<void> {
+    const shelf = await openShelf();
+    await shelf.put([row]);
+    if (shelf.lasting) takeOut(this.job, row.id);
+    await this.reload();
+    // Only now: what is shown never goes away on its way to the shelf.
+    this.fresh.delete(row.id);
+    tell({ job: this.job });
+    await this.send();
+  }
+
+  private async begin(): Promise<void> {
+    const shelf = await openShelf();
+    this.shelf = shelf;
+    const kept = await shelf.load(this.job);
+    if (kept.arrival > this.arrival || this.known.size === 0) {
+      // The page is older than what this device has seen.
+      for (const { fact } of kept.rows.filter(({ standing }) => standing === "kept")) this.take(fact);
+      this.arrival = Math.max(kept.arrival, this.arrival);
+    }
+    madeBefore([...this.known.values()]);
+    await shelf.learn(this.job, [...this.known.values()], this.arrival);
+    await this.reload();
+    await this.send();
+    await this.pull();
+  }
+
+  private take(fact: unknown): void {
+    const read = readFact(fact);
+    if (read.ok) this.known.set(read.fact.id, read.fact);
+    else this.unreadable += 1;
+  }
+
+  /** Reads again what of this job is this device's own. */
+  private async reload(): Promise<void> {
+    const shelf = await openShelf();
+    const [rows, photos] = await Promise.all([shelf.own(this.job), shelf.photos()]);
+    const own: Fact[] = [];
+    const waiting = new Set<string>();
+    for (const { standing, fact, id } of rows) {
+      if (standing === "aside") continue;
+      if (standing === "waiting") waiting.add(id);
+      const read = readFact(fact);
+      if (read.ok) own.push(read.fact);
+    }
+    madeBefore(own);
+    this.own = own;
+    this.waitingIds = waiting;
+    this.aside = rows.filter(({ standing }) => standing === "aside").map(asideFact);
+    this.photoRows = photos.filter(({ job }) => job === this.job);
+    this.lasting = shelf.lasting;
+    this.show();
+  }
+
+  private async send(): Promise<void> {
+    const sent = await sendWaiting(await openShelf(), this.by());
+    this.unsent = sent === "away";
+    await this.reload();
+  }
+
+  /** Takes what arrived at the server since. */
+  private async pull(): Promise<void> {
+    if (this.pulling || !this.shelf) return;
+    this.pulling = true;
+    try {
+      const called = await call(factsOfJob, { params: { job: this.job }, query: { after: this.arrival } });
+      const before = this.unheard;
+      this.unheard = !called.ok && (called.status === null || called.later);
+      if (this.unheard !== before) this.show();
+      if (!called.ok) return;
+      const { facts, arrival, unreadable } = called.value;
+      if (arrival === this.arrival && facts.length === 0) return;
+      for (const fact of facts) this.known.set(fact.id, fact);
+      this.arrival = arrival;
+      this.unreadable += unreadable;
+      madeBefore(facts);
+      await this.shelf.learn(this.job, facts, arrival);
+      await this.reload();
+    } finally {
+      this.pulling = false;
+    }
+  }
+
+  private show(): void {
+    const next = this.made();
+    this.current = { ...next, facts: sameFacts(this.current.facts, next.facts) ?? next.facts };
+    for (const listener of this.listeners) listener();
+  }
+
+  private made(): JobFactsState {
+    const fresh = [...this.fresh.values()];
+    const made = fresh.filter(({ standing }) => standing === "waiting").map(({ fact }) => fact as Fact);
+    const all = new Map([...this.known.values(), ...this.own, ...made].map((fact) => [fact.id, fact]));
+    const refused = fresh.filter(({ standing }) => standing === "aside").map(asideFact);
+    const aside = new Map([...this.aside, ...refused].map((one) => [one.id, one]));
+    const waiting = new Set([...this.waitingIds, ...made.map(({ id }) => id)]);
+    return {
+      facts: [...all.values()],
+      saving: {
+        waiting: waiting.size + this.photoRows.filter(({ says }) => says === undefined).length,
+        away: this.unsent || this.unheard,
+        lasting: this.lasting,
+      },
+      aside: [...aside.values()],
+      photos: this.photoRows,
+      unreadable: this.unreadable,
+    };
+  }
+}
+
+/** The list before where nothing of it changed, so that nothing is worked out anew. */
+function sameFacts(before: readonly Fact[], now: readonly Fact[]): readonly Fact[] | null {
+  return before.length === now.length && now.every(({ id }, i) => before[i]?.id === id) ? before : null;
+}

@@ -1,0 +1,86 @@
+import "fake-indexeddb/auto";
+import { v7 as uuid } from "uuid";
+import { describe, expect, it } from "vitest";
+import type { Fact } from "@/core";
+import { DatabaseShelf } from "./databaseShelf";
+import { waitingRow } from "./factRow";
+import { SafeShelf } from "./openShelf";
+import { MemoryShelf, type Shelf } from "./shelf";
+
+const JOB = "019a0000-0000-7000-8000-00000000000a";
+const OTHER = "019a0000-0000-7000-8000-00000000000b";
+
+function made(title: string): Fact {
+  return { id: uuid(), at: "2026-05-05T05:05:05.000Z", by: "", body: { kind: "title", title } };
+}
+const titles = (rows: readonly { fact: unknown }[]) =>
+  rows.map(({ fact }) => (fact as { body: { title: string } }).body.title);
+
+const kinds: [string, () => Shelf][] = [
+  ["in the browser's database", () => new DatabaseShelf(uuid())],
+  ["in memory", () => new MemoryShelf()],
+  ["in the database with memory beside it", () => new SafeShelf(new DatabaseShelf(uuid()))],
+];
+
+describe.each(kinds)("a shelf %s", (_, open) => {
+  it("gives back what waits in the order made, of each job, once", async () => {
+    const shelf = open();
+    const [a, b, c] = [made("a"), made("b"), made("c")];
+    await shelf.put([waitingRow(JOB, b), waitingRow(JOB, a)]);
+    await shelf.put([waitingRow(OTHER, c), waitingRow(JOB, b)]);
+    expect(titles(await shelf.waiting())).toEqual(expect.arrayContaining(["b", "a", "c"]));
+    expect(titles(await shelf.own(JOB))).toEqual(["b", "a"]);
+    expect(titles((await shelf.load(OTHER)).rows)).toEqual(["c"]);
+  });
+
+  it("keeps the server's order before its own, and a fact that came back no longer as its own", async () => {
+    const shelf = open();
+    const [mine, theirs, later] = [made("mine"), made("theirs"), made("later")];
+    await shelf.put([waitingRow(JOB, mine), waitingRow(JOB, later)]);
+    await shelf.mark(JOB, [mine.id], "sent");
+    expect(titles(await shelf.waiting())).toEqual(["later"]);
+    await shelf.learn(JOB, [theirs, mine], 12);
+    await shelf.learn(JOB, [mine], 9);
+    const { rows, arrival } = await shelf.load(JOB);
+    expect(titles(rows)).toEqual(["theirs", "mine", "later"]);
+    expect(arrival).toBe(12);
+    expect(titles(await shelf.own(JOB))).toEqual(["later"]);
+  });
+
+  it("sets a fact aside with why, never one that the server has, and drops it when told", async () => {
+    const shelf = open();
+    const [bad, good] = [made("bad"), made("good")];
+    await shelf.put([waitingRow(JOB, bad), waitingRow(JOB, good)]);
+    await shelf.learn(JOB, [good], 1);
+    await shelf.mark(JOB, [bad.id, good.id], "aside", "It makes no sense.");
+    expect((await shelf.own(JOB)).map(({ standing, says }) => [standing, says])).toEqual([
+      ["aside", "It makes no sense."],
+    ]);
+    expect(await shelf.waiting()).toEqual([]);
+    await shelf.drop(JOB, bad.id);
+    expect(await shelf.own(JOB)).toEqual([]);
+  });
+
+  it("keeps photos until they are dropped", async () => {
+    const shelf = open();
+    const photo = { id: uuid(), job: JOB, name: "a.jpg", type: "image/jpeg", bytes: new ArrayBuffer(9) };
+    await shelf.putPhoto(photo);
+    expect((await shelf.photos()).map(({ id, bytes }) => [id, bytes.byteLength])).toEqual([[photo.id, 9]]);
+    await shelf.dropPhoto(photo.id);
+    expect(await shelf.photos()).toEqual([]);
+  });
+});
+
+describe("where the browser keeps nothing", () => {
+  it("what is entered is held in memory and is there to be sent, and the shelf says so", async () => {
+    const database = new DatabaseShelf(uuid());
+    const shelf = new SafeShelf(database);
+    await shelf.put([waitingRow(JOB, made("kept"))]);
+    expect(shelf.lasting).toBe(true);
+    database.close({ disableAutoOpen: true });
+    await shelf.put([waitingRow(JOB, made("held"))]);
+    expect(shelf.lasting).toBe(false);
+    expect(titles(await shelf.waiting())).toEqual(["held"]);
+    expect(new SafeShelf(null).lasting).toBe(false);
+  });
+});

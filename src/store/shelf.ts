@@ -1,0 +1,112 @@
+import type { Fact } from "@/core";
+import type { FactRow, KeptJob, Standing } from "./factRow";
+
+/** A photo on its way to the server. */
+export interface PhotoRow {
+  readonly id: string;
+  readonly job: string;
+  readonly name: string;
+  readonly type: string;
+  readonly bytes: ArrayBuffer;
+  /** Why the server will not have it; it is not sent again by itself. */
+  readonly says?: string;
+}
+
+/** Where a device keeps facts and photos: in its database, or, where that is refused, in memory. */
+export interface Shelf {
+  /** False where it lives no longer than the page. */
+  readonly lasting: boolean;
+  load(job: string): Promise<KeptJob>;
+  /** Of a job what did not come back from the server yet, in the order made. */
+  own(job: string): Promise<FactRow[]>;
+  /** Keeps rows in the order given; one that is there already stays as it is. */
+  put(rows: readonly FactRow[]): Promise<void>;
+  /** Keeps what the server has of a job, in its order, and how far that goes. */
+  learn(job: string, facts: readonly Fact[], arrival: number): Promise<void>;
+  /** Everything still to be sent, in the order made. */
+  waiting(): Promise<FactRow[]>;
+  mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void>;
+  /** Drops a fact that was set aside. */
+  drop(job: string, id: string): Promise<void>;
+  photos(): Promise<PhotoRow[]>;
+  putPhoto(photo: PhotoRow): Promise<void>;
+  dropPhoto(id: string): Promise<void>;
+}
+
+/** A shelf that lives as long as the page. */
+export class MemoryShelf implements Shelf {
+  readonly lasting = false;
+  private readonly jobs = new Map<string, { rows: Map<string, FactRow>; arrival: number; learned: number }>();
+  private readonly kept = new Map<string, PhotoRow>();
+
+  async load(job: string): Promise<KeptJob> {
+    const { rows, arrival } = this.of(job);
+    return { rows: sorted([...rows.values()]), arrival };
+  }
+
+  async own(job: string): Promise<FactRow[]> {
+    return [...this.of(job).rows.values()].filter(({ standing }) => standing !== "kept");
+  }
+
+  async put(rows: readonly FactRow[]): Promise<void> {
+    for (const row of rows) {
+      const job = this.of(row.job).rows;
+      if (!job.has(row.id)) job.set(row.id, row);
+    }
+  }
+
+  async learn(job: string, facts: readonly Fact[], arrival: number): Promise<void> {
+    const of = this.of(job);
+    for (const fact of facts) {
+      if (of.rows.get(fact.id)?.standing === "kept") continue;
+      of.rows.set(fact.id, { job, id: fact.id, fact, standing: "kept", order: of.learned++ });
+    }
+    of.arrival = Math.max(of.arrival, arrival);
+  }
+
+  async waiting(): Promise<FactRow[]> {
+    return [...this.jobs.values()].flatMap(({ rows }) =>
+      [...rows.values()].filter(({ standing }) => standing === "waiting"),
+    );
+  }
+
+  async mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void> {
+    const { rows } = this.of(job);
+    for (const id of ids) {
+      const row = rows.get(id);
+      if (row && row.standing !== "kept")
+        rows.set(id, { ...row, standing, ...(says === undefined ? {} : { says }) });
+    }
+  }
+
+  async drop(job: string, id: string): Promise<void> {
+    this.of(job).rows.delete(id);
+  }
+
+  async photos(): Promise<PhotoRow[]> {
+    return [...this.kept.values()];
+  }
+
+  async putPhoto(photo: PhotoRow): Promise<void> {
+    this.kept.set(photo.id, photo);
+  }
+
+  async dropPhoto(id: string): Promise<void> {
+    this.kept.delete(id);
+  }
+
+  private of(job: string) {
+    const known = this.jobs.get(job) ?? { rows: new Map<string, FactRow>(), arrival: 0, learned: 0 };
+    this.jobs.set(job, known);
+    return known;
+  }
+}
+
+/** What came from the server first, in its order; then the rest as it came in. */
+export function sorted(rows: readonly FactRow[]): FactRow[] {
+  const place = ({ order }: FactRow) => order ?? Number.POSITIVE_INFINITY;
+  return rows.toSorted((a, b) => {
+    const [one, other] = [place(a), place(b)];
+    return one === other ? 0 : one - other;
+  });
+}

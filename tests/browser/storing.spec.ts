@@ -1,0 +1,157 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { type Browser, chromium, expect, type Page, test } from "@playwright/test";
+import { enter, startMotor } from "./bench";
+
+const saved = (page: Page) => page.getByRole("status").filter({ hasText: "Saved" });
+const jobOf = (page: Page) => page.url().split("/")[4];
+
+test.describe("a browser that is killed", () => {
+  let folder = "";
+  let running: ChildProcess | null = null;
+
+  /** A browser of its own with a profile that outlives it. */
+  async function open(): Promise<Browser> {
+    const started = spawn(
+      process.env.ODD_LEAD_CHROMIUM ?? "chromium",
+      [
+        ...(process.env.ODD_LEAD_CHROMIUM_ARGUMENTS?.split(" ") ?? []),
+        "--headless=new",
+        "--remote-debugging-port=0",
+        "--no-first-run",
+        `--user-data-dir=${folder}`,
+      ],
+      { stdio: ["ignore", "ignore", "pipe"], detached: true },
+    );
+    running = started;
+    const address = await new Promise<string>((resolve, reject) => {
+      let said = "";
+      started.stderr?.on("data", (part: Buffer) => {
+        said += part.toString();
+        const found = /ws:\/\/\S+/.exec(said)?.[0];
+        if (found) resolve(found);
+      });
+      started.once("exit", () => reject(new Error(`the browser ended: ${said}`)));
+    });
+    return chromium.connectOverCDP(address);
+  }
+
+  function kill(): void {
+    if (running?.pid) process.kill(-running.pid, "SIGKILL");
+    running = null;
+  }
+
+  test.beforeEach(() => {
+    folder = mkdtempSync(join(tmpdir(), "odd-lead-browser-"));
+  });
+  test.afterEach(() => {
+    kill();
+    rmSync(folder, { recursive: true, force: true, maxRetries: 5 });
+  });
+
+  test("at once after the last key, with the server away, has every entry when it is opened again", async ({
+    baseURL,
+  }) => {
+    const browser = await open();
+    const page = await (browser.contexts()[0] ?? (await browser.newContext())).newPage();
+    await page.goto(`${baseURL}/`);
+    await page.getByRole("button", { name: "Start with a motor" }).click();
+    await page.getByLabel("Lead colours, in a row").fill("WH BK RD BU");
+    await page.keyboard.press("Enter");
+    await expect(saved(page)).toBeVisible();
+    await page.route("**/api/v1/jobs/**", (route) => route.abort());
+    for (const line of ["WH BK 8.4", "BK RD 17.5", "RD BU 3.1"]) await enter(page, line);
+    const address = page.url();
+    kill();
+
+    const again = await open();
+    const reopened = await (again.contexts()[0] ?? (await again.newContext())).newPage();
+    await reopened.goto(address);
+    for (const reads of ["WH to BK, reads 8.4", "BK to RD, reads 17.5", "RD to BU, reads 3.1"])
+      await expect(reopened.getByRole("button", { name: new RegExp(reads) })).toBeVisible();
+    await expect(saved(reopened)).toBeVisible();
+    await again.close();
+  });
+});
+
+test("where storage is refused the page says so, and what is entered reaches the server", async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const refuse = () => {
+      throw new DOMException("refused", "SecurityError");
+    };
+    Object.defineProperty(window, "localStorage", { get: refuse });
+    IDBFactory.prototype.open = refuse;
+  });
+  await startMotor(page, "WH BK RD");
+  await enter(page, "WH BK 8.4");
+  await expect(page.getByRole("alert").filter({ hasText: "This browser keeps nothing" })).toBeVisible();
+  await expect(saved(page)).toBeVisible();
+  const facts = await page.request.get(`/api/v1/jobs/${jobOf(page)}/facts`);
+  expect(await facts.text()).toContain("8.4");
+});
+
+test("two devices at one job see each other's entries, and each takes back its own, with a clock an hour slow", async ({
+  page,
+  browser,
+}) => {
+  await startMotor(page, "WH BK RD");
+  await enter(page, "WH BK 8.4");
+  await expect(saved(page)).toBeVisible();
+
+  const slow = await browser.newContext();
+  await slow.addInitScript(() => {
+    const now = Date.now;
+    Date.now = () => now() - 3_600_000;
+  });
+  const other = await slow.newPage();
+  await other.goto(page.url());
+  await expect(other.getByRole("button", { name: "WH to BK, reads 8.4" })).toBeVisible();
+  await expect(other.getByRole("button", { name: "Undo" })).toBeDisabled();
+  await enter(other, "BK RD 17.5");
+  await expect(page.getByRole("button", { name: /BK to RD, reads 17.5/ })).toBeVisible({ timeout: 15_000 });
+  await enter(page, "WH RD 25.8");
+  await expect(other.getByRole("button", { name: /WH to RD, reads 25.8/ })).toBeVisible({ timeout: 15_000 });
+
+  await other.getByRole("button", { name: "Undo" }).click();
+  await expect(other.getByRole("button", { name: /BK to RD, reads/ })).toHaveCount(0);
+  await expect(other.getByRole("button", { name: /WH to RD, reads 25.8/ })).toBeVisible();
+  await expect(page.getByRole("button", { name: /BK to RD, reads/ })).toHaveCount(0, { timeout: 15_000 });
+  // A later reading stands over an earlier one, though its clock says it was made before.
+  await enter(other, "WH RD 12.1");
+  await expect(page.getByRole("button", { name: /WH to RD, reads 12.1/ })).toBeVisible({ timeout: 15_000 });
+  await slow.close();
+});
+
+test("a refused entry is set aside with why, and nothing behind it waits", async ({ page }) => {
+  await startMotor(page, "WH BK RD");
+  await expect(saved(page)).toBeVisible();
+  await page.route("**/facts", async (route) => {
+    const body = route.request().postDataJSON() as { facts: { body: { typed?: string } }[] } | null;
+    const at = body?.facts.findIndex((fact) => fact.body.typed === "8.4") ?? -1;
+    if (at < 0) return route.continue();
+    await route.fulfill({
+      status: 422,
+      contentType: "application/problem+json",
+      body: JSON.stringify({
+        type: "about:blank",
+        status: 422,
+        title: "A fact does not hold together; none was kept.",
+        faults: [{ code: "custom", path: ["facts", at, "body"], says: "It is not believed." }],
+      }),
+    });
+  });
+  await enter(page, "WH BK 8.4");
+  const notice = page.getByRole("alert").filter({ hasText: "It is not believed." });
+  await expect(notice).toBeVisible();
+  await enter(page, "BK RD 17.5");
+  await expect(page.getByRole("status").filter({ hasText: "1 not saved" })).toBeVisible();
+  const facts = await page.request.get(`/api/v1/jobs/${jobOf(page)}/facts`);
+  expect(await facts.text()).toContain("17.5");
+  await notice.getByRole("button", { name: "Let it go" }).click();
+  await expect(notice).toHaveCount(0);
+  await expect(saved(page)).toBeVisible();
+});
