@@ -44,6 +44,10 @@ async function start() {
     const host = process.env.HOST || "127.0.0.1";
     const port = await chosenPort();
     server = await serve({ url, host, port });
+    if (!isLoopback(host))
+      say(
+        `Anyone who reaches ${host} can read and change everything: there is no sign-in yet. Leave HOST out to serve this machine alone.`,
+      );
     say(`Odd Lead runs at http://${host}:${port}`);
   } catch (error) {
     leave();
@@ -65,6 +69,10 @@ async function database(postgres, fresh) {
   }
   await query(postgres.adminUrl, "select 1");
   return postgres.adminUrl;
+}
+
+function isLoopback(host) {
+  return host === "localhost" || host === "::1" || /^127\./.test(host);
 }
 
 async function chosenPort() {

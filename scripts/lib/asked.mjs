@@ -29,7 +29,6 @@ export function refuse(response, { status, title }) {
   response.writeHead(status, {
     "content-type": "application/problem+json",
     "cache-control": "no-store",
-    "x-content-type-options": "nosniff",
     // What was sent with it is not read: the next request needs a line of its own.
     connection: "close",
     ...allow,

@@ -1,5 +1,6 @@
 import { createServer } from "node:http";
 import { refusalOf, refuse } from "./asked.mjs";
+import { allowedHosts, foreign, OWN_HEADERS } from "./ownPage.mjs";
 import { ROOT } from "./project.mjs";
 
 /** Serves the production build on the database at `url` from this process: ending it ends the web server too. */
@@ -9,8 +10,10 @@ export async function serve({ url, host, port }) {
   const app = next({ dev: false, dir: ROOT, hostname: host, port });
   await app.prepare();
   const handle = app.getRequestHandler();
+  const allowed = allowedHosts(host, process.env.ALLOWED_HOSTS);
   const server = createServer((request, response) => {
-    const refusal = refusalOf(request.method, request.url);
+    for (const [name, value] of Object.entries(OWN_HEADERS)) response.setHeader(name, value);
+    const refusal = foreign(request.headers, allowed) ?? refusalOf(request.method, request.url);
     if (refusal) {
       refuse(response, refusal);
       return;

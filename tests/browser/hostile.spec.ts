@@ -1,4 +1,5 @@
-import { request as ask } from "node:http";
+import { request as ask, createServer } from "node:http";
+import type { AddressInfo } from "node:net";
 import { expect, test } from "@playwright/test";
 import { seededRandom } from "../../src/core/bench";
 
@@ -10,10 +11,11 @@ function raw(
   method: string,
   path: string,
   body?: string,
+  more: Readonly<Record<string, string>> = {},
 ): Promise<{ status: number; type: string; text: string }> {
   const { hostname, port } = new URL(baseURL ?? "");
   return new Promise((resolve, reject) => {
-    const headers = body === undefined ? {} : { "content-type": "application/json" };
+    const headers = { ...(body === undefined ? {} : { "content-type": "application/json" }), ...more };
     const sent = ask({ hostname, port, method, path, headers }, (response) => {
       let text = "";
       response.setEncoding("utf8");
@@ -52,6 +54,62 @@ test("what is no address, no method or no text is the caller's, in problem detai
     const answer = await raw(baseURL, method, path, body);
     expect([method, path, answer.status]).toEqual([method, path, status]);
     expect(answer.type).toContain("application/problem+json");
+  }
+});
+
+test("only our own page is answered: no other name, origin or site", async ({ baseURL }) => {
+  const own = new URL(baseURL ?? "").host;
+  for (const [headers, status] of [
+    [{ host: "rebound.example" }, 421],
+    [{ host: `rebound.example:${own.split(":")[1]}` }, 421],
+    [{ host: "127.0.0.1.rebound.example" }, 421],
+    [{ host: "@:1" }, 421],
+    [{ host: `localhost:${own.split(":")[1]}` }, 200],
+    [{ origin: "http://elsewhere.example" }, 403],
+    [{ origin: "http://127.0.0.1:1" }, 403],
+    [{ origin: "null" }, 403],
+    [{ origin: `http://${own}` }, 200],
+    [{ "sec-fetch-site": "cross-site" }, 403],
+    [{ "sec-fetch-site": "same-origin" }, 200],
+  ] as const) {
+    for (const path of ["/api/health", "/stock"]) {
+      const answer = await raw(baseURL, "GET", path, undefined, headers);
+      expect([path, headers, answer.status]).toEqual([path, headers, status]);
+    }
+  }
+});
+
+test("a page of another port here can neither read nor write", async ({ page, baseURL }) => {
+  const job = `${baseURL}${JOB}`;
+  const stranger = createServer((_, response) => {
+    response.setHeader("content-type", "text/html");
+    response.end("<!doctype html><title>Elsewhere</title>");
+  });
+  await new Promise<void>((resolve) => stranger.listen(0, "127.0.0.1", resolve));
+  const { port } = stranger.address() as AddressInfo;
+  await page.goto(`http://127.0.0.1:${port}/`);
+  const tried = await page.evaluate(async (url) => {
+    const outcome = (asked: Promise<Response>) =>
+      asked.then(
+        (answer) => `${answer.type} ${answer.status}`,
+        () => "refused",
+      );
+    return [
+      await outcome(fetch(url)),
+      await outcome(fetch(url, { mode: "no-cors" })),
+      await outcome(fetch(url, { method: "POST", mode: "no-cors", body: "{}" })),
+    ];
+  }, job);
+  expect(tried.filter((outcome) => /200/.test(outcome))).toEqual([]);
+  stranger.close();
+});
+
+test("every answer says that it is of no use elsewhere", async ({ request }) => {
+  for (const path of ["/", "/api/health", "/api/nothing", "/nowhere"]) {
+    const headers = (await request.get(path)).headers();
+    expect(headers["x-content-type-options"]).toBe("nosniff");
+    expect(headers["cross-origin-resource-policy"]).toBe("same-origin");
+    expect(headers["cross-origin-opener-policy"]).toBe("same-origin");
   }
 });
 
