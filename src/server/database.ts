@@ -7,9 +7,26 @@ export type Database = NodePgDatabase<typeof schema>;
 /** Milliseconds after which a request without a database connection is told that the database is away. */
 const CONNECT_TIMEOUT_MS = 4000;
 
-/** A database handle over a pool of its own; `end` closes the pool. */
-export function openDatabase(url: string): { db: Database; end: () => Promise<void> } {
-  const pool = new Pool({ connectionString: url, max: 8, connectionTimeoutMillis: CONNECT_TIMEOUT_MS });
+/** What one request may ask of the database; beyond it the database, or this side where it is frozen, gives up. */
+const REQUEST_LIMITS = {
+  statement_timeout: 15_000,
+  lock_timeout: 8_000,
+  idle_in_transaction_session_timeout: 15_000,
+  query_timeout: 20_000,
+};
+
+/**
+ * A database handle over a pool of its own; `end` closes the pool.
+ *
+ * @param limits on what a statement may take; none for migrations, which take what they take.
+ */
+export function openDatabase(url: string, limits: object = {}): { db: Database; end: () => Promise<void> } {
+  const pool = new Pool({
+    connectionString: url,
+    max: 8,
+    connectionTimeoutMillis: CONNECT_TIMEOUT_MS,
+    ...limits,
+  });
   // An idle connection that the server drops is no fault of ours: the pool makes a new one.
   pool.on("error", () => undefined);
   return { db: drizzle(pool, { schema }), end: () => pool.end() };
@@ -22,6 +39,6 @@ const held = globalThis as typeof globalThis & { oddLeadDatabase?: Database };
 export function database(): Database {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error("DATABASE_URL is not set; the start script sets it");
-  held.oddLeadDatabase ??= openDatabase(url).db;
+  held.oddLeadDatabase ??= openDatabase(url, REQUEST_LIMITS).db;
   return held.oddLeadDatabase;
 }

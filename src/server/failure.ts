@@ -1,5 +1,6 @@
 import { log } from "./log";
 import { Problem } from "./problem";
+import { QueueFull } from "./queue";
 
 /** SQLSTATE classes and codes of a server that is away, starting, stopping or out of connections. */
 const AWAY_CODES = /^(?:08|57P|53300)/;
@@ -11,7 +12,8 @@ const AWAY_ERRNO: ReadonlySet<string> = new Set([
   "ETIMEDOUT",
   "EHOSTUNREACH",
 ]);
-const AWAY_WORDS = /timeout exceeded when trying to connect|Connection terminated|Client has encountered/i;
+const AWAY_WORDS =
+  /timeout exceeded when trying to connect|Query read timeout|Connection terminated|Client has encountered/i;
 /** Of one cause after another, no more are looked at. */
 const MOST_CAUSES = 5;
 
@@ -28,13 +30,38 @@ export function isDatabaseAway(error: unknown): boolean {
   return false;
 }
 
-/** What is answered to an error that was thrown, told apart: the database away, or our own fault, logged with its id. */
+/** SQLSTATE of what the database gave up: a statement or a lock that took too long, a deadlock. */
+const GAVE_UP = new Set(["57014", "55P03", "40P01"]);
+
+/** Whether an error says that there was too much at once, here or in the database. */
+function isTooBusy(error: unknown): boolean {
+  let cause: unknown = error;
+  for (let depth = 0; depth < MOST_CAUSES && typeof cause === "object" && cause !== null; depth++) {
+    if (cause instanceof QueueFull) return true;
+    const { code, cause: next } = cause as Record<string, unknown>;
+    if (typeof code === "string" && GAVE_UP.has(code)) return true;
+    cause = next;
+  }
+  return false;
+}
+
+/** What is answered to an error that was thrown, told apart: the database away, too much at once, or our own fault, logged
+ * with its id. */
 export function failure(error: unknown, requestId: string, address: string): Problem {
   if (isDatabaseAway(error)) {
     log.warn({ requestId, address, err: error }, "the database is away");
     return new Problem(
       503,
       "The server cannot reach its database just now. Nothing you entered is lost.",
+      { requestId },
+      { "retry-after": "2" },
+    );
+  }
+  if (isTooBusy(error)) {
+    log.warn({ requestId, address, err: error }, "too busy");
+    return new Problem(
+      503,
+      "There is too much at once; ask again in a moment.",
       { requestId },
       { "retry-after": "2" },
     );

@@ -1,4 +1,4 @@
-import { and, count, eq } from "drizzle-orm";
+import { and, count, eq, sql } from "drizzle-orm";
 import type { Database } from "./database";
 import type { UprightPhoto } from "./photo";
 import { photos } from "./schema";
@@ -13,6 +13,10 @@ export function photoStore(db: Database, shopId: string) {
     /** Keeps a photo; sending it again changes nothing. False where the job has as many as it may. */
     async add(jobId: string, id: string, photo: UprightPhoto): Promise<boolean> {
       return db.transaction(async (tx) => {
+        // One at a time for a job: many that come at once would each count the others out.
+        await tx.execute(
+          sql`select pg_advisory_xact_lock(hashtextextended(${`photos/${shopId}/${jobId}`}, 0))`,
+        );
         const [held] = await tx.select({ n: count() }).from(photos).where(ofJob(jobId));
         const [same] = await tx
           .select({ id: photos.id })

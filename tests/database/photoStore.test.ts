@@ -34,6 +34,25 @@ describe("a photo on its way in", () => {
   });
 });
 
+describe("what is sent as a photo and is none", () => {
+  it("is refused by its content, before anything draws it", async () => {
+    const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="9000" height="9000"><rect width="9000" height="9000"/></svg>`;
+    for (const file of [svg, `<?xml version="1.0"?>${svg}`, `<!doctype html><img src=x>`, "%PDF-1.7"])
+      expect(await uprightPhoto(Buffer.from(file))).toBeNull();
+  });
+
+  it("is taken in every kind that a camera or a screen makes", async () => {
+    const picture = sharp({ create: { width: 40, height: 30, channels: 3, background: "#7a4a26" } });
+    for (const file of [
+      picture.clone().png(),
+      picture.clone().webp(),
+      picture.clone().gif(),
+      picture.clone().jpeg(),
+    ])
+      expect(await uprightPhoto(await file.toBuffer())).toMatchObject({ widthPx: 40, heightPx: 30 });
+  });
+});
+
 describe("photos of a job", () => {
   let database: TestDatabase;
   beforeAll(async () => {
@@ -55,6 +74,16 @@ describe("photos of a job", () => {
     const other = photoStore(database.db, "0198c3a0-0000-7000-8000-0000000000ff");
     expect(await other.find(JOB, id(1))).toBeNull();
     expect(await photoStore(database.db, FIRST_SHOP).find(id(9), id(1))).toBeNull();
+  });
+
+  it("are so many and no more though sixty come at once", async () => {
+    const store = photoStore(database.db, FIRST_SHOP);
+    const photo = await uprightPhoto(await fromCamera(30, 20));
+    if (!photo) throw new Error("no photo");
+    const kept = await Promise.all(
+      Array.from({ length: 60 }, (_, n) => store.add(id(77), id(500 + n), photo)),
+    );
+    expect(kept.filter(Boolean)).toHaveLength(MOST_PHOTOS);
   });
 
   it("are so many and no more; one sent again still counts as kept", async () => {
