@@ -1,9 +1,15 @@
+import { randomBytes } from "node:crypto";
 import type { NextConfig } from "next";
+
+/** Names this build: the page and the worker that keeps it must be of one. */
+const build = randomBytes(9).toString("base64url");
 
 const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,
+  generateBuildId: () => build,
+  env: { ODD_LEAD_BUILD: build },
   experimental: { optimizePackageImports: ["@mui/material"] },
 };
 

@@ -32,4 +32,4 @@ export function proxy(request: NextRequest): NextResponse {
   return response;
 }
 
-export const config = { matcher: ["/((?!_next/static|api/).*)"] };
+export const config = { matcher: ["/((?!_next/static|api/|icons/|sw.js|offline.json).*)"] };

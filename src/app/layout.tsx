@@ -6,6 +6,7 @@ import { AppRouterCacheProvider } from "@mui/material-nextjs/v16-appRouter";
 import type { Metadata, Viewport } from "next";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
+import { KeepApplication } from "@/ui/kept/KeepApplication";
 import { Theme } from "@/ui/theme/Theme";
 
 export const metadata: Metadata = {
@@ -23,6 +24,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
         <InitColorSchemeScript attribute="data-scheme" defaultMode="light" nonce={nonce} />
         <AppRouterCacheProvider options={{ nonce, enableCssLayer: true }}>
           <Theme>{children}</Theme>
+          <KeepApplication />
         </AppRouterCacheProvider>
       </body>
     </html>

@@ -1,8 +1,8 @@
-import { deriveJob, identify, leadNames, sheetOf } from "@/core";
 import { database } from "@/server/database";
 import { jobStore, type StoredJob } from "@/server/jobStore";
 import { shopOf } from "@/server/shop";
-import { Home, type JobLine } from "@/ui/home/Home";
+import { Home } from "@/ui/home/Home";
+import { jobLine } from "@/ui/home/jobLine";
 
 const MOST_LISTED = 30;
 
@@ -18,17 +18,5 @@ export default async function Page() {
   return <Home away={lists === null} own={own.map(lineOf)} demo={demo.map(lineOf)} />;
 }
 
-/** What a list shows of a job: worked out here, so that the first page needs no core in the browser. */
-function lineOf(stored: StoredJob): JobLine {
-  const job = deriveJob(stored.facts);
-  const sheet = sheetOf(job);
-  const answer = sheet ? identify(sheet) : null;
-  const names = leadNames(job.leads);
-  return {
-    id: stored.id,
-    title: job.title || "Motor without a name yet",
-    at: stored.lastFactAt,
-    leads: job.leads.map((lead) => ({ ...lead, name: names.get(lead.id)?.short ?? "" })),
-    status: answer?.ok ? answer.status : "needs-probe",
-  };
-}
+/** Worked out here, so that the first page needs no core in the browser. */
+const lineOf = ({ id, lastFactAt, facts }: StoredJob) => jobLine(id, lastFactAt, facts);

@@ -1,5 +1,6 @@
 import { Dexie, type Table } from "dexie";
 import type { Fact } from "@/core";
+import { DATABASE_NAME } from "./anythingWaiting";
 import type { FactRow, KeptJob, Standing } from "./factRow";
 import { type PhotoRow, type Shelf, sorted } from "./shelf";
 
@@ -22,23 +23,38 @@ interface JobRow {
 export class DatabaseShelf extends Dexie implements Shelf {
   readonly lasting = true;
   private readonly facts!: Table<NumberedRow, number>;
-  private readonly jobs!: Table<JobRow, string>;
+  private readonly seen!: Table<JobRow, string>;
   private readonly sending!: Table<PhotoRow, string>;
 
-  constructor(name = "odd-lead") {
+  constructor(name = DATABASE_NAME) {
     super(name, { chromeTransactionDurability: "strict" });
     this.version(1).stores({
       facts: "++n, &[job+id], [job+standing], job, standing",
-      jobs: "job",
+      seen: "job",
       sending: "id",
     });
   }
 
   async load(job: string): Promise<KeptJob> {
-    return this.transaction("r", this.facts, this.jobs, async () => {
+    return this.transaction("r", this.facts, this.seen, async () => {
       const rows = await this.facts.where({ job }).sortBy("n");
-      return { rows: sorted(rows), arrival: (await this.jobs.get(job))?.arrival ?? 0 };
+      return { rows: sorted(rows), arrival: (await this.seen.get(job))?.arrival ?? 0 };
     });
+  }
+
+  async jobs(most: number): Promise<string[]> {
+    const latest: string[] = [];
+    const known = new Set<string>();
+    await this.facts
+      .orderBy("n")
+      .reverse()
+      .until(() => latest.length >= most)
+      .each(({ job }) => {
+        if (known.has(job)) return;
+        known.add(job);
+        latest.push(job);
+      });
+    return latest;
   }
 
   async own(job: string): Promise<FactRow[]> {
@@ -59,8 +75,8 @@ export class DatabaseShelf extends Dexie implements Shelf {
   }
 
   async learn(job: string, facts: readonly Fact[], arrival: number): Promise<void> {
-    await this.transaction("rw", this.facts, this.jobs, async () => {
-      const known = (await this.jobs.get(job)) ?? { job, arrival: 0, learned: 0 };
+    await this.transaction("rw", this.facts, this.seen, async () => {
+      const known = (await this.seen.get(job)) ?? { job, arrival: 0, learned: 0 };
       const before = await this.facts
         .where("[job+id]")
         .anyOf(facts.map(({ id }) => [job, id]))
@@ -74,7 +90,7 @@ export class DatabaseShelf extends Dexie implements Shelf {
           return n === undefined ? row : { ...row, n };
         });
       await this.facts.bulkPut(news);
-      await this.jobs.put({
+      await this.seen.put({
         job,
         arrival: Math.max(known.arrival, arrival),
         learned: known.learned + news.length,

@@ -11,6 +11,8 @@ import type { PhotoRow, Shelf } from "./shelf";
 
 /** How what was entered stands. */
 export interface Saving {
+  /** False until it is known what this device keeps of the job. */
+  readonly ready: boolean;
   /** Facts and photos that the server has not confirmed. */
   readonly waiting: number;
   /** The server does not answer. */
@@ -58,6 +60,7 @@ export class JobFacts {
   private unsent = false;
   private unheard = false;
   private lasting = true;
+  private ready = false;
   private shelf: Shelf | null = null;
   private current: JobFactsState;
   private readonly stops: (() => void)[] = [];
@@ -149,6 +152,7 @@ export class JobFacts {
   private async keep(row: FactRow): Promise<void> {
     const shelf = await openShelf();
     await shelf.put([row]);
+    askToLast();
     if (shelf.lasting) takeOut(this.job, row.id);
     await this.reload();
     // Only now: what is shown never goes away on its way to the shelf.
@@ -197,6 +201,7 @@ export class JobFacts {
     this.aside = rows.filter(({ standing }) => standing === "aside").map(asideFact);
     this.photoRows = photos.filter(({ job }) => job === this.job);
     this.lasting = shelf.lasting;
+    this.ready = true;
     this.show();
   }
 
@@ -245,6 +250,7 @@ export class JobFacts {
     return {
       facts: [...all.values()],
       saving: {
+        ready: this.ready,
         waiting: waiting.size + this.photoRows.filter(({ says }) => says === undefined).length,
         away: this.unsent || this.unheard,
         lasting: this.lasting,
@@ -254,6 +260,15 @@ export class JobFacts {
       unreadable: this.unreadable,
     };
   }
+}
+
+let asked = false;
+
+/** Asks the browser, once there is something to lose, not to clear what is kept when the disk runs short. */
+function askToLast(): void {
+  if (asked) return;
+  asked = true;
+  void navigator.storage?.persist?.().catch(() => undefined);
 }
 
 /** The list before where nothing of it changed, so that nothing is worked out anew. */

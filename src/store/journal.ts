@@ -1,20 +1,17 @@
 import { v7 as uuid } from "uuid";
 import { type Fact, readFact } from "@/core";
 import { type FactRow, waitingRow } from "./factRow";
+import { ENTRY_PREFIX, OLDER_PREFIX } from "./journalPrefixes";
 
 /**
  * Facts on their way to this device's database, in local storage: written before the key's handler returns, so that a tab
  * that dies in the milliseconds until the database has them loses none. What the database has is taken out.
  */
 
-const PREFIX = "odd-lead:entry:";
-/** Where versions before the database kept a list of each job. */
-const OLDER_PREFIX = "odd-lead:outbox:";
-
 /** Writes a fact down; where storage is refused it is passed over. */
 export function writeDown(job: string, fact: Fact): void {
   try {
-    localStorage.setItem(`${PREFIX}${job}:${fact.id}`, JSON.stringify(fact));
+    localStorage.setItem(`${ENTRY_PREFIX}${job}:${fact.id}`, JSON.stringify(fact));
   } catch {
     return;
   }
@@ -23,7 +20,7 @@ export function writeDown(job: string, fact: Fact): void {
 /** The database has it. */
 export function takeOut(job: string, id: string): void {
   try {
-    localStorage.removeItem(`${PREFIX}${job}:${id}`);
+    localStorage.removeItem(`${ENTRY_PREFIX}${job}:${id}`);
   } catch {
     return;
   }
@@ -65,7 +62,7 @@ export function cleared(keys: Iterable<string>): void {
 }
 
 function jobOf(key: string): string | null {
-  if (key.startsWith(PREFIX)) return key.slice(PREFIX.length).split(":")[0] ?? null;
+  if (key.startsWith(ENTRY_PREFIX)) return key.slice(ENTRY_PREFIX.length).split(":")[0] ?? null;
   return key.startsWith(OLDER_PREFIX) ? key.slice(OLDER_PREFIX.length) : null;
 }
 

@@ -62,6 +62,11 @@ export class SafeShelf implements Shelf {
     };
   }
 
+  async jobs(most: number): Promise<string[]> {
+    const kept = await this.asked((shelf) => shelf.jobs(most), []);
+    return [...new Set([...(await this.memory.jobs(most)), ...kept])].slice(0, most);
+  }
+
   async own(job: string): Promise<FactRow[]> {
     const kept = await this.asked((shelf) => shelf.own(job), []);
     const known = new Set(kept.map(({ id }) => id));

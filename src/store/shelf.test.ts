@@ -1,11 +1,14 @@
 import "fake-indexeddb/auto";
 import { v7 as uuid } from "uuid";
-import { describe, expect, it } from "vitest";
+import { describe, expect, it, vi } from "vitest";
 import type { Fact } from "@/core";
+import { anythingWaiting } from "./anythingWaiting";
 import { DatabaseShelf } from "./databaseShelf";
 import { waitingRow } from "./factRow";
+import { writeDown } from "./journal";
 import { SafeShelf } from "./openShelf";
 import { MemoryShelf, type Shelf } from "./shelf";
+import { testStorage } from "./testStorage";
 
 const JOB = "019a0000-0000-7000-8000-00000000000a";
 const OTHER = "019a0000-0000-7000-8000-00000000000b";
@@ -61,6 +64,14 @@ describe.each(kinds)("a shelf %s", (_, open) => {
     expect(await shelf.own(JOB)).toEqual([]);
   });
 
+  it("names the jobs that it keeps, those touched last first, and no more than asked for", async () => {
+    const shelf = open();
+    const jobs = [uuid(), uuid(), uuid()];
+    for (const job of jobs) await shelf.put([waitingRow(job, made("a")), waitingRow(job, made("b"))]);
+    expect(await shelf.jobs(9)).toEqual(jobs.toReversed());
+    expect(await shelf.jobs(2)).toEqual(jobs.toReversed().slice(0, 2));
+  });
+
   it("keeps photos until they are dropped", async () => {
     const shelf = open();
     const photo = { id: uuid(), job: JOB, name: "a.jpg", type: "image/jpeg", bytes: new ArrayBuffer(9) };
@@ -68,6 +79,24 @@ describe.each(kinds)("a shelf %s", (_, open) => {
     expect((await shelf.photos()).map(({ id, bytes }) => [id, bytes.byteLength])).toEqual([[photo.id, 9]]);
     await shelf.dropPhoto(photo.id);
     expect(await shelf.photos()).toEqual([]);
+  });
+});
+
+describe("whether anything waits", () => {
+  it("is told without the store: facts, photos, and what was only written down", async () => {
+    vi.stubGlobal("localStorage", testStorage());
+    expect(await anythingWaiting()).toBe(false);
+    const shelf = new DatabaseShelf();
+    const fact = made("a");
+    await shelf.put([waitingRow(JOB, fact)]);
+    expect(await anythingWaiting()).toBe(true);
+    await shelf.mark(JOB, [fact.id], "sent");
+    expect(await anythingWaiting()).toBe(false);
+    await shelf.putPhoto({ id: fact.id, job: JOB, name: "", type: "", bytes: new ArrayBuffer(1) });
+    expect(await anythingWaiting()).toBe(true);
+    await shelf.dropPhoto(fact.id);
+    writeDown(JOB, fact);
+    expect(await anythingWaiting()).toBe(true);
   });
 });
 

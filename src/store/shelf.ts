@@ -17,6 +17,8 @@ export interface Shelf {
   /** False where it lives no longer than the page. */
   readonly lasting: boolean;
   load(job: string): Promise<KeptJob>;
+  /** Jobs of which anything is kept, those touched last first. */
+  jobs(most: number): Promise<string[]>;
   /** Of a job what did not come back from the server yet, in the order made. */
   own(job: string): Promise<FactRow[]>;
   /** Keeps rows in the order given; one that is there already stays as it is. */
@@ -36,12 +38,19 @@ export interface Shelf {
 /** A shelf that lives as long as the page. */
 export class MemoryShelf implements Shelf {
   readonly lasting = false;
-  private readonly jobs = new Map<string, { rows: Map<string, FactRow>; arrival: number; learned: number }>();
+  private readonly byJob = new Map<
+    string,
+    { rows: Map<string, FactRow>; arrival: number; learned: number }
+  >();
   private readonly kept = new Map<string, PhotoRow>();
 
   async load(job: string): Promise<KeptJob> {
     const { rows, arrival } = this.of(job);
     return { rows: sorted([...rows.values()]), arrival };
+  }
+
+  async jobs(most: number): Promise<string[]> {
+    return [...this.byJob.keys()].reverse().slice(0, most);
   }
 
   async own(job: string): Promise<FactRow[]> {
@@ -65,7 +74,7 @@ export class MemoryShelf implements Shelf {
   }
 
   async waiting(): Promise<FactRow[]> {
-    return [...this.jobs.values()].flatMap(({ rows }) =>
+    return [...this.byJob.values()].flatMap(({ rows }) =>
       [...rows.values()].filter(({ standing }) => standing === "waiting"),
     );
   }
@@ -96,8 +105,8 @@ export class MemoryShelf implements Shelf {
   }
 
   private of(job: string) {
-    const known = this.jobs.get(job) ?? { rows: new Map<string, FactRow>(), arrival: 0, learned: 0 };
-    this.jobs.set(job, known);
+    const known = this.byJob.get(job) ?? { rows: new Map<string, FactRow>(), arrival: 0, learned: 0 };
+    this.byJob.set(job, known);
     return known;
   }
 }

@@ -1,7 +1,6 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { createServer } from "node:net";
 import { expect, test } from "@playwright/test";
 import { enter, startMotor } from "./bench";
+import { ServerOfOwn } from "./serverOfOwn";
 
 test("a reload, a second browser and a killed tab lose nothing", async ({ page, browser }) => {
   await startMotor(page, "WH BK RD");
@@ -29,52 +28,23 @@ test("a reload, a second browser and a killed tab lose nothing", async ({ page, 
 });
 
 test.describe("with the server away", () => {
-  let server: ChildProcess | null = null;
-  let port = 0;
+  const server = new ServerOfOwn();
 
-  async function serve(): Promise<void> {
-    server = spawn("node", ["scripts/serve.mjs"], {
-      env: { ...process.env, DATABASE_URL: process.env.ODD_LEAD_TEST_DATABASE_URL, PORT: String(port) },
-      stdio: "ignore",
-    });
-    await expect
-      .poll(
-        () =>
-          fetch(`http://127.0.0.1:${port}/api/health`).then(
-            (r) => r.status,
-            () => 0,
-          ),
-        { timeout: 30_000 },
-      )
-      .toBe(200);
-  }
-
-  test.beforeEach(async () => {
-    port = await new Promise<number>((resolve) => {
-      const probe = createServer().listen(0, "127.0.0.1", () => {
-        const address = probe.address();
-        probe.close(() => resolve(typeof address === "object" && address ? address.port : 0));
-      });
-    });
-    await serve();
-  });
-
-  test.afterEach(() => {
-    server?.kill("SIGKILL");
-  });
+  test.beforeEach(() => server.start());
+  test.afterEach(() => server.kill());
 
   test("the page says so, keeps what is typed, and sends it when the server is back", async ({ browser }) => {
-    const context = await browser.newContext({ baseURL: `http://127.0.0.1:${port}` });
+    const context = await browser.newContext({ baseURL: server.address });
     const page = await context.newPage();
     await startMotor(page, "WH BK RD");
     await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
-    server?.kill("SIGKILL");
+    server.kill();
     await enter(page, "WH BK 8.4");
     await enter(page, "BK RD 17.5");
     await expect(page.getByRole("alert").filter({ hasText: "does not answer" })).toBeVisible();
     await expect(page.getByRole("status").filter({ hasText: "2 kept here" })).toBeVisible();
     await expect(page.getByRole("button", { name: "WH to BK, reads 8.4" })).toBeVisible();
-    await serve();
+    await server.start();
     await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible({ timeout: 20_000 });
     const other = await (await browser.newContext()).newPage();
     await other.goto(page.url());
@@ -83,15 +53,15 @@ test.describe("with the server away", () => {
   });
 
   test("a tab killed meanwhile sends what it kept when the job is opened again", async ({ browser }) => {
-    const context = await browser.newContext({ baseURL: `http://127.0.0.1:${port}` });
+    const context = await browser.newContext({ baseURL: server.address });
     const page = await context.newPage();
     await startMotor(page, "WH BK RD");
     await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
     const address = page.url();
-    server?.kill("SIGKILL");
+    server.kill();
     await enter(page, "WH RD 25.8");
     await page.close();
-    await serve();
+    await server.start();
     const again = await context.newPage();
     await again.goto(address);
     await expect(again.getByRole("button", { name: /WH to RD, reads 25.8/ })).toBeVisible();
@@ -104,20 +74,20 @@ test.describe("with the server away", () => {
   test("a new job that never reached the server is sent from the first page, and listed", async ({
     browser,
   }) => {
-    const context = await browser.newContext({ baseURL: `http://127.0.0.1:${port}` });
+    const context = await browser.newContext({ baseURL: server.address });
     const page = await context.newPage();
     await page.goto("/");
     await page.getByRole("button", { name: "Start with a motor" }).click();
     await expect(page.getByLabel("Lead colours, in a row")).toBeVisible();
     await page.waitForLoadState("load");
-    server?.kill("SIGKILL");
+    server.kill();
     await page.getByLabel("Name of this job").first().fill("Boatyard air mover, kept");
     await page.getByLabel("Name of this job").first().press("Enter");
     await page.getByLabel("Lead colours, in a row").fill("TQ PK");
     await page.keyboard.press("Enter");
     await expect(page.getByRole("status").filter({ hasText: "3 kept here" })).toBeVisible();
     await page.close();
-    await serve();
+    await server.start();
     const home = await context.newPage();
     await home.goto("/");
     await expect(home.getByRole("link", { name: /Boatyard air mover, kept/ })).toBeVisible({

@@ -6,31 +6,26 @@ import Typography from "@mui/material/Typography";
 import NextLink from "next/link";
 import { useRouter } from "next/navigation";
 import { v7 as uuid } from "uuid";
-import type { Identification, Lead } from "@/core";
 import { WirePiece } from "../parts/LeadTag";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
+import type { JobLine } from "./jobLine";
 import { Waiting } from "./Waiting";
-
-/** A job as a list shows it. */
-export interface JobLine {
-  readonly id: string;
-  readonly title: string;
-  readonly at: string;
-  readonly leads: readonly (Lead & { readonly name: string })[];
-  readonly status: Identification["status"];
-}
 
 /** The first page: begin with a motor at once, or go on with one. */
 export function Home({
   own,
   demo,
   away,
+  kept = false,
 }: {
   own: readonly JobLine[];
   demo: readonly JobLine[];
+  /** The list could not be had from the server. */
   away: boolean;
+  /** The jobs are those that this device keeps. */
+  kept?: boolean;
 }) {
   const router = useRouter();
   return (
@@ -79,22 +74,26 @@ export function Home({
         <Waiting />
         {away ? (
           <Box role="alert" sx={{ border: "1.5px solid", borderColor: "warning.main", p: 4, mb: 8 }}>
-            <Verdict weight="again" word="The database is away." /> Jobs cannot be listed just now. What you
+            <Verdict weight="again" word={kept ? "The server is away." : "The database is away."} />{" "}
+            {kept ? "These are the jobs that this device keeps." : "Jobs cannot be listed just now."} What you
             enter is kept in this browser and sent when it is back.
           </Box>
-        ) : (
+        ) : null}
+        {away && !kept ? null : (
           <JobList
             title="In progress"
             jobs={own}
             empty="No job yet. “Start with a motor” makes one; it is kept from the first lead you type."
           />
         )}
-        <JobList
-          title="Demo jobs"
-          note="Ebbstone Motor Service, Saltrey Quay — an invented harbour"
-          jobs={demo}
-          empty="No demo jobs here."
-        />
+        {kept ? null : (
+          <JobList
+            title="Demo jobs"
+            note="Ebbstone Motor Service, Saltrey Quay — an invented harbour"
+            jobs={demo}
+            empty="No demo jobs here."
+          />
+        )}
       </Box>
     </>
   );

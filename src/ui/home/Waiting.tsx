@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import NextLink from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
+import { anythingWaiting } from "@/store/anythingWaiting";
 import { deviceName } from "../job/deviceName";
 import { Verdict } from "../parts/Verdict";
 
@@ -15,7 +16,10 @@ export function Waiting() {
   const [jobs, setJobs] = useState<readonly string[]>([]);
   useEffect(() => {
     const send = async () => {
-      // Brought when it is wanted: the first page shows without it.
+      if (!(await anythingWaiting())) {
+        setJobs([]);
+        return;
+      }
       const { jobsWaiting, sendAll } = await import("@/store/outbox");
       const waiting = await jobsWaiting();
       setJobs(waiting);

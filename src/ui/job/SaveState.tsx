@@ -30,9 +30,10 @@ export function SaveState() {
   );
 }
 
-function inWords({ waiting, away }: Saving, aside: number): { weight: Shown; words: string } {
+function inWords({ ready, waiting, away }: Saving, aside: number): { weight: Shown; words: string } {
   if (away)
     return { weight: "again", words: waiting > 0 ? `Server away · ${waiting} kept here` : "Server away" };
+  if (!ready) return { weight: "open", words: "Opening …" };
   if (waiting > 0) return { weight: "open", words: "Saving …" };
   return aside > 0 ? { weight: "again", words: `${aside} not saved` } : { weight: "good", words: "Saved" };
 }

@@ -1,0 +1,75 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
+import { type ReactNode, useEffect, useState } from "react";
+import { JobProvider } from "../job/JobContext";
+import { JobFrame } from "../job/JobFrame";
+import { StageScreen } from "../job/screens";
+import { TopBar } from "../parts/TopBar";
+import { KeptHome } from "./KeptHome";
+import { type Place, placeOf } from "./place";
+
+const PracticePage = dynamic(() => import("../practice/PracticePage").then((m) => m.PracticePage));
+const WiringPracticePage = dynamic(() =>
+  import("../practice/WiringPracticePage").then((m) => m.WiringPracticePage),
+);
+const StockPage = dynamic(() => import("../stock/StockPage").then((m) => m.StockPage));
+
+/**
+ * The application from what this device keeps, for any address of ours: the server is away, and the page finds out by
+ * itself what it stands for. What needs the server says so.
+ */
+export function KeptApplication() {
+  const [place, setPlace] = useState<Place | null>(null);
+  useEffect(() => setPlace(placeOf(window.location.pathname)), []);
+  return place === null ? null : screenOf(place);
+}
+
+function screenOf(place: Place): ReactNode {
+  switch (place.at) {
+    case "home":
+      return <KeptHome />;
+    case "job":
+      return (
+        <JobProvider id={place.job} first={null}>
+          <JobFrame stage={place.stage}>
+            <StageScreen stage={place.stage} />
+          </JobFrame>
+        </JobProvider>
+      );
+    case "practice":
+      return <PracticePage />;
+    case "practice-wiring":
+      return <WiringPracticePage />;
+    case "stock":
+      return <StockPage />;
+    case "truck":
+      return (
+        <Away>
+          The truck plan counts past jobs and stock on the server. It is there again when the server is.
+        </Away>
+      );
+    case "nowhere":
+      return <Away>There is no such page here, and the server that may know it does not answer.</Away>;
+  }
+}
+
+function Away({ children }: { children: ReactNode }) {
+  return (
+    <>
+      <TopBar />
+      <Box component="main" sx={{ maxWidth: 720, mx: "auto", px: { xs: 4, md: 6 }, py: 10 }}>
+        <Typography variant="h1" sx={{ mb: 4 }}>
+          The server is away
+        </Typography>
+        <Typography sx={{ mb: 6 }}>{children}</Typography>
+        <Button variant="contained" onClick={() => window.location.reload()}>
+          Try again
+        </Button>
+      </Box>
+    </>
+  );
+}

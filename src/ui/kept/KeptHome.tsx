@@ -1,0 +1,23 @@
+"use client";
+
+import { useEffect, useState } from "react";
+import { keptJobs } from "@/store/keptJobs";
+import { Home } from "../home/Home";
+import { type JobLine, jobLine } from "../home/jobLine";
+
+const MOST_LISTED = 30;
+
+/** The first page from what this device keeps. */
+export function KeptHome() {
+  const [jobs, setJobs] = useState<readonly JobLine[] | null>(null);
+  useEffect(() => {
+    let shown = true;
+    void keptJobs(MOST_LISTED).then((kept) => {
+      if (shown) setJobs(kept.map(({ job, facts }) => jobLine(job, null, facts)));
+    });
+    return () => {
+      shown = false;
+    };
+  }, []);
+  return jobs === null ? null : <Home kept own={jobs} demo={[]} away />;
+}

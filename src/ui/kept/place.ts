@@ -1,0 +1,29 @@
+import { isStage, type Stage } from "../job/stages";
+
+/** Where an address of ours leads. */
+export type Place =
+  | { readonly at: "home" | "practice" | "practice-wiring" | "stock" | "truck" | "nowhere" }
+  | { readonly at: "job"; readonly job: string; readonly stage: Stage };
+
+const JOB = /^\/jobs\/([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})\/([a-z]+)\/?$/i;
+
+/** The place of an address, for a page that has to find out by itself what it stands for. */
+export function placeOf(path: string): Place {
+  const [, job, stage] = JOB.exec(path) ?? [];
+  if (job && stage && isStage(stage)) return { at: "job", job: job.toLowerCase(), stage };
+  switch (path.replace(/\/+$/, "")) {
+    case "":
+    case "/kept":
+      return { at: "home" };
+    case "/practice":
+      return { at: "practice" };
+    case "/practice/wiring":
+      return { at: "practice-wiring" };
+    case "/stock":
+      return { at: "stock" };
+    case "/truck":
+      return { at: "truck" };
+    default:
+      return { at: "nowhere" };
+  }
+}

@@ -1,0 +1,112 @@
+import { type BrowserContext, expect, type Page, test } from "@playwright/test";
+import { enter, startMotor } from "./bench";
+import { ServerOfOwn } from "./serverOfOwn";
+
+/** The whole application with the server gone, as a browser has it that was here before. */
+
+test.use({ serviceWorkers: "allow" });
+
+const server = new ServerOfOwn();
+let context: BrowserContext;
+
+test.beforeEach(async ({ browser }) => {
+  await server.start();
+  context = await browser.newContext({
+    baseURL: server.address,
+    viewport: { width: 1280, height: 800 },
+    serviceWorkers: "allow",
+  });
+});
+test.afterEach(async () => {
+  await context.close();
+  server.kill();
+});
+
+const saved = (page: Page) => page.getByRole("status").filter({ hasText: "Saved" });
+
+/** Waits until the application is kept on the device. */
+async function kept(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const { active } = await navigator.serviceWorker.ready;
+    if (active && active.state !== "activated")
+      await new Promise((resolve) => active.addEventListener("statechange", resolve, { once: true }));
+  });
+}
+
+test("a reload, every stage, the first page, a new job and practice all open, and all of it arrives later", async () => {
+  test.setTimeout(120_000);
+  const page = await context.newPage();
+  await startMotor(page, "WH BK RD BU");
+  await page.getByLabel("Name of this job").first().fill("Harbour office fan, kept");
+  await page.getByLabel("Name of this job").first().press("Enter");
+  await enter(page, "WH BK 8.4");
+  await expect(saved(page)).toBeVisible();
+  await kept(page);
+  server.kill();
+
+  await page.reload();
+  await expect(page.getByRole("button", { name: "WH to BK, reads 8.4" })).toBeVisible();
+  await enter(page, "BK RD 17.5");
+  const stages = page.getByRole("navigation", { name: "Stages" });
+  for (const stage of ["Trace", "Plate", "Match", "Cap", "Land", "Record", "Probe"]) {
+    await stages.getByRole("link", { name: new RegExp(stage) }).click();
+    await expect(page).toHaveURL(new RegExp(`/${stage.toLowerCase()}$`));
+    await expect(page.getByRole("heading", { level: 1 })).toContainText("Harbour office fan, kept");
+  }
+  await expect(page.getByRole("button", { name: "BK to RD, reads 17.5" })).toBeVisible();
+
+  await page.goto("/");
+  await expect(page.getByText("These are the jobs that this device keeps.")).toBeVisible();
+  await expect(page.getByRole("link", { name: /Harbour office fan, kept/ })).toBeVisible();
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  await page.getByLabel("Lead colours, in a row").fill("WH BK RD");
+  await page.keyboard.press("Enter");
+  await enter(page, "WH BK 11.2");
+  const begun = page.url();
+
+  await page.goto("/practice");
+  await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+  await page.goto("/truck");
+  await expect(page.getByText("It is there again when the server is.")).toBeVisible();
+
+  await server.start();
+  await page.goto(begun);
+  await expect(saved(page)).toBeVisible({ timeout: 20_000 });
+  const facts = await page.request.get(`/api/v1/jobs/${begun.split("/")[4]}/facts`);
+  expect(await facts.text()).toContain("11.2");
+});
+
+test("stock is there as it was seen last", async () => {
+  const page = await context.newPage();
+  await page.goto("/");
+  await kept(page);
+  await page.goto("/stock");
+  const first = page.getByRole("main").getByText(/µF/).first();
+  await expect(first).toBeVisible();
+  const words = ((await first.textContent()) ?? "").trim();
+  server.kill();
+  await page.reload();
+  await expect(page.getByRole("main").getByText(words).first()).toBeVisible();
+});
+
+test("it can be installed, and everything for it is of its own", async () => {
+  const page = await context.newPage();
+  await page.goto("/");
+  const manifest = await page.request.get(
+    (await page.locator('link[rel="manifest"]').getAttribute("href")) ?? "",
+  );
+  const {
+    name,
+    icons,
+    start_url: start,
+  } = (await manifest.json()) as {
+    name: string;
+    start_url: string;
+    icons: { src: string; sizes: string }[];
+  };
+  expect([name, start]).toEqual(["Odd Lead", "/"]);
+  for (const { src } of icons) {
+    const icon = await page.request.get(src);
+    expect([icon.status(), icon.headers()["content-type"]]).toEqual([200, "image/png"]);
+  }
+});
