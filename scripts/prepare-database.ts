@@ -1,14 +1,16 @@
 /** Brings the database at DATABASE_URL to the newest schema and puts the demo jobs in. */
 import { openDatabase } from "../src/server/database";
-import { migrateDatabase } from "../src/server/migrate";
+import { migrateDatabase, oneAtATime } from "../src/server/migrate";
 import { seedDemo } from "../src/server/seedDemo";
 
 const url = process.env.DATABASE_URL;
 if (!url) throw new Error("DATABASE_URL is not set");
 const { db, end } = openDatabase(url);
 try {
-  await migrateDatabase(db);
-  if (!process.argv.includes("--no-demo")) await seedDemo(db);
+  await oneAtATime(db, async () => {
+    await migrateDatabase(db);
+    if (!process.argv.includes("--no-demo")) await seedDemo(db);
+  });
 } finally {
   await end();
 }

@@ -2,7 +2,7 @@
  * npm start: from a bare checkout to the running application with demo data. See README.md.
  * `npm start -- --fresh` begins with an empty database. PORT, HOST and DATABASE_URL are honoured.
  */
-import { ensureDatabase, prepareDatabase, query } from "./lib/databases.mjs";
+import { ensureDatabase, prepareDatabase, putAside, query } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
 import { checkNode, ensureBuild, ensureData, ensurePackages, isBuilt } from "./lib/project.mjs";
@@ -11,6 +11,10 @@ import { serve } from "./lib/serve.mjs";
 
 const DATABASE = "odd_lead";
 const FIRST_PORT = 3000;
+/** How often it is looked whether the database still runs. */
+const WATCH_MS = 3000;
+/** What is in flight when the server is told to stop has so long to finish. */
+const DRAIN_MS = 8000;
 
 async function start() {
   const fresh = process.argv.includes("--fresh");
@@ -28,16 +32,20 @@ async function start() {
   const postgres = await ensurePostgres();
   const leave = enter("start");
   let server = null;
-  const stop = () => {
-    server?.close();
-    server?.closeAllConnections();
+  let stopping = false;
+  const stop = async () => {
+    if (stopping) return;
+    stopping = true;
+    clearInterval(watch);
+    if (server) await drained(server);
     leave();
     if (postgres.own && others().length === 0) postgres.stop();
     process.exit(0);
   };
-  process.on("SIGINT", stop);
-  process.on("SIGTERM", stop);
-  process.on("SIGHUP", stop);
+  for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => void stop());
+  const watch = setInterval(() => {
+    if (postgres.own && postgres.again()) say("The database had ended by itself and was started again.");
+  }, WATCH_MS);
   try {
     const url = await database(postgres, fresh);
     prepareDatabase(url);
@@ -56,10 +64,24 @@ async function start() {
   }
 }
 
+/** Takes no more requests and waits for those in flight; what is not done by then is cut off, and its sender told so. */
+function drained(server) {
+  return new Promise((resolve) => {
+    const late = setTimeout(() => server.closeAllConnections(), DRAIN_MS);
+    server.close(() => {
+      clearTimeout(late);
+      resolve();
+    });
+    server.closeIdleConnections();
+  });
+}
+
 /** Our own database on our own cluster; the very database of DATABASE_URL on a server that was given. */
 async function database(postgres, fresh) {
   if (postgres.own) {
-    await ensureDatabase(postgres.adminUrl, DATABASE, { drop: fresh });
+    const aside = fresh ? await putAside(postgres.adminUrl, DATABASE) : null;
+    if (aside) say(`What was entered is put aside as the database ${aside}.`);
+    await ensureDatabase(postgres.adminUrl, DATABASE);
     return postgres.url(DATABASE);
   }
   if (fresh) {

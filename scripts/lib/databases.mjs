@@ -23,6 +23,19 @@ export async function query(url, ...statements) {
   }
 }
 
+/** Puts a database aside under its name with the time, and gives that name; null where there is none. */
+export async function putAside(adminUrl, name, now = new Date()) {
+  const [found] = await query(adminUrl, `select 1 from pg_database where datname = '${name}'`);
+  if (!found) return null;
+  const aside = `${name}_${now.toISOString().slice(0, 19).replace(/\D/g, "_")}`;
+  await query(
+    adminUrl,
+    `select pg_terminate_backend(pid) from pg_stat_activity where datname = '${name}' and pid <> pg_backend_pid()`,
+    `alter database "${name}" rename to "${aside}"`,
+  );
+  return aside;
+}
+
 /** Makes a database where it is missing; `drop` makes it anew. Names are our own, never a user's. */
 export async function ensureDatabase(adminUrl, name, { drop = false, template = "template0" } = {}) {
   if (drop) await query(adminUrl, `drop database if exists "${name}" with (force)`);
