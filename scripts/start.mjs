@@ -2,14 +2,15 @@
  * npm start: from a bare checkout to the running application with demo data. See README.md.
  * `npm start -- --fresh` begins with an empty database. PORT, HOST and DATABASE_URL are honoured.
  */
-import { ensureDatabase, prepareDatabase, putAside, query } from "./lib/databases.mjs";
+import { newestBackup } from "./lib/backups.mjs";
+import { DATABASE, ensureDatabase, prepareDatabase, putAside, query } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
+import { backUpNightly } from "./lib/nightly.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
 import { checkNode, ensureBuild, ensureData, ensurePackages, isBuilt } from "./lib/project.mjs";
 import { fail, Remedy, say } from "./lib/say.mjs";
 import { serve } from "./lib/serve.mjs";
 
-const DATABASE = "odd_lead";
 const FIRST_PORT = 3000;
 /** How often it is looked whether the database still runs. */
 const WATCH_MS = 3000;
@@ -19,6 +20,7 @@ const DRAIN_MS = 8000;
 async function start() {
   const fresh = process.argv.includes("--fresh");
   checkNode();
+  const stopBackups = backUpNightly();
   ensureData();
   await ensurePackages();
   const neighbours = others();
@@ -37,6 +39,7 @@ async function start() {
     if (stopping) return;
     stopping = true;
     clearInterval(watch);
+    stopBackups();
     if (server) await drained(server);
     leave();
     if (postgres.own && others().length === 0) postgres.stop();
@@ -56,6 +59,7 @@ async function start() {
       say(
         `Anyone who reaches ${host} can read and change everything: there is no sign-in yet. Leave HOST out to serve this machine alone.`,
       );
+    say(lastBackup());
     say(`Odd Lead runs at http://${host}:${port}`);
   } catch (error) {
     leave();
@@ -91,6 +95,14 @@ async function database(postgres, fresh) {
   }
   await query(postgres.adminUrl, "select 1");
   return postgres.adminUrl;
+}
+
+/** When the last backup was made, in a sentence. */
+function lastBackup() {
+  const newest = newestBackup();
+  if (!newest) return "There is no backup yet; `npm run backup` makes one, BACKUP_AT=03:30 one every night.";
+  const hours = Math.round((Date.now() - newest.at.getTime()) / 3_600_000);
+  return `The last backup was made ${hours < 48 ? `${hours} h` : `${Math.round(hours / 24)} days`} ago: ${newest.file}`;
 }
 
 function isLoopback(host) {

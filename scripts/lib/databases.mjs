@@ -3,6 +3,9 @@ import { bin, ROOT } from "./project.mjs";
 import { capture } from "./run.mjs";
 import { Remedy } from "./say.mjs";
 
+/** The application's database on a cluster of our own. */
+export const DATABASE = "odd_lead";
+
 /** Runs statements on a server, each on its own; gives the rows of the last. */
 export async function query(url, ...statements) {
   const { default: pg } = await import("pg");

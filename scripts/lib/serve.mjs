@@ -1,11 +1,17 @@
 import { createServer } from "node:http";
 import { refusalOf, refuse } from "./asked.mjs";
+import { BACKUPS } from "./backups.mjs";
 import { allowedHosts, foreign, OWN_HEADERS } from "./ownPage.mjs";
 import { ROOT } from "./project.mjs";
 
 /** Serves the production build on the database at `url` from this process: ending it ends the web server too. */
 export async function serve({ url, host, port }) {
-  Object.assign(process.env, { DATABASE_URL: url, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" });
+  Object.assign(process.env, {
+    DATABASE_URL: url,
+    BACKUPS,
+    NODE_ENV: "production",
+    NEXT_TELEMETRY_DISABLED: "1",
+  });
   const { default: next } = await import("next");
   const app = next({ dev: false, dir: ROOT, hostname: host, port });
   await app.prepare();

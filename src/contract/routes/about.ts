@@ -10,6 +10,8 @@ export const health = route({
     status: z.enum(["ok", "degraded"]),
     version: z.string(),
     database: z.enum(["ok", "away"]),
+    /** When the last backup was made; null where there is none, or none is told of. */
+    lastBackup: z.iso.datetime().nullable(),
   }),
   refusals: { 503: "The database does not answer" },
 });

@@ -2,6 +2,7 @@ import { sql } from "drizzle-orm";
 import { NextResponse } from "next/server";
 import { health } from "@/contract";
 import { database } from "@/server/database";
+import { lastBackup } from "@/server/lastBackup";
 import { served, serveRoutes } from "@/server/serveRoutes";
 import packageJson from "../../../../package.json";
 
@@ -15,6 +16,7 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
       status: state === "ok" ? "ok" : "degraded",
       version: packageJson.version,
       database: state,
+      lastBackup: await lastBackup(),
     };
     return NextResponse.json(said, { status: state === "ok" ? 200 : 503 });
   }),
