@@ -2,6 +2,7 @@
  * npm start: from a bare checkout to the running application with demo data. See README.md.
  * `npm start -- --fresh` begins with an empty database. PORT, HOST and DATABASE_URL are honoured.
  */
+import { applicationUrl } from "./lib/applicationRole.mjs";
 import { newestBackup } from "./lib/backups.mjs";
 import { DATABASE, ensureDatabase, prepareDatabase, putAside, query } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
@@ -52,9 +53,10 @@ async function start() {
   try {
     const url = await database(postgres, fresh);
     prepareDatabase(url);
+    const served = postgres.own ? await applicationUrl(url) : url;
     const host = process.env.HOST || "127.0.0.1";
     const port = await chosenPort();
-    server = await serve({ url, host, port });
+    server = await serve({ url: served, host, port });
     if (!isLoopback(host))
       say(
         `Anyone who reaches ${host} can read and change everything: there is no sign-in yet. Leave HOST out to serve this machine alone.`,
