@@ -18,6 +18,23 @@ export interface CsvTable {
 /** More lines than any shop stocks. */
 export const MOST_ROWS = 100_000;
 
+/** More columns than any list of stock has. */
+const MOST_COLUMNS = 200;
+
+/** Signs between cells in the first line, quickly: a file of a million columns is answered before it is taken apart. */
+function columnsAtLeast(text: string): number {
+  const end = text.indexOf("\n");
+  const line = end < 0 ? text : text.slice(0, end);
+  let most = 0;
+  for (const sign of [",", ";", "\t"]) {
+    let count = 1;
+    for (let at = line.indexOf(sign); at >= 0 && count <= MOST_COLUMNS; at = line.indexOf(sign, at + 1))
+      count += 1;
+    most = Math.max(most, count);
+  }
+  return most;
+}
+
 /**
  * Reads CSV text: comma, semicolon or tab, line ends of any kind and mixed, quotes with what they hold. Rows with more
  * or fewer cells than headings are faults of their own line; the rest is read.
@@ -25,6 +42,10 @@ export const MOST_ROWS = 100_000;
 export function parseCsv(text: string): CsvTable | Refused {
   // Papa guesses one line end for the whole file, and its delimiter from cells too: both are made certain first.
   const plain = oneLineEnd(text.replace(/^\uFEFF/, ""));
+  if (columnsAtLeast(plain) > MOST_COLUMNS)
+    return refused(
+      fault("too-many-columns", `The file has more than ${MOST_COLUMNS} columns. Nothing was imported.`),
+    );
   const parsed = Papa.parse<string[]>(plain, { newline: "\n", delimiter: delimiterOf(plain) });
   const rows: (readonly string[])[] = [];
   const lines: number[] = [];
@@ -134,10 +155,24 @@ export function stockFromTable(
   mapping.forEach((column, i) => {
     if (column !== null && !places.has(column)) places.set(column, i);
   });
+  const lineOfPart = new Map<string, number>();
   table.rows.forEach((cells, i) => {
     const made = itemFromCells(cells, places, newId);
-    if (made.ok) items.push(made.item);
-    else
+    const line = table.lines[i] ?? 0;
+    const key = made.ok && made.item.part !== "" ? JSON.stringify([made.item.part, made.item.place]) : null;
+    const before = key === null ? undefined : lineOfPart.get(key);
+    if (made.ok && before !== undefined)
+      faults.push(
+        lineFault(
+          line,
+          "twice",
+          `has the part ${made.item.part} of line ${before} again, in the same place: left out.`,
+        ),
+      );
+    else if (made.ok) {
+      items.push(made.item);
+      if (key !== null) lineOfPart.set(key, line);
+    } else
       for (const found of made.faults) faults.push({ ...found, path: [table.lines[i] ?? 0, ...found.path] });
     if (i % 500 === 499) onRow(i + 1);
   });
@@ -221,9 +256,9 @@ export function stockToCsv(items: readonly StockItem[]): string {
         case "cost":
           return item.cost === null ? "" : String(item.cost);
         case "label":
-          return item.kind === "capacitor" ? item.label : "";
+          return item.kind === "capacitor" ? guarded(item.label) : "";
         default:
-          return item.kind === "motor" ? (item.plate[id === "plateKind" ? "kind" : id] ?? "") : "";
+          return item.kind === "motor" ? guarded(item.plate[id === "plateKind" ? "kind" : id] ?? "") : "";
       }
     }),
   );
@@ -232,7 +267,7 @@ export function stockToCsv(items: readonly StockItem[]): string {
 
 /** A cell that a spreadsheet would take for a formula gets an apostrophe's blank before it, which an import trims. */
 function guarded(text: string): string {
-  return /^[=+\-@]/.test(text) ? ` ${text}` : text;
+  return /^[=+\-@\t\r]/.test(text) ? ` ${text}` : text;
 }
 
 /** The mapping that a file's headings suggest. */
@@ -240,18 +275,28 @@ export function suggestedMapping(table: CsvTable): (MappedColumn | null)[] {
   return guessColumns(table.headings);
 }
 
+/** Digits in one go, or in threes with one sign between them all through. */
+const WHOLE = /^(?:\d+|\d{1,3}(?:([ ,.'\u00a0\u202f])\d{3})(?:\1\d{3})*)(?:[.,]0{1,2})?$/;
+/** The same with cents, or less than one. */
+const MONEY = /^(?:0[.,]\d{1,4}|(?:\d+|\d{1,3}(?:([ ,.'\u00a0\u202f])\d{3})(?:\1\d{3})*)(?:[.,]\d{1,2})?)$/;
+/** What a currency is called: a sign or a few letters, before or after the number. */
+const CURRENCY = /^[\p{Sc}\p{L}]{1,4}\.?\s*(?=\d)|(?<=\d)\s*[\p{Sc}\p{L}]{1,4}\.?$/gu;
+
+/** A number of pieces as a list writes it; null for an empty cell, NaN for what is none. */
 function wholeOf(text: string): number | null {
   if (text === "") return null;
-  const value = Number(text.replace(/[\s,]/g, ""));
-  return Number.isInteger(value) && value >= 0 ? value : Number.NaN;
+  return WHOLE.test(text) ? Number(text.replace(/[.,]0{1,2}$/, "").replace(/\D/g, "")) : Number.NaN;
 }
 
+/** A price as a list writes it, with or without its currency; null for an empty cell, NaN for what is none. */
 function moneyOf(text: string): number | null {
   if (text === "") return null;
-  const bare = text.replace(/[^\d.,-]/g, "");
-  const plain = /,\d{1,2}$/.test(bare) ? bare.replace(/\./g, "").replace(",", ".") : bare.replace(/,/g, "");
-  const value = plain === "" ? Number.NaN : Number(plain);
-  return value >= 0 ? value : Number.NaN;
+  const bare = text.replace(CURRENCY, "").trim();
+  if (!MONEY.test(bare)) return Number.NaN;
+  if (/^0[.,]/.test(bare)) return Number(bare.replace(",", "."));
+  const [, cents = ""] = /[.,](\d{1,2})$/.exec(bare) ?? [];
+  const whole = cents === "" ? bare : bare.slice(0, -cents.length - 1);
+  return Number(`${whole.replace(/\D/g, "")}.${cents || "0"}`);
 }
 
 function lineFault(line: number, code: string, says: string): Fault {

@@ -146,6 +146,72 @@ describe("a stock list as CSV", () => {
   });
 });
 
+describe("the numbers of a stock list", () => {
+  const read = (count: string, cost: string) => {
+    const table = parseCsv(`name;count;cost;label\nx;"${count}";"${cost}";5 MFD 370\n`);
+    if (!("rows" in table)) throw new Error("no table");
+    const { items, faults } = stockFromTable(table, suggestedMapping(table), newId);
+    return items[0] ? { count: items[0].count, cost: items[0].cost } : faults.map(({ path }) => path[1]);
+  };
+
+  it.each([
+    ["12", "12.50", 12, 12.5],
+    ["1,200", "$1,234.50", 1200, 1234.5],
+    ["1 200", "1.234,50 €", 1200, 1234.5],
+    ["3.0", "USD 8", 3, 8],
+    ["0", "0,05", 0, 0.05],
+    ["1'000", "1234,5", 1000, 1234.5],
+  ])("“%s” pieces at “%s” are read as they are meant", (count, cost, pieces, price) => {
+    expect(read(count, cost)).toEqual({ count: pieces, cost: price });
+  });
+
+  it.each(["1,5", "1 2", "0x10", "1e9", "-3", "12 pcs", "1,20", "½", "12,34,567"])(
+    "“%s” is no number of pieces and is said so",
+    (count) => {
+      expect(read(count, "")).toEqual(["count"]);
+    },
+  );
+
+  it.each(["12.50 for 2", "10/5", "0x10", "1e9", "-3", "1.2.3", "12.50 12.50", "ten"])(
+    "“%s” is no price and is said so",
+    (cost) => {
+      expect(read("1", cost)).toEqual(["cost"]);
+    },
+  );
+});
+
+describe("a stock list that is odd", () => {
+  it("of a million columns is answered at once", () => {
+    const refusal = parseCsv(`name${",x".repeat(1_000_000)}\n`);
+    expect("rows" in refusal).toBe(false);
+    expect(JSON.stringify(refusal)).toContain("too-many-columns");
+  });
+
+  it("says where a part stands twice in one place, and takes it once", () => {
+    const table = parseCsv(
+      "name,part,place,count,label\na,LH-5,truck,1,5 MFD 370\nb,LH-5,shelf,2,5 MFD 370\nc,LH-5,truck,3,5 MFD 370\n",
+    );
+    if (!("rows" in table)) throw new Error("no table");
+    const { items, faults } = stockFromTable(table, suggestedMapping(table), newId);
+    expect(items.map(({ name }) => name)).toEqual(["a", "b"]);
+    expect(faults.map(({ code, path }) => [code, path[0]])).toEqual([["twice", 4]]);
+  });
+
+  it("exports no cell that a spreadsheet would take for a formula", () => {
+    const item = stockItem.parse({
+      id: newId(),
+      name: "=1+1",
+      part: "@x",
+      count: 1,
+      place: "+y",
+      kind: "capacitor",
+      label: "=cmd()",
+    });
+    const cells = stockToCsv([item]).split("\r\n")[1]?.split(",") ?? [];
+    expect(cells.filter((cell) => /^"?[=+\-@]/.test(cell))).toEqual([]);
+  });
+});
+
 describe("a file's bytes", () => {
   it("are read by their mark, as UTF-8, or as Windows-1252 with a doubt", () => {
     expect(decodeText(bytes("name,µF"))).toMatchObject({ text: "name,µF", encoding: "utf-8", doubt: null });
