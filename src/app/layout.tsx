@@ -7,6 +7,7 @@ import type { Metadata, Viewport } from "next";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
 import { KeepApplication } from "@/ui/kept/KeepApplication";
+import { EARLY_SCRIPT } from "@/ui/parts/earlyEntries";
 import { Theme } from "@/ui/theme/Theme";
 
 export const metadata: Metadata = {
@@ -21,6 +22,9 @@ export default async function Layout({ children }: { children: ReactNode }) {
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
+        <script nonce={nonce} suppressHydrationWarning>
+          {EARLY_SCRIPT}
+        </script>
         <InitColorSchemeScript attribute="data-scheme" defaultMode="light" nonce={nonce} />
         <AppRouterCacheProvider options={{ nonce, enableCssLayer: true }}>
           <Theme>{children}</Theme>

@@ -84,9 +84,7 @@ export class JobFacts {
   /** Begins to keep, send and follow; gives the way to stop. */
   open(): () => void {
     const resend = () => void this.send();
-    const follow = () => {
-      if (document.visibilityState === "visible") void this.pull();
-    };
+    const follow = () => void this.pull();
     const timers = [setInterval(follow, FOLLOW_MS), setInterval(() => this.unsent && resend(), RETRY_MS)];
     window.addEventListener("online", resend);
     document.addEventListener("visibilitychange", follow);

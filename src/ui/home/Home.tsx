@@ -42,14 +42,22 @@ export function Home({
               goes, and a label for whoever comes next.
             </Typography>
           </Box>
-          <Button
-            variant="contained"
-            size="large"
-            sx={{ minHeight: 64, px: 8, fontSize: "1.125rem" }}
-            onClick={() => router.push(`/jobs/${uuid()}/probe`)}
+          <form
+            action="/start"
+            onSubmit={(event) => {
+              event.preventDefault();
+              router.push(`/jobs/${uuid()}/probe`);
+            }}
           >
-            Start with a motor
-          </Button>
+            <Button
+              type="submit"
+              variant="contained"
+              size="large"
+              sx={{ minHeight: 64, px: 8, fontSize: "1.125rem" }}
+            >
+              Start with a motor
+            </Button>
+          </form>
           <Button
             component={NextLink}
             href="/practice"

@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { type ReactNode, useEffect, useState } from "react";
+import { v7 as uuid } from "uuid";
 import { JobProvider } from "../job/JobContext";
 import { JobFrame } from "../job/JobFrame";
 import { StageScreen } from "../job/screens";
@@ -24,7 +25,11 @@ const StockPage = dynamic(() => import("../stock/StockPage").then((m) => m.Stock
  */
 export function KeptApplication() {
   const [place, setPlace] = useState<Place | null>(null);
-  useEffect(() => setPlace(placeOf(window.location.pathname)), []);
+  useEffect(() => {
+    const found = placeOf(window.location.pathname);
+    if (found.at === "start") window.location.replace(`/jobs/${uuid()}/probe`);
+    else setPlace(found);
+  }, []);
   return place === null ? null : screenOf(place);
 }
 
@@ -46,6 +51,8 @@ function screenOf(place: Place): ReactNode {
       return <WiringPracticePage />;
     case "stock":
       return <StockPage />;
+    case "start":
+      return null;
     case "truck":
       return (
         <Away>

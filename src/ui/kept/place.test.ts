@@ -11,6 +11,7 @@ describe("an address of ours", () => {
     ["/practice/wiring/", "practice-wiring"],
     ["/stock", "stock"],
     ["/truck", "truck"],
+    ["/start", "start"],
     ["/jobs", "nowhere"],
     [`/jobs/${JOB}/nothing`, "nowhere"],
     ["/jobs/1/probe", "nowhere"],

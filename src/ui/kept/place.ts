@@ -2,7 +2,7 @@ import { isStage, type Stage } from "../job/stages";
 
 /** Where an address of ours leads. */
 export type Place =
-  | { readonly at: "home" | "practice" | "practice-wiring" | "stock" | "truck" | "nowhere" }
+  | { readonly at: "home" | "practice" | "practice-wiring" | "stock" | "truck" | "start" | "nowhere" }
   | { readonly at: "job"; readonly job: string; readonly stage: Stage };
 
 const JOB = /^\/jobs\/([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})\/([a-z]+)\/?$/i;
@@ -21,6 +21,8 @@ export function placeOf(path: string): Place {
       return { at: "practice-wiring" };
     case "/stock":
       return { at: "stock" };
+    case "/start":
+      return { at: "start" };
     case "/truck":
       return { at: "truck" };
     default:

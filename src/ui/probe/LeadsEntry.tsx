@@ -17,7 +17,9 @@ import {
   parseLeadEntry,
 } from "@/core";
 import { useJob } from "../job/JobContext";
+import { HELD } from "../parts/earlyEntries";
 import { LeadTag, WirePiece } from "../parts/LeadTag";
+import { useEarlyEntries } from "../parts/useEarlyEntries";
 import { MONO, TOUCH } from "../theme/theme";
 
 /** The leads by colour and stripe: typed in a row, or picked by letters. */
@@ -42,10 +44,15 @@ export function LeadsEntry() {
 
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    const words = text.split(/[\s,;]+/).filter(Boolean);
+    enter(text);
+  };
+
+  const enter = (row: string) => {
+    const words = row.split(/[\s,;]+/).filter(Boolean);
     const read = words.map((word) => ({ word, insulation: parseLeadEntry(word) }));
     const bad = read.filter((r) => !r.insulation).map((r) => `“${r.word}”`);
     if (bad.length > 0) {
+      setText(row);
       setFault(
         `${bad.join(", ")} is no colour we know. Write letters such as WH, BK, or WH/BK for a stripe; numbers as T1, or BK:T5.`,
       );
@@ -53,6 +60,8 @@ export function LeadsEntry() {
     }
     if (words.length > 0 && addLeads(read.flatMap((r) => (r.insulation ? [r.insulation] : [])))) setText("");
   };
+
+  const form = useEarlyEntries(enter, setText);
 
   if (!shown) {
     return (
@@ -107,7 +116,7 @@ export function LeadsEntry() {
           </Box>
         ))}
       </Box>
-      <Box component="form" onSubmit={submit} sx={{ display: "flex", gap: 2 }}>
+      <Box component="form" ref={form} onSubmit={submit} sx={{ display: "flex", gap: 2 }} {...HELD}>
         <InputBase
           value={text}
           onChange={(event) => setText(event.target.value)}

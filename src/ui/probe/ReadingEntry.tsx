@@ -16,7 +16,9 @@ import {
 } from "react";
 import { type Identification, type OhmsShown, ohmsDigits, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
+import { HELD } from "../parts/earlyEntries";
 import { LeadTag } from "../parts/LeadTag";
+import { useEarlyEntries } from "../parts/useEarlyEntries";
 import { WHEN_SLOW } from "../parts/whenSlow";
 import { MONO, TOUCH } from "../theme/theme";
 import { readEntry } from "./entryGrammar";
@@ -89,7 +91,11 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
   const submit = (event: FormEvent) => {
     event.preventDefault();
     if (text.trim() === "" && hold.current?.()) return;
-    const entry = readEntry(text, shortNames);
+    enter(text);
+  };
+
+  const enter = (line: string) => {
+    const entry = readEntry(line, shortNames);
     const meant = entry.leads.length > 0 || entry.shell ? targetOf(entry.leads, entry.shell) : target;
     if (meant && entry.value === "" && entry.leads.length > 0) {
       onChoose(meant);
@@ -98,6 +104,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
       return;
     }
     const parsed = parseOhms(entry.value);
+    if (!meant || !parsed.ok) setText(line);
     if (!parsed.ok && (meant || entry.value !== "")) {
       setFault(parsed.faults[0]?.says ?? "That is not a reading.");
       return;
@@ -112,6 +119,8 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
     onChoose(null);
     if (!keypad) field.current?.focus();
   };
+
+  const form = useEarlyEntries(enter, setText);
 
   /** Several lines at once are a table and open the place for one; a single line goes into the field as usual. */
   const onPaste = (event: ClipboardEvent) => {
@@ -154,7 +163,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
       <Box aria-live="polite" sx={{ minHeight: 84 }}>
         <TargetLine target={target} isChosen={isChosen} because={answer?.nextProbe?.because ?? null} />
       </Box>
-      <Box component="form" onSubmit={submit}>
+      <Box component="form" ref={form} onSubmit={submit} {...HELD}>
         <Box sx={{ display: "flex", gap: 2 }}>
           <InputBase
             inputRef={field}
