@@ -195,6 +195,7 @@ async function pictures() {
       viewport,
       baseURL: `http://127.0.0.1:${port}`,
       reducedMotion: "reduce",
+      serviceWorkers: "block",
     });
     const page = await context.newPage();
     await page.addInitScript((mode) => localStorage.setItem("mui-mode", mode), scheme);

@@ -154,7 +154,7 @@ function JobRow({ job }: { job: JobLine }) {
       prefetch={false}
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "1fr auto", md: "minmax(0,1fr) 250px 130px 100px" },
+        gridTemplateColumns: { xs: "minmax(0,1fr) auto", md: "minmax(0,1fr) 250px 130px 100px" },
         alignItems: "center",
         columnGap: 4,
         rowGap: 1,
@@ -170,7 +170,13 @@ function JobRow({ job }: { job: JobLine }) {
       </Box>
       <Box
         component="span"
-        sx={{ display: "flex", gap: 1, order: { xs: 3, md: 0 } }}
+        sx={{
+          display: "flex",
+          flexWrap: "wrap",
+          gap: 1,
+          order: { xs: 3, md: 0 },
+          gridColumn: { xs: "1 / -1", md: "auto" },
+        }}
         title={job.leads.map((l) => l.name).join(" ")}
       >
         {job.leads.length === 0 ? (
@@ -186,7 +192,7 @@ function JobRow({ job }: { job: JobLine }) {
       <Box
         component="time"
         dateTime={job.at}
-        sx={{ color: "text.secondary", fontSize: "0.875rem", textAlign: "right" }}
+        sx={{ color: "text.secondary", fontSize: "0.875rem", textAlign: { xs: "left", md: "right" } }}
       >
         {job.at.slice(0, 10)}
       </Box>
