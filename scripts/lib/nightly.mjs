@@ -22,14 +22,21 @@ export function untilNext(minutes, now = new Date()) {
   return wait > 0 ? wait : wait + DAY_MS;
 }
 
-/** Backs up every night at the time of BACKUP_AT, in a process of its own; gives the way to stop. */
+/**
+ * Backs up every night at the time of BACKUP_AT, in a process of its own; gives the way to stop. To be called before the
+ * server is started: that takes on the application's role, which may not back up.
+ */
 export function backUpNightly(setting = process.env.BACKUP_AT) {
   const minutes = minutesOf(setting);
   if (minutes === null) return () => undefined;
+  const env = { ...process.env };
   let timer;
   const wait = () => {
     timer = setTimeout(() => {
-      const child = spawn(process.execPath, [join(ROOT, "scripts", "backup.mjs")], { stdio: "inherit" });
+      const child = spawn(process.execPath, [join(ROOT, "scripts", "backup.mjs")], {
+        stdio: "inherit",
+        env,
+      });
       child.on("error", (error) => say(`The nightly backup could not be started: ${error.message}`));
       wait();
     }, untilNext(minutes));

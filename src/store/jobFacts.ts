@@ -48,6 +48,8 @@ export class JobFacts {
   /** What the server has, in its order. */
   private readonly known = new Map<string, Fact>();
   private arrival: number;
+  /** The page came with what the server has. */
+  private readonly heard: boolean;
   private unreadable: number;
   /** Made here; not come back from the server yet. */
   private own: readonly Fact[] = [];
@@ -76,6 +78,7 @@ export class JobFacts {
     private readonly by: () => string,
   ) {
     for (const fact of first?.facts ?? []) this.known.set(fact.id, fact);
+    this.heard = first !== null;
     this.arrival = first?.arrival ?? 0;
     this.unreadable = first?.unreadable ?? 0;
     this.current = this.made();
@@ -164,9 +167,10 @@ export class JobFacts {
     this.shelf = shelf;
     const kept = await shelf.load(this.job);
     if (kept.arrival > this.arrival || this.known.size === 0) {
-      // The page is older than what this device has seen.
+      // The page is older than what this device has seen, or the server was set back to a backup.
       for (const { fact } of kept.rows.filter(({ standing }) => standing === "kept")) this.take(fact);
-      this.arrival = Math.max(kept.arrival, this.arrival);
+      // Where the server has spoken it is asked on from there: set back, it numbers arrivals anew.
+      if (!this.heard) this.arrival = kept.arrival;
     }
     madeBefore([...this.known.values()]);
     await shelf.learn(this.job, [...this.known.values()], this.arrival);
@@ -188,10 +192,11 @@ export class JobFacts {
     const own: Fact[] = [];
     const waiting = new Set<string>();
     for (const { standing, fact, id } of rows) {
-      if (standing === "aside") continue;
+      const read = standing === "aside" ? null : readFact(fact);
+      // A newer version's is left for that to send.
+      if (!read?.ok) continue;
+      own.push(read.fact);
       if (standing === "waiting") waiting.add(id);
-      const read = readFact(fact);
-      if (read.ok) own.push(read.fact);
     }
     madeBefore(own);
     this.own = own;

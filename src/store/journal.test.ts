@@ -29,6 +29,14 @@ describe("facts written down before the database has them", () => {
     expect(leftBehind()).toEqual({ rows: [], keys: [] });
   });
 
+  it("stay where they are when a newer version wrote them", () => {
+    const key = `odd-lead:entry:j:${made(1).id}`;
+    const newer = JSON.stringify({ ...made(1), body: { kind: "proof-of-tomorrow" } });
+    localStorage.setItem(key, newer);
+    expect(leftBehind()).toEqual({ rows: [], keys: [] });
+    expect(localStorage.getItem(key)).toBe(newer);
+  });
+
   it("cost nothing where storage is full or refused", () => {
     vi.stubGlobal("localStorage", testStorage(10));
     expect(() => writeDown("j", made(1))).not.toThrow();

@@ -36,6 +36,8 @@ export function leftBehind(): { rows: FactRow[]; keys: string[] } {
       const kept = job === null ? undefined : parsed(localStorage.getItem(key));
       // What is no JSON cannot be told apart to facts: it stays where it is.
       if (job === null || kept === undefined) continue;
+      // Nor is what a newer version has just written down.
+      if (key.startsWith(ENTRY_PREFIX) && !readFact(kept).ok) continue;
       rows.push(...(Array.isArray(kept) ? kept : [kept]).map((entry) => rowOf(job, entry)));
       keys.push(key);
     }

@@ -84,6 +84,17 @@ describe("sending what waits", () => {
     expect(aside.map(({ says }) => says)).toEqual(["It is bad."]);
   });
 
+  it("leaves a newer version's facts untouched for that to send", async () => {
+    const kept = serverBehind(then([]));
+    const shelf = new MemoryShelf();
+    const newer = { ...titled("x"), body: { kind: "proof-of-tomorrow" } };
+    await shelf.put([{ job: JOB, id: newer.id, fact: newer, standing: "waiting" }]);
+    await shelf.put([waitingRow(JOB, titled("one"))]);
+    expect(await sendWaiting(shelf, "")).toBe("sent");
+    expect(titlesOf(kept)).toEqual(["one"]);
+    expect((await shelf.waiting()).map(({ fact }) => fact)).toEqual([newer]);
+  });
+
   it("finds the one at fault by halves where the answer does not say which", async () => {
     serverBehind(then([]));
     const seen: string[] = [];
