@@ -10,6 +10,8 @@ export async function startMotor(page: Page, leads: string): Promise<void> {
   await page.getByLabel("Lead colours, in a row").fill(leads);
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Reading in ohms, or OL for open")).toBeVisible();
+  // The first answer moves what stands below it.
+  await answered(page);
 }
 
 /** Types one line at the probe and sends it. */

@@ -118,6 +118,7 @@ test("the simulated meter comes to rest, and Hold or Enter takes its value pair 
   await expect(page.getByRole("button", { name: /to the shell, reads OL/ }).first()).toBeVisible();
   const asked = page.getByRole("region", { name: "Reading", exact: true }).locator("[aria-live]").first();
   const readings = page.getByRole("button", { name: /, reads / });
+  await answered(page);
   for (let touched = 0; touched < 8 && /^Touch/.test((await asked.textContent()) ?? ""); touched++) {
     const before = { readings: await readings.count(), asked: await asked.textContent() };
     // Enter while the display still moves is kept until it stands still.
@@ -128,6 +129,7 @@ test("the simulated meter comes to rest, and Hold or Enter takes its value pair 
           (await readings.count()) > before.readings || (await asked.textContent()) !== before.asked,
       )
       .toBe(true);
+    await answered(page);
   }
   await expect(page.getByRole("region", verdict)).toContainText(/Settled|Tied/);
   await page.getByRole("button", { name: "Detach the meter" }).click();
