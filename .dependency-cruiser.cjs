@@ -10,6 +10,7 @@ const rooms = [
   "capacitor",
   "replacement",
   "wiring",
+  "proving",
   "stock",
   "record",
   "bench",
@@ -46,7 +47,7 @@ module.exports = {
       from: { path: "^(src/(app|ui|server|store|workers|contract)|tests|benchmarks|scripts)/" },
       to: {
         path: "^src/core/",
-        pathNot: "^src/core/(index|(bench|practice|machine|capacitor|replacement|wiring|stock)/index)\\.ts$",
+        pathNot: "^src/core/(index|(bench|practice|machine|capacitor|replacement|wiring|proving|stock)/index)\\.ts$",
       },
     },
     {

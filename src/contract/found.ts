@@ -1,4 +1,5 @@
 import { describeApi, health } from "./routes/about";
+import { diagnoseMotor } from "./routes/diagnose";
 import { deleteEquipment, listEquipment, putEquipment } from "./routes/equipment";
 import { identifyLeads } from "./routes/identify";
 import { addFacts, factsOfJob, getPhoto, listJobs, putPhoto } from "./routes/jobs";
@@ -20,6 +21,7 @@ import {
 export const ROUTES = [
   health,
   describeApi,
+  diagnoseMotor,
   listEquipment,
   putEquipment,
   deleteEquipment,

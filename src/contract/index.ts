@@ -4,6 +4,7 @@ export { openApi } from "./openApi";
 export { type ProblemDetails, problemDetails } from "./problem";
 export { isMedia, type Media, type Method, type Route } from "./route";
 export { describeApi, health } from "./routes/about";
+export { diagnoseMotor } from "./routes/diagnose";
 export { deleteEquipment, listEquipment, putEquipment } from "./routes/equipment";
 export { identifyLeads } from "./routes/identify";
 export {

@@ -88,7 +88,14 @@ export {
   type KeptShellReading,
   sheetOf,
 } from "./record/job";
-export type { KeptCapacitorTest, KeptInsulationTest, UsedPart } from "./record/jobDraft";
+export type {
+  KeptCapacitorTest,
+  KeptInsulationTest,
+  KeptObservation,
+  ProofRound,
+  SafeStepDone,
+  UsedPart,
+} from "./record/jobDraft";
 export {
   type JobWiring,
   jobWiring,
@@ -101,4 +108,5 @@ export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
 export { labelContent } from "./record/labelContent";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";
+export { provingSheetOf, turnedBy } from "./record/provingSheetOf";
 export { type StockItem, stockItem } from "./stock/item";

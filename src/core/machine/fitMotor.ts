@@ -26,7 +26,7 @@ export interface FittedMotor {
 }
 
 /** Usual per-unit values of fractional-horsepower motors (Veinott; Puchstein, Lloyd & Conrad), and their spread as a factor. */
-const USUAL = {
+export const USUAL = {
   magnetising: { of: { 1: 1.7, 3: 1.8 }, spread: 1.6 },
   rotor: { of: { 1: 0.1, 3: 0.06 }, spread: 2.5 },
   leakage: { of: { 1: 0.13, 3: 0.1 }, spread: 1.6 },
@@ -178,6 +178,68 @@ function search({ motor, rating, gear, feed, ratedNm }: FitAsk, startHeld: numbe
   return at(best([first, fit.parameterValues]));
 }
 
+/** What another motor of the same plate may have otherwise than the fitted one. */
+export type OtherBuild = "startTurns" | "magnetisingOhms";
+
+/**
+ * The parameters that meet the same plate with one of them this many times what was fitted: plates often leave two motors,
+ * one that leans on its capacitor or its iron and one that does not. The others are fitted as {@link fitMotor} does, from
+ * its answer.
+ *
+ * @returns with how well it meets plate and usual values beside the fitted motor: half the difference of their sums of
+ *   squares, each figure in its own standard deviations; above 0 it meets them worse.
+ */
+export function fitOtherwise(
+  motor: WoundMotor,
+  fitted: FittedMotor,
+  build: OtherBuild,
+  times: number,
+): { readonly parameters: MotorParameters; readonly worse: number } {
+  const { rating, gear, ratedNm } = fitted;
+  const parameters = { ...fitted.parameters, [build]: fitted.parameters[build] * times };
+  const feed: Feed = { ask: FASTEST, volts: rating.volts.high, runMicrofarads: rating.runMicrofarads };
+  const held = holder(motor, rating, gear, feed, ratedNm, HELD.start, PLATE_TRUE_TO);
+  const usual = {
+    magnetisingOhms: USUAL.magnetising,
+    rotorOhms: USUAL.rotor,
+    leakageOhms: USUAL.leakage,
+    startTurns: USUAL.startTurns,
+  } as const;
+  const names = (Object.keys(usual) as (keyof typeof usual)[]).filter((name) => name !== build);
+  const at = (logs: readonly number[]): MotorParameters => ({
+    ...parameters,
+    ...Object.fromEntries(names.map((name, i) => [name, parameters[name] * Math.exp(logs[i] ?? 0)])),
+    rotorReactanceOhms: parameters.rotorReactanceOhms * Math.exp(logs[names.indexOf("leakageOhms")] ?? 0),
+  });
+  const residuals = memo((logs: readonly number[]) => [
+    ...held(at(logs)),
+    ...logs.map((log, i) => log / Math.log(usual[names[i] ?? "rotorOhms"].spread)),
+  ]);
+  const first = names.map(() => 0);
+  const count = residuals(first).length;
+  const fit = levenbergMarquardt(
+    { x: Array.from({ length: count }, (_, i) => i), y: Array.from({ length: count }, () => 0) },
+    (logs) => (x) => residuals(logs)[x] ?? 0,
+    {
+      initialValues: first,
+      minValues: names.map(() => -1.2),
+      maxValues: names.map(() => 1.2),
+      damping: 1,
+      gradientDifference: 1e-4,
+      centralDifference: false,
+      maxIterations: 12,
+      errorTolerance: 1e-6,
+    },
+  );
+  const error = (logs: readonly number[]) => residuals(logs).reduce((sum, r) => sum + r * r, 0);
+  const best = error(fit.parameterValues) < error(first) ? fit.parameterValues : first;
+  const asFitted = held(fitted.parameters).reduce((sum, r) => sum + r * r, 0);
+  return { parameters: at(best), worse: (error(best) - asFitted) / 2 };
+}
+
+/** What plates are true to, one standard deviation as a share: their figures are rounded, and a maker's tolerance. */
+export const PLATE_TRUE_TO = 0.04;
+
 /** Settling under this share of the plate's speed, it hangs. */
 const HANGS_SHARE = 0.93;
 
@@ -224,16 +286,23 @@ function usualOf(motor: WoundMotor, rating: Rating, ratedNm: number): MotorParam
   };
 }
 
-/** The residuals of the plate's figures, each in units of how near it is held. */
-function holder(
+/**
+ * The residuals of the plate's figures, each in units of how near it is held.
+ *
+ * @param startHeld how near the way up is held, as a share.
+ * @param platedHeld how near figures that stand on the plate are held, as a share.
+ */
+export function holder(
   motor: WoundMotor,
   rating: Rating,
   gear: StartGear,
   feed: Feed,
   ratedNm: number,
   startHeld: number,
+  platedHeld: number = HELD.plated,
 ) {
-  const near = (what: string) => (rating.assumed.includes(what) ? HELD.assumed : HELD.plated);
+  const near = (what: string) =>
+    rating.assumed.includes(what) ? Math.max(HELD.assumed, platedHeld) : platedHeld;
   const [torqueHeld, ampsHeld] = [Math.max(near("power"), near("speed")), near("full-load amps")];
   const mostPull = (MOST_PULL * HELD.start) / startHeld;
   const kind = rating.startsOnly ? "shaft-switch" : turningField(motor);

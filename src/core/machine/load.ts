@@ -2,8 +2,13 @@ import { synchronousRadians } from "./field";
 
 /** What the shaft has to turn, newton metres at a speed. */
 export type Load =
-  /** Fan and pump: torque with the square of speed, so much at so many rpm. */
-  | { readonly kind: "fan"; readonly newtonMetres: number; readonly atRpm: number }
+  /** Fan and pump: torque with the square of speed, so much at so many rpm; a rotor that rubs drags beside it, at every speed alike. */
+  | {
+      readonly kind: "fan";
+      readonly newtonMetres: number;
+      readonly atRpm: number;
+      readonly dragNm?: number;
+    }
   /** Conveyor, piston: the same torque at every speed. */
   | { readonly kind: "constant"; readonly newtonMetres: number }
   | { readonly kind: "none" };
@@ -12,7 +17,10 @@ export type Load =
 export function loadTorque(load: Load, rpm: number): number {
   switch (load.kind) {
     case "fan":
-      return load.newtonMetres * (rpm / load.atRpm) * Math.abs(rpm / load.atRpm);
+      return (
+        load.newtonMetres * (rpm / load.atRpm) * Math.abs(rpm / load.atRpm) +
+        (load.dragNm ?? 0) * Math.sign(rpm)
+      );
     case "constant":
       return load.newtonMetres * Math.sign(rpm);
     case "none":

@@ -19,6 +19,8 @@ export interface MotorParameters {
   /** Effective turns of the whole start winding, or of what starts in its place, where a main coil has one. */
   readonly startTurns: number;
   readonly frictionNm: number;
+  /** Section of a speed section's wire beside the main's, where it is not the usual one. */
+  readonly speedWireShare?: number;
 }
 
 /** How the start winding goes out of circuit, and through what it starts. */
@@ -46,8 +48,8 @@ const SWITCH_CLOSES_AT = 0.5;
 const RING = { axisDegrees: 50, turnsShare: 0.28, ohmsShare: 0.35 } as const;
 /** Of its turns, what a start winding laid for two pole counts has in either. */
 const BOTH_SHARE = 0.8;
-/** Section of a speed section's wire beside the main's. */
-const SPEED_WIRE_SHARE = 0.6;
+/** Section of a speed section's wire beside the main's, as a rule. */
+export const SPEED_WIRE_SHARE = 0.6;
 /** Own loss of a capacitor, as a share of its reactance: electrolytic and film. */
 export const START_CAPACITOR_LOSS = 0.06;
 export const RUN_CAPACITOR_LOSS = 0.002;
@@ -173,13 +175,14 @@ export function capacitor(
 }
 
 /** Turns of a speed section beside a main of one turn: its wire is thinner, so it has fewer turns than its ohms would say. */
-function speedTurns(ohms: number, mainOhms: number): number {
-  return (SPEED_WIRE_SHARE * ohms) / mainOhms;
+function speedTurns(ohms: number, mainOhms: number, wireShare = SPEED_WIRE_SHARE): number {
+  return (wireShare * ohms) / mainOhms;
 }
 
 /** Effective turns of a coil, a main coil having one; parts of a start winding in a row share its turns by their ohms. */
 export function turnsOf(coil: Coil, { coils }: Pick<WoundMotor, "coils">, p: MotorParameters): number {
-  if (coil.winding === "speed") return speedTurns(coil.ohms, mainCoil({ coils })?.ohms ?? 1);
+  if (coil.winding === "speed")
+    return speedTurns(coil.ohms, mainCoil({ coils })?.ohms ?? 1, p.speedWireShare);
   if (coil.winding !== "start") return 1;
   const row = startChains(coils).find((chain) => chain.includes(coil)) ?? [coil];
   return (p.startTurns * coil.ohms) / row.reduce((sum, { ohms }) => sum + ohms, 0);

@@ -199,6 +199,41 @@ export function operatingPoint(
   }
 }
 
+/** A speed is looked for this far to either side of where it was, in slip, in strides of {@link STEPS}. */
+const NEARBY_STRIDES = 10;
+
+/**
+ * Where the shaft settles when a machine or its load is a little other than it was: the balance next to the old one, its
+ * start contacts as they stood. Null where there is none nearby; then the whole run-up tells.
+ */
+export function nearbyPoint(
+  machine: Machine,
+  load: Load,
+  was: OperatingPoint,
+  contacts: readonly StartContact[],
+): OperatingPoint | null {
+  const ready = prepared(withContacts(machine, contacts, new Set(was.open)));
+  if (!ready) return null;
+  if (was.outcome === "stalls") return { ...was, solution: ready.at(1) };
+  const poles = machine.fields[0]?.poles ?? 2;
+  const way = was.outcome === "runs" ? 1 : -1;
+  const surplus = (slip: number) =>
+    way *
+    (ready.torqueNm(slip) - loadTorque(load, rpmOf(slip, poles, machine.hertz)) - friction(machine, slip));
+  const stride = -way / STEPS;
+  let here = was.solution.slip;
+  const up = surplus(here) > 0;
+  for (let i = 0; i < NEARBY_STRIDES; i++) {
+    const next = here + (up ? stride : -stride);
+    if (surplus(next) > 0 !== up) {
+      const slip = up ? balance(surplus, here, next) : balance(surplus, next, here);
+      return { ...was, rpm: rpmOf(slip, poles, machine.hertz), solution: ready.at(slip) };
+    }
+    here = next;
+  }
+  return null;
+}
+
 /** Where a surplus goes from above zero to below: false position with the Illinois step, halving where that lags. */
 function balance(surplus: (slip: number) => number, good: number, bad: number): number {
   let [low, high] = [good, bad];
@@ -270,13 +305,13 @@ function same(one: ReadonlySet<string>, other: ReadonlySet<string>): boolean {
 /** Of a fan's rated torque, what its bearings and belt hold at rest: less than that is no start. */
 const STICTION_SHARE = 0.03;
 
-/** What holds a shaft at rest: a fan its bearings, a conveyor its torque. */
-function startingTorque(load: Load): number {
+/** What holds a shaft at rest, newton metres: a fan its bearings, a conveyor its torque. */
+export function startingTorque(load: Load): number {
   switch (load.kind) {
     case "constant":
       return load.newtonMetres;
     case "fan":
-      return Math.max(1e-6, STICTION_SHARE * load.newtonMetres);
+      return Math.max(1e-6, STICTION_SHARE * load.newtonMetres + (load.dragNm ?? 0));
     case "none":
       return 1e-6;
   }

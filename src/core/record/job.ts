@@ -18,7 +18,15 @@ import {
   type ProbeAbout,
   type Reference,
 } from "./facts";
-import { emptyDraft, type KeptCapacitorTest, type KeptInsulationTest, type UsedPart } from "./jobDraft";
+import {
+  emptyDraft,
+  type KeptCapacitorTest,
+  type KeptInsulationTest,
+  type ProofDraft,
+  type SafeDraft,
+  type SafeStepDone,
+  type UsedPart,
+} from "./jobDraft";
 import { probedAbout } from "./probedAbout";
 import { type WiringFacts, wiringFacts } from "./wiringFacts";
 
@@ -37,6 +45,11 @@ export interface KeptPairReading extends KeptReading {
 
 export interface KeptShellReading extends KeptReading {
   readonly lead: string;
+}
+
+/** The gate as it stands. */
+export interface JobSafe extends Omit<SafeDraft, "steps"> {
+  readonly steps: readonly SafeStepDone[];
 }
 
 /** What a job's facts come to: the state a page shows. Derived, never stored. */
@@ -70,6 +83,10 @@ export interface Job extends WiringFacts {
   readonly ticked: readonly string[];
   readonly capacitor: CapacitorChoice;
   readonly capacitorTests: readonly KeptCapacitorTest[];
+  /** The gate before anything is touched. */
+  readonly safe: JobSafe;
+  /** The proof after the first power. */
+  readonly proof: Readonly<ProofDraft>;
   /** The facts an undo and a redo would name next; null when there is none. */
   readonly undo: Fact | null;
   readonly redo: Fact | null;
@@ -114,6 +131,8 @@ export function deriveJob(facts: readonly Fact[], device?: string): Job {
     ticked: [...draft.ticks].flatMap(([step, done]) => (done ? [step] : [])),
     capacitor: draft.capacitor,
     capacitorTests: draft.capacitorTests,
+    safe: { ...draft.safe, steps: [...draft.safe.steps.values()] },
+    proof: draft.proof,
     undo,
     redo,
     lastAt: ordered.at(-1)?.at ?? null,

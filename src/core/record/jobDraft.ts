@@ -3,6 +3,8 @@ import type { Observation } from "../identify/observation";
 import type { Lead } from "../motor/lead";
 import type { TypedPlate } from "../motor/plate";
 import { type Meter, USUAL_METER } from "../ohms/readingError";
+import type { ProvingObservation } from "../proving/observation";
+import type { TurnedLoad } from "../proving/provingSheet";
 import type { Compartment } from "../wiring/compartment";
 import type { Jumper } from "../wiring/plan";
 import type { BoardNow } from "./nouns/boardNow";
@@ -49,6 +51,59 @@ export interface KeptCapacitorTest extends CapacitorTest {
   readonly at: string;
 }
 
+/** A step of the gate that was done. */
+export interface SafeStepDone {
+  readonly step: string;
+  readonly at: string;
+  readonly by: string;
+  readonly volts: number | null;
+}
+
+/** The gate before anything is touched. */
+export interface SafeDraft {
+  onBench: boolean;
+  /** Since when the power is on; null while nobody put it on. */
+  poweredAt: string | null;
+  steps: Map<string, SafeStepDone>;
+  supply: {
+    readonly between: number;
+    readonly legs: readonly number[];
+    readonly at: string;
+    readonly by: string;
+  } | null;
+}
+
+/** One line of the proof as its fact has it. */
+export interface KeptObservation {
+  readonly fact: string;
+  readonly at: string;
+  readonly by: string;
+  readonly seen: ProvingObservation;
+}
+
+/** What was seen up to a mend, and what was mended. */
+export interface ProofRound {
+  readonly fact: string;
+  readonly at: string;
+  readonly by: string;
+  readonly cause: string;
+  readonly mended: string;
+  readonly seen: readonly KeptObservation[];
+}
+
+/** The proof after the first power. */
+export interface ProofDraft {
+  seen: KeptObservation[];
+  rounds: ProofRound[];
+  load: TurnedLoad | null;
+  signed: {
+    readonly at: string;
+    readonly by: string;
+    readonly override: string | null;
+    readonly unseen: readonly string[];
+  } | null;
+}
+
 /** A job while its facts are gone through in order; each kind of fact changes its part. */
 export interface JobDraft {
   title: string;
@@ -87,6 +142,8 @@ export interface JobDraft {
   ticks: Map<string, boolean>;
   capacitor: CapacitorChoice;
   capacitorTests: KeptCapacitorTest[];
+  safe: SafeDraft;
+  proof: ProofDraft;
 }
 
 /** The key of what was seen of the kind of motor. */
@@ -129,6 +186,8 @@ export function emptyDraft(): JobDraft {
     ticks: new Map(),
     capacitor: { present: "" },
     capacitorTests: [],
+    safe: { onBench: false, poweredAt: null, steps: new Map(), supply: null },
+    proof: { seen: [], rounds: [], load: null, signed: null },
   };
 }
 
@@ -137,4 +196,10 @@ export function forgetHandChanges(draft: JobDraft): void {
   draft.moved.clear();
   draft.wiresAdded.clear();
   draft.wiresOff.clear();
+}
+
+/** The power is on: what made the place safe holds no longer. The draft is changed in place. */
+export function openGate(draft: JobDraft, at: string): void {
+  draft.safe.poweredAt = at;
+  draft.safe.steps.clear();
 }

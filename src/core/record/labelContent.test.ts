@@ -28,6 +28,7 @@ const ask = (more: Partial<LabelAsk> = {}): LabelAsk => ({
     leads: dualVoltage.leads.map((id) => ({ id })),
     ticked: [],
     ready: null,
+    proof: { seen: [], rounds: [], load: null, signed: null },
   },
   answer: {
     status: "settled",
@@ -42,12 +43,23 @@ const ask = (more: Partial<LabelAsk> = {}): LabelAsk => ({
 });
 
 describe("what the label says", () => {
-  it("PLANNED until every wire is ticked, then the motor’s own setting", () => {
+  it("PLANNED until every wire is ticked, LANDED until it is proved, then the motor’s own setting and its amps", () => {
     expect(labelContent(ask()).supply).toBe("PLANNED – NOT PROVED · Motor joined for 230 V");
     const ticked = planSteps(plan, dualVoltage.leads).map(({ id }) => stepTick(plan, id));
     const { job } = ask();
     const done = labelContent(ask({ job: { ...job, ticked } }));
-    expect(done.supply).toBe("Motor joined for 230 V");
+    expect(done.supply).toBe("LANDED – NOT PROVED · Motor joined for 230 V");
+    const seen = [{ what: "line-amps", call: "run", lead: "a", amps: 4.1 } as const].map((one, i) => ({
+      fact: `${i}`,
+      at: "2026-03-01T10:00:00Z",
+      by: "Ilo Brandt",
+      seen: one,
+    }));
+    const signed = { at: "2026-03-01T10:30:00Z", by: "Ilo Brandt", override: null, unseen: [] };
+    const proof = { ...job.proof, seen, signed };
+    const proved = labelContent(ask({ job: { ...job, ticked, proof } }));
+    expect(proved.supply).toBe("Motor joined for 230 V");
+    expect(proved.rows).toContainEqual({ wire: "A", role: expect.stringContaining("proved"), to: "4.1 A" });
     expect(done.rows.find(({ wire }) => wire === "T1")?.to).toContain("pressure switch");
     const allButOne = labelContent(ask({ job: { ...job, ticked: ticked.slice(1) } }));
     expect(allButOne.supply).toContain("PLANNED");

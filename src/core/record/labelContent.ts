@@ -12,7 +12,7 @@ import type { LabelContent } from "./label";
 
 /** What a label is made of: the job, what is known of its motor, its plan, and the verdict on that. */
 export interface LabelAsk {
-  readonly job: Pick<Job, "label" | "title" | "lastAt" | "leads" | "ticked" | "ready">;
+  readonly job: Pick<Job, "label" | "title" | "lastAt" | "leads" | "ticked" | "ready" | "proof">;
   readonly answer: Pick<Identification, "status" | "family" | "roles" | "findings"> | null;
   readonly wiring: JobWiring;
   readonly check: {
@@ -63,7 +63,7 @@ export function labelContent({ job, answer, wiring, check, short }: LabelAsk): L
   const turn = plan.turn.needed ?? plan.turn.asDrawn;
   return {
     ...head,
-    supply: `${done ? "" : "PLANNED – NOT PROVED · "}${settingWords(planned)}`,
+    supply: `${standWords(done, job.proof.signed !== null)}${settingWords(planned)}`,
     capacitor: [capacitor, turn && planned.kind === "plan" ? `turns ${shortRotation(turn)}` : ""]
       .filter(Boolean)
       .join(" · "),
@@ -85,8 +85,32 @@ export function labelContent({ job, answer, wiring, check, short }: LabelAsk): L
         to: placeName(plan.compartment, to),
       })),
       ...callRows(plan),
+      ...(job.proof.signed ? provedRows(plan, job.proof.seen, short) : []),
     ],
   };
+}
+
+/** How far it got: nothing before what it says, once it is landed and proved. */
+function standWords(landed: boolean, proved: boolean): string {
+  if (landed && proved) return "";
+  return landed ? "LANDED – NOT PROVED · " : "PLANNED – NOT PROVED · ";
+}
+
+/** Amps that were read at the proof, the last of each lead and call. */
+function provedRows(
+  { compartment: { calls } }: WiringPlan,
+  seen: LabelAsk["job"]["proof"]["seen"],
+  short: (lead: string) => string,
+): LabelContent["rows"] {
+  const last = new Map<string, LabelContent["rows"][number]>();
+  for (const { seen: one } of seen)
+    if (one.what === "line-amps")
+      last.set(`${one.call}/${one.lead}`, {
+        wire: short(one.lead),
+        role: `proved, ${calls.find(({ id }) => id === one.call)?.name ?? one.call}`,
+        to: `${one.amps} A`,
+      });
+  return [...last.values()];
 }
 
 function doNotRun(

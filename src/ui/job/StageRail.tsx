@@ -2,7 +2,8 @@
 
 import Box from "@mui/material/Box";
 import NextLink from "next/link";
-import { readPlate } from "@/core";
+import { plateOf, readPlate } from "@/core";
+import { safeSteps } from "@/core/proving";
 import { Mark, type Shown } from "../parts/Verdict";
 import { useJob } from "./JobContext";
 import { STAGES, type Stage } from "./stages";
@@ -90,7 +91,11 @@ function useStageWeights(): Record<Stage, { weight: Shown; word: string }> {
   const tested = job.capacitorTests.length > 0 || job.used.length > 0;
   const planned = wiring.kind === "plan" || wiring.kind === "retrofit";
   const traced = job.compartment !== null && job.oldLeads.every(({ terminal }) => terminal !== null);
+  const { safe, proof } = job;
+  const gate = job.compartment ? safeSteps(job.compartment, plateOf(job).load ?? "fan") : [];
+  const safeDone = gate.length > 0 && gate.every(({ id }) => safe.steps.some(({ step }) => step === id));
   return {
+    safe: safe.onBench || safeDone ? done : safe.poweredAt ? { weight: "again", word: "power was on" } : open,
     trace: traced ? done : job.photos.length + job.oldLeads.length > 0 ? again : open,
     plate: Object.keys(plate.faults).length > 0 ? again : plate.echo.length > 0 ? done : open,
     match: job.chosen ? done : open,
@@ -104,6 +109,13 @@ function useStageWeights(): Record<Stage, { weight: Shown; word: string }> {
         : planned
           ? { weight: "open", word: "planned" }
           : open,
+    prove: proof.signed
+      ? proof.signed.override
+        ? again
+        : done
+      : proof.seen.length > 0
+        ? { weight: "open", word: "proving" }
+        : open,
     record,
   };
 }

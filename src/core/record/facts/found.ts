@@ -21,6 +21,7 @@ import { observedFact } from "./kinds/observed";
 import { observedGoneFact } from "./kinds/observedGone";
 import { oldLeadFact } from "./kinds/oldLead";
 import { oldLeadGoneFact } from "./kinds/oldLeadGone";
+import { onBenchFact } from "./kinds/onBench";
 import { pairReadingFact } from "./kinds/pairReading";
 import { photoFact } from "./kinds/photo";
 import { photoGoneFact } from "./kinds/photoGone";
@@ -28,13 +29,20 @@ import { pinFact } from "./kinds/pin";
 import { pinGoneFact } from "./kinds/pinGone";
 import { placeFact } from "./kinds/place";
 import { plateFact } from "./kinds/plate";
+import { powerFact } from "./kinds/power";
+import { proofMendedFact } from "./kinds/proofMended";
+import { proofSeenFact } from "./kinds/proofSeen";
+import { proofSignedFact } from "./kinds/proofSigned";
 import { readyFact } from "./kinds/ready";
 import { referenceFact } from "./kinds/reference";
+import { safeStepFact } from "./kinds/safeStep";
 import { setInsideFact } from "./kinds/setInside";
 import { shellReadingFact } from "./kinds/shellReading";
+import { supplySeenFact } from "./kinds/supplySeen";
 import { tickFact } from "./kinds/tick";
 import { titleFact } from "./kinds/title";
 import { toldFact } from "./kinds/told";
+import { turnsFact } from "./kinds/turns";
 import { undoneFact } from "./kinds/undone";
 import { usedFact } from "./kinds/used";
 import { wireAddedFact } from "./kinds/wireAdded";
@@ -65,6 +73,7 @@ export const FACT_KINDS = [
   observedGoneFact,
   oldLeadFact,
   oldLeadGoneFact,
+  onBenchFact,
   pairReadingFact,
   photoFact,
   photoGoneFact,
@@ -72,13 +81,20 @@ export const FACT_KINDS = [
   pinGoneFact,
   placeFact,
   plateFact,
+  powerFact,
+  proofMendedFact,
+  proofSeenFact,
+  proofSignedFact,
   readyFact,
   referenceFact,
+  safeStepFact,
   setInsideFact,
   shellReadingFact,
+  supplySeenFact,
   tickFact,
   titleFact,
   toldFact,
+  turnsFact,
   undoneFact,
   usedFact,
   wireAddedFact,
@@ -110,6 +126,7 @@ export const FACT_BODY = z.discriminatedUnion("kind", [
   observedGoneFact.schema,
   oldLeadFact.schema,
   oldLeadGoneFact.schema,
+  onBenchFact.schema,
   pairReadingFact.schema,
   photoFact.schema,
   photoGoneFact.schema,
@@ -117,13 +134,20 @@ export const FACT_BODY = z.discriminatedUnion("kind", [
   pinGoneFact.schema,
   placeFact.schema,
   plateFact.schema,
+  powerFact.schema,
+  proofMendedFact.schema,
+  proofSeenFact.schema,
+  proofSignedFact.schema,
   readyFact.schema,
   referenceFact.schema,
+  safeStepFact.schema,
   setInsideFact.schema,
   shellReadingFact.schema,
+  supplySeenFact.schema,
   tickFact.schema,
   titleFact.schema,
   toldFact.schema,
+  turnsFact.schema,
   undoneFact.schema,
   usedFact.schema,
   wireAddedFact.schema,

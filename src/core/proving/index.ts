@@ -1,0 +1,16 @@
+/** The door of the proof: expected figures, causes, the next check. */
+
+export { CAUSES, type Cause } from "./causes";
+export { CHECK_UP, checkUp } from "./checkUp";
+export { diagnose } from "./diagnose";
+export {
+  type Diagnosis,
+  diagnosis,
+  type Expectation,
+  type NextCheck,
+  type ProvingLine,
+  type RankedCause,
+} from "./diagnosis";
+export { AIRS, needsPower, observation, type ProvingObservation, SIGNS, STARTS } from "./observation";
+export { type ProvingSheet, type ProvingSheetInput, provingSheet } from "./provingSheet";
+export { DEAD_VOLTS, type SafeStep, safeSteps } from "./safeSteps";

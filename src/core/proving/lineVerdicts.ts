@@ -1,0 +1,395 @@
+import { formatRotation } from "../quantity/rotation";
+import type { Weight } from "../quantity/weight";
+import type { Belief, Believed, Figure } from "./belief";
+import { carriesLine } from "./callRun";
+import { capacitorAt } from "./capacitorsInCircuit";
+import type { ProvingLine } from "./diagnosis";
+import { bandOf } from "./expected";
+import {
+  AMPS_UNBALANCE,
+  CAPACITOR_TOLERANCE,
+  LEAST_AMPS,
+  microfaradsAtWork,
+  OHMS_NEAR,
+  amps as plateAmpsAt,
+  START_CAPACITOR_TOLERANCE,
+  START_SECONDS,
+  stopAmps,
+  unbalancePercent,
+  VOLTS_FAR,
+  VOLTS_NEAR,
+  VOLTS_UNBALANCE,
+} from "./limits";
+import type { ProvingObservation } from "./observation";
+import type { ProvingCase } from "./provingCase";
+import { measured, meterVariance, type Reading, WEIGHING } from "./reading";
+import { turnAsPlanned, turnSeen } from "./seen";
+import type { Sight } from "./sight";
+import { AS_PLANNED } from "./suspects";
+
+/** Names as the screen has them, for what is said. */
+export type NameOf = (place: string) => string;
+
+interface Judging {
+  readonly made: ProvingCase;
+  readonly sight: Sight;
+  /** The motor as planned, before anything was read: what a line is held against. */
+  readonly before: Pick<Believed, "suspect" | "posterior">;
+  readonly belief: Belief;
+  readonly nameOf: NameOf;
+}
+
+type Verdict = Pick<ProvingLine, "verdict" | "says">;
+
+/** A verdict for each observation, with its limit and why: good only where the value ± 2σ lies inside. */
+export function lineVerdicts(judging: Judging, observations: readonly ProvingObservation[]): ProvingLine[] {
+  return observations.map((seen, observation) => ({ observation, ...verdictOf(judging, seen, observation) }));
+}
+
+function verdictOf(judging: Judging, seen: ProvingObservation, index: number): Verdict {
+  const { made } = judging;
+  switch (seen.what) {
+    case "starts":
+      return START_VERDICTS[seen.how];
+    case "turn":
+      return turnVerdict(judging, seen);
+    case "air":
+      return is("good", AIR_WORDS[seen.state]);
+    case "sign":
+      return SIGN_VERDICTS[seen.sign];
+    default: {
+      const figure = measured(made, seen);
+      if (!figure)
+        return is(
+          "again",
+          "There is no such place, or no such call, in this plan: it is kept and not weighed.",
+        );
+      const air = judging.belief.standing.figures.find((one) => one.index === index)?.air ?? 1;
+      return figureVerdict(judging, { ...figure, index, air }, seen);
+    }
+  }
+}
+
+function is(verdict: Weight, says: string): Verdict {
+  return { verdict, says };
+}
+
+const AIR_WORDS = {
+  free: "Air as it should be.",
+  blocked: "Air blocked: amps are held against less air from here on.",
+  open: "Air open: a blower is overloaded so, and says nothing of its plate.",
+} as const;
+
+/** What eye, nose and hand tell, each by itself. */
+export const SIGN_VERDICTS: Readonly<Record<Extract<ProvingObservation, { what: "sign" }>["sign"], Verdict>> =
+  {
+    smoke: is("stop", "Smoke: off at once, whatever else is open."),
+    smell: is("stop", "A burnt smell: off at once, whatever else is open."),
+    breaker: is("stop", "The breaker tripped: insulation test before any reset; never reset twice."),
+    "ground-fault": is(
+      "stop",
+      "The ground-fault device tripped: insulation test before any reset; never reset twice.",
+    ),
+    protector: is(
+      "again",
+      "Its protector opened: amps, ambient and the setting of the overload; it may start again by itself.",
+    ),
+    "too-hot": is("again", "Too hot to hold: amps, vents, ambient. Off before a hand goes near."),
+    warm: is("good", "Warm is as it should be."),
+    growl: is("again", "A growl: bars, bearings, or unlike volts."),
+    rub: is("again", "Something rubs: off and locked, turn the shaft by hand."),
+    click: is("good", "A click on coasting down: the start switch falls back."),
+    hunting: is(
+      "again",
+      "Still looking for its way after 30 s: power, signal, common, module, in this order.",
+    ),
+    "silent-module": is("again", "Silent: power, signal, common, module, in this order."),
+  };
+
+/** How it takes a call, by itself. */
+export const START_VERDICTS: Readonly<
+  Record<Extract<ProvingObservation, { what: "starts" }>["how"], Verdict>
+> = {
+  itself: is("good", "It starts by itself."),
+  hums: is(
+    "again",
+    "It hums and stands: off within five seconds; the shaft is not helped by hand, a blade bites.",
+  ),
+  "stops-again": is("again", "It starts and stops again: a protector, or a contact that does not hold."),
+  "not-at-all": is("again", "Nothing happens: the line, the return, or a contact does not reach it."),
+};
+
+function turnVerdict({ made, sight }: Judging, seen: Extract<ProvingObservation, { what: "turn" }>): Verdict {
+  const call = made.calls.find(({ state }) => state.id === seen.call);
+  const planned = call ? turnAsPlanned(made, call, sight.run(AS_PLANNED, seen.call)) : null;
+  const is_ = formatRotation(turnSeen(seen));
+  if (!planned)
+    return is(
+      "good",
+      `It turns ${is_}; nothing says which way it has to: the higher pressure of both ways decides.`,
+    );
+  return planned === turnSeen(seen)
+    ? is("good", `It turns ${is_}, as it has to.`)
+    : is(
+        "again",
+        `It turns ${is_}; it has to turn ${formatRotation(planned)}. Power off before anything is changed.`,
+      );
+}
+
+/** Two standard deviations of a figure by its instrument. */
+function halfWidth({ made }: Judging, { reading, value, meter }: Figure): number {
+  const { rating } = made.fitted;
+  return (
+    2 *
+    Math.sqrt(meterVariance(reading.what, value, rating, meter)) *
+    (value + WEIGHING[reading.what].least(rating))
+  );
+}
+
+function figureVerdict(judging: Judging, figure: Figure, seen: ProvingObservation): Verdict {
+  const { made, nameOf } = judging;
+  const { reading, value } = figure;
+  switch (reading.what) {
+    case "line-amps":
+      return worse(ampsVerdict(judging, figure, reading), ampsUnbalance(judging, figure, reading));
+    case "start-amps":
+      return seen.what === "start-amps"
+        ? secondsVerdict(judging, figure, seen.seconds)
+        : inBand(judging, figure, "");
+    case "supply-volts":
+      return worse(voltsVerdict(judging, figure), voltsUnbalance(judging, figure, reading));
+    case "capacitor-volts": {
+      const rated = capacitorAt(made, reading.at)?.volts;
+      const half = halfWidth(judging, figure);
+      if (rated && value - half > rated)
+        return is(
+          "stop",
+          `${round(value)} V across the capacitor, rated ${rated}: it will not last; one of more volts, same µF.`,
+        );
+      return inBand(judging, figure, `V across the capacitor (${nameOf(reading.at)})`);
+    }
+    case "capacitor-amps":
+      return atWork(judging, figure, reading);
+    case "capacitor-microfarads":
+      return capacityVerdict(judging, figure, reading.at, value, "measured");
+    case "rpm":
+      return inBand(judging, figure, "rpm");
+    case "ohms":
+      return ohmsVerdict(judging, figure, reading);
+  }
+}
+
+/** Of two verdicts on one figure the graver, both said. */
+function worse(one: Verdict, other: Verdict | null): Verdict {
+  if (!other || other.verdict === "good") return one;
+  if (one.verdict === "good") return other;
+  return { verdict: one.verdict === "stop" ? "stop" : other.verdict, says: `${one.says} ${other.says}` };
+}
+
+/** A figure beside what the plan gives. */
+function inBand(judging: Judging, figure: Figure, unit: string): Verdict {
+  const { made, sight, before } = judging;
+  const band = figure.air === 1 ? bandOf(made, sight, before, figure.reading) : airBand(judging, figure);
+  const { value } = figure;
+  if (!band) return is("again", `${round(value)} ${unit}: the model gives nothing to hold it against.`);
+  const half = halfWidth(judging, figure);
+  const inside = value - half >= band.low - half && value <= band.high && value >= band.low;
+  const says = `${round(value)} ${unit}, ${round(band.low)} to ${round(band.high)} expected`;
+  if (inside) return is("good", `${says}.`);
+  const near = value + half >= band.low && value - half <= band.high;
+  return is(
+    "again",
+    near
+      ? `${says}: on the edge, look again.`
+      : `${says}: ${value > band.high ? "more" : "less"} than it should be.`,
+  );
+}
+
+/** Blocked or open air moves the band with the load. */
+function airBand({ sight }: Judging, { reading, air }: Figure) {
+  const value = sight.value(AS_PLANNED, reading, air);
+  return value === null ? null : { low: value * 0.75, likely: value, high: value * 1.3 };
+}
+
+/** Whether a lead carries the whole of the motor's current: it alone is held against the plate. */
+function carriesAll({ made, sight }: Judging, call: string, lead: string): boolean {
+  const run = sight.run(AS_PLANNED, call);
+  return run !== null && carriesLine(made.plan, run, lead);
+}
+
+function ampsVerdict(
+  judging: Judging,
+  figure: Figure,
+  reading: Extract<Reading, { what: "line-amps" | "start-amps" }>,
+): Verdict {
+  const { made, nameOf } = judging;
+  const { value } = figure;
+  const banded = inBand(judging, figure, `A on ${nameOf(reading.lead)}`);
+  if (!carriesAll(judging, reading.call, reading.lead)) return banded;
+  const plate = plateAmpsAt(made.fitted.rating, made.plan.setting);
+  const half = halfWidth(judging, figure);
+  const stop = stopAmps(made.plate, plate);
+  const stands = judging.belief.standing.told.some(
+    (one) => one.kind === "starts" && one.call === reading.call && one.how !== "itself",
+  );
+  if (stands)
+    return is(
+      "again",
+      `${round(value)} A on ${nameOf(reading.lead)} while it stands, plate ${round(plate)}: off within five seconds.`,
+    );
+  const beside = `plate ${round(plate)}`;
+  if (value - half > stop)
+    return is(
+      "stop",
+      `${round(value)} A on ${nameOf(reading.lead)}, ${beside}: over ${round(stop)} A it is not left running. Off.`,
+    );
+  if (value + half > stop)
+    return is("again", `${banded.says.replace(/\.$/, "")}; ${beside}: at the edge of ${round(stop)} A.`);
+  const top = made.calls.find(({ state }) => state.id === reading.call)?.speed === 1;
+  if (value - half > plate)
+    return is("again", `${banded.says.replace(/\.$/, "")}; over the plate’s ${round(plate)} A.`);
+  if (top && value + half < LEAST_AMPS * plate && made.load.kind !== "none")
+    return is(
+      "again",
+      `${banded.says.replace(/\.$/, "")}; under ${round(LEAST_AMPS * plate)} A, 0.7 of the plate: little to turn?`,
+    );
+  return { verdict: banded.verdict, says: `${banded.says.replace(/\.$/, "")}; ${beside}.` };
+}
+
+/** Three lines of a three-phase motor, once all are read. */
+function ampsUnbalance(
+  judging: Judging,
+  figure: Figure,
+  reading: Extract<Reading, { what: "line-amps" | "start-amps" }>,
+): Verdict | null {
+  const { made, belief } = judging;
+  if (made.motor.feeding.phases !== 3) return null;
+  const same = belief.standing.figures.filter(
+    ({ reading: one, air }) =>
+      one.what === "line-amps" &&
+      one.call === reading.call &&
+      air === figure.air &&
+      carriesAll(judging, one.call, one.lead),
+  );
+  if (same.length < 3 || same.at(-1)?.index !== figure.index) return null;
+  const unbalance = unbalancePercent(same.map(({ value }) => value));
+  const says = `The lines carry ${unbalance.toFixed(1)} % unlike amps`;
+  if (unbalance <= AMPS_UNBALANCE.good) return is("good", `${says}.`);
+  const turn =
+    "exchange all three in rotation: if the high one goes with the lead it is the motor, if it stays the supply.";
+  return is(unbalance > AMPS_UNBALANCE.stop ? "stop" : "again", `${says}: ${turn}`);
+}
+
+function voltsVerdict(judging: Judging, { value }: Figure): Verdict {
+  const { rating } = judging.made.fitted;
+  const { setting } = judging.made.plan;
+  const [least, most] = [rating.leastVolts[setting], rating.volts[setting]];
+  const plate = least === most ? `${round(most)}` : `${round(least)}–${round(most)}`;
+  const says = `${round(value)} V under load, plate ${plate}`;
+  if (value >= least * (1 - VOLTS_NEAR) && value <= most * (1 + VOLTS_NEAR))
+    return is("good", `${says} ± 10 %.`);
+  const far = value < least * (1 - VOLTS_FAR) || value > most * (1 + VOLTS_FAR);
+  return is(far ? "stop" : "again", `${says} ± 10 %: ${value < least ? "low" : "high"}.`);
+}
+
+function voltsUnbalance(
+  { made, belief }: Judging,
+  figure: Figure,
+  reading: Extract<Reading, { what: "supply-volts" }>,
+): Verdict | null {
+  if (made.plan.compartment.supply.kind !== "three-lines") return null;
+  const same = belief.standing.figures.filter(
+    (one) => one.reading.what === "supply-volts" && one.reading.call === reading.call,
+  );
+  if (same.length < 3 || same.at(-1)?.index !== figure.index) return null;
+  const unbalance = unbalancePercent(same.map(({ value }) => value));
+  const says = `Volts unlike by ${unbalance.toFixed(1)} %`;
+  if (unbalance <= VOLTS_UNBALANCE.good) return is("good", `${says}.`);
+  return unbalance > VOLTS_UNBALANCE.derate
+    ? is("stop", `${says}, over 5 %: off.`)
+    : is("again", `${says}: over 1 % the motor is derated.`);
+}
+
+function secondsVerdict(judging: Judging, figure: Figure, seconds: number): Verdict {
+  const banded = inBand(judging, figure, "A at power");
+  const says = `Under 1.5 times the plate after ${seconds} s`;
+  if (seconds > START_SECONDS.off) return is("stop", `${says}: over ${START_SECONDS.off} s. Off.`);
+  if (seconds > START_SECONDS.good)
+    return is("again", `${says}; ${START_SECONDS.good} s are usual. ${banded.says}`);
+  return { verdict: banded.verdict, says: `${says}. ${banded.says}` };
+}
+
+/** Microfarads by amps and volts at work, where both are there. */
+function atWork(
+  judging: Judging,
+  figure: Figure,
+  reading: Extract<Reading, { what: "capacitor-volts" | "capacitor-amps" }>,
+): Verdict {
+  const { belief, made, nameOf } = judging;
+  const volts = belief.standing.figures.find(
+    (one) =>
+      one.reading.what === "capacitor-volts" &&
+      one.reading.call === reading.call &&
+      one.reading.at === reading.at,
+  );
+  const banded = inBand(judging, figure, `A into the capacitor (${nameOf(reading.at)})`);
+  if (!volts || volts.value <= 0) return banded;
+  const microfarads = microfaradsAtWork(figure.value, volts.value, made.plan.compartment.supply.hertz);
+  return worse(banded, capacityVerdict(judging, figure, reading.at, microfarads, "at work"));
+}
+
+function capacityVerdict(
+  judging: Judging,
+  figure: Figure,
+  at: string,
+  microfarads: number,
+  how: string,
+): Verdict {
+  const place = capacitorAt(judging.made, at);
+  if (!place) return is("again", `${round(microfarads)} µF ${how}.`);
+  const tolerance = place.start ? START_CAPACITOR_TOLERANCE : CAPACITOR_TOLERANCE;
+  const { percent, counts, resolution = 0.01 } = figure.meter ?? { percent: 2, counts: 5 };
+  const half = (percent / 100) * microfarads + counts * resolution;
+  const [low, high] = [place.microfarads * (1 - tolerance), place.microfarads * (1 + tolerance)];
+  const says = `${round(microfarads)} µF ${how}, label ${round(place.microfarads)} ± ${Math.round(100 * tolerance)} %`;
+  if (microfarads + half < low || microfarads - half > high) return is("again", `${says}: replace it.`);
+  const inside = microfarads - half >= low && microfarads + half <= high;
+  return is(
+    inside || Math.abs(microfarads - place.microfarads) < (high - low) / 4 ? "good" : "again",
+    `${says}.`,
+  );
+}
+
+/** A setting that is not the one wired reads so many times too much or too little. */
+const OTHER_SETTING = { 1: [4, 4], 3: [4, 3] } as const;
+const SETTING_NEAR = 0.2;
+
+function ohmsVerdict(judging: Judging, figure: Figure, reading: Extract<Reading, { what: "ohms" }>): Verdict {
+  const { made, sight, nameOf } = judging;
+  const { value } = figure;
+  const right = sight.value(AS_PLANNED, reading) ?? Number.NaN;
+  const between = `${nameOf(reading.between[0])} to ${nameOf(reading.between[1])}`;
+  const shown = Number.isFinite(value) ? `${round(value)} Ω` : "open";
+  const says = `${shown}, ${between}; ${Number.isFinite(right) ? `${round(right)} Ω` : "open"} by the setting`;
+  if (!Number.isFinite(right) || !Number.isFinite(value))
+    return is(Number.isFinite(right) === Number.isFinite(value) ? "good" : "again", `${says}.`);
+  const half = halfWidth(judging, figure);
+  if (Math.abs(value - right) <= OHMS_NEAR * right - half || Math.abs(value - right) < half)
+    return is("good", `${says}.`);
+  const times = OTHER_SETTING[made.motor.feeding.phases];
+  const other = times.some((t) => [t, 1 / t].some((x) => Math.abs(value / right / x - 1) < SETTING_NEAR));
+  if (other && made.motor.feeding.twoVoltages)
+    return is("stop", `${says}: set for the other voltage. No power.`);
+  return is(
+    "again",
+    Math.abs(value - right) <= OHMS_NEAR * right + half
+      ? `${says}: on the edge of ± 10 %.`
+      : `${says}: not what this motor reads wired so.`,
+  );
+}
+
+/** Three figures are all a meter has. */
+function round(value: number): string {
+  if (value >= 100) return String(Math.round(value));
+  return String(Number(value.toPrecision(value >= 10 ? 3 : 2)));
+}

@@ -1,0 +1,58 @@
+import type { Belief } from "./belief";
+import { ampsIn, carriesLine } from "./callRun";
+import type { Check } from "./nextCheck";
+import type { ProvingCall, ProvingCase } from "./provingCase";
+import { readingKey } from "./reading";
+import { turnAsPlanned } from "./seen";
+import type { Sight } from "./sight";
+import { AS_PLANNED } from "./suspects";
+
+/** What no proof goes without and nobody has seen yet: the supply under load, and of every call its amps and its turn. */
+export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief): Check[] {
+  const read = new Set(standing.figures.map(({ reading }) => readingKey(reading)));
+  const { terminals } = made.plan.compartment.supply;
+  const pairs = terminals.flatMap((one, i) => terminals.slice(i + 1).map((other) => [one, other] as const));
+  const voltsRead = (between: readonly [string, string]) =>
+    made.calls.some(({ state }) => read.has(readingKey({ what: "supply-volts", call: state.id, between })));
+  const [first] = made.calls;
+  return [
+    ...made.calls.flatMap((call) => callChecks(made, sight, call, standing, read)),
+    ...(first
+      ? pairs
+          .filter((between) => !voltsRead(between))
+          .map((between): Check => ({ what: "supply-volts", call: first.state.id, between }))
+      : []),
+  ];
+}
+
+function callChecks(
+  made: ProvingCase,
+  sight: Sight,
+  call: ProvingCall,
+  { told }: Belief["standing"],
+  read: ReadonlySet<string>,
+): Check[] {
+  const id = call.state.id;
+  const run = sight.run(AS_PLANNED, id);
+  const leads = made.motor.leads.map(({ id: lead }) => lead);
+  const amps = (lead: string) => (run && ampsIn(run, run.point.solution, lead)) ?? 0;
+  const lined = leads.filter((lead) => run !== null && carriesLine(made.plan, run, lead));
+  const greatest = [...leads].sort((a, b) => amps(b) - amps(a)).slice(0, 1);
+  const clamped = lined.length > 0 ? lined : greatest;
+  const rpm: Check = { what: "rpm", call: id };
+  const isRead = clamped.some((lead) => read.has(readingKey({ what: "line-amps", call: id, lead })));
+  const [lead] = clamped;
+  const sameWay = made.calls
+    .filter(({ reversed }) => reversed === call.reversed)
+    .map(({ state }) => state.id);
+  const turned = told.some((one) => one.kind === "turn" && sameWay.includes(one.call));
+  const firstOfWay = sameWay[0] === id;
+  return [
+    ...(firstOfWay && !turned && turnAsPlanned(made, call, run) !== null
+      ? [{ what: "turn", call: id } as const]
+      : []),
+    // One speed tells load, rotor and supply from one another; amps alone often do not.
+    ...(made.calls[0] === call && !read.has(readingKey(rpm)) ? [rpm] : []),
+    ...(isRead || lead === undefined ? [] : [{ what: "line-amps", call: id, lead } as const]),
+  ];
+}

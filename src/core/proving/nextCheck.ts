@@ -1,0 +1,177 @@
+import { type Belief, type Believed, foreseen } from "./belief";
+import { ampsIn } from "./callRun";
+import { alike } from "./gaussian";
+import type { ProvingCall, ProvingCase } from "./provingCase";
+import { meterVariance, type Reading, readingKey, unweighed } from "./reading";
+import { type How, startChances, TURN_SURE, turnUnder } from "./seen";
+import type { Sight } from "./sight";
+import { AS_PLANNED } from "./suspects";
+
+/** Something that can be asked for. */
+export type Check =
+  | Reading
+  | { readonly what: "starts"; readonly call: string }
+  | { readonly what: "turn"; readonly call: string };
+
+/** A check with what it would tell. */
+export interface WeighedCheck {
+  readonly check: Check;
+  /** Expected information, nats: what it would clear up between the causes. */
+  readonly tells: number;
+  readonly power: "on" | "off";
+}
+
+/** Minutes and danger of a check, one for the quickest clamp; probing live terminals is dearer than a clamp. */
+const EFFORT: Readonly<Record<Check["what"], number>> = {
+  starts: 0.7,
+  turn: 0.7,
+  "line-amps": 1,
+  "capacitor-amps": 1.2,
+  "start-amps": 1.4,
+  "supply-volts": 1.4,
+  rpm: 1.6,
+  "capacitor-volts": 1.9,
+  "capacitor-microfarads": 1.5,
+  ohms: 1.6,
+};
+
+/** Whether a check needs the power on. */
+export function powerOf({ what }: Pick<Check, "what">): "on" | "off" {
+  return what === "ohms" || what === "capacitor-microfarads" ? "off" : "on";
+}
+
+/** Beliefs that take part in choosing. */
+const LEAST_BELIEF = 0.002;
+const MOST_BELIEVED = 12;
+/** Ohms are asked of this many pairs of places at the most. */
+const MOST_OHMS = 10;
+
+/** Every check that could be made there, each weighed by what it would tell; the best for its effort first. */
+export function checksOf(made: ProvingCase, sight: Sight, belief: Belief): WeighedCheck[] {
+  const alive = belief.believed
+    .filter(({ probability }) => probability > LEAST_BELIEF)
+    .slice(0, MOST_BELIEVED);
+  const done = new Set(belief.standing.figures.map(({ reading }) => readingKey(reading)));
+  const told = new Set(belief.standing.told.map(({ kind, call }) => `${kind}/${call}`));
+  const figures = readingsOf(made, sight)
+    .filter((reading) => !done.has(readingKey(reading)))
+    .map((check) => ({ check, tells: figureTells(made, sight, alive, check) }));
+  const seen = made.calls.flatMap((call) => [
+    ...(told.has(`starts/${call.state.id}`)
+      ? []
+      : [
+          {
+            check: { what: "starts", call: call.state.id } as const,
+            tells: startTells(made, sight, alive, call),
+          },
+        ]),
+    ...(told.has(`turn/${call.state.id}`)
+      ? []
+      : [
+          {
+            check: { what: "turn", call: call.state.id } as const,
+            tells: turnTells(made, sight, alive, call),
+          },
+        ]),
+  ]);
+  return [...seen, ...figures]
+    .map((one) => ({ ...one, power: powerOf(one.check) }))
+    .sort((a, b) => b.tells / EFFORT[b.check.what] - a.tells / EFFORT[a.check.what]);
+}
+
+/** Every figure that can be read there. */
+export function readingsOf(made: ProvingCase, sight: Sight): Reading[] {
+  const serving = made.capacitors.filter(({ serves }) => serves);
+  const { terminals } = made.plan.compartment.supply;
+  const lines = terminals.flatMap((one, i) => terminals.slice(i + 1).map((other) => [one, other] as const));
+  return [
+    ...made.calls.flatMap(({ state }): Reading[] => {
+      const call = state.id;
+      const run = sight.run(AS_PLANNED, call);
+      const live = made.motor.leads.filter(
+        ({ id }) => run !== null && (ampsIn(run, run.rest, id) ?? 0) > LIVE_SHARE * made.fitted.rating.amps,
+      );
+      return [
+        ...live.map(({ id }): Reading => ({ what: "line-amps", call, lead: id })),
+        ...serving.flatMap(({ at }): Reading[] => [
+          { what: "capacitor-amps", call, at },
+          { what: "capacitor-volts", call, at },
+        ]),
+        { what: "rpm", call },
+        ...lines.map((between): Reading => ({ what: "supply-volts", call, between })),
+      ];
+    }),
+    ...made.capacitors.map(({ at }): Reading => ({ what: "capacitor-microfarads", at })),
+    ...ohmsPairs(made),
+  ];
+}
+
+/** Of the plate's amps, what a lead carries that a clamp is put round. */
+const LIVE_SHARE = 0.02;
+
+/** Pairs of the motor's leads that stand on places of their own. */
+function ohmsPairs({ motor, plan }: ProvingCase): Reading[] {
+  const byPlace = new Map(
+    motor.leads.map(({ id }) => [plan.landings[id] === "capped" ? id : (plan.landings[id] ?? id), id]),
+  );
+  const ids = [...byPlace.values()];
+  return ids
+    .flatMap((one, i) => ids.slice(i + 1).map((other): Reading => ({ what: "ohms", between: [one, other] })))
+    .slice(0, MOST_OHMS);
+}
+
+/**
+ * What a figure would tell: mutual information of cause and figure, estimated from the pairwise likeness of the bell
+ * curves (−Σp·ln Σp·BC, a lower bound for mixtures: Kolchinsky & Tracey, Entropy 2017); degrees of one cause count as one.
+ */
+function figureTells(made: ProvingCase, sight: Sight, alive: readonly Believed[], reading: Reading): number {
+  const { rating } = made.fitted;
+  const curves = alive.map((one) => {
+    const curve = foreseen(sight, one, reading);
+    if (!curve) return null;
+    const value = unweighed(reading.what, curve.mean, rating);
+    return { ...curve, variance: curve.variance + meterVariance(reading.what, value, rating, undefined) };
+  });
+  return information(alive, (i, j) => {
+    const [one, other] = [curves[i], curves[j]];
+    return one && other ? alike(one, other) : 1;
+  });
+}
+
+function startTells(made: ProvingCase, sight: Sight, alive: readonly Believed[], call: ProvingCall): number {
+  const chances = alive.map(({ suspect }) => {
+    const run = sight.run(suspect, call.state.id);
+    return run ? startChances(made, run) : null;
+  });
+  return information(alive, (i, j) => {
+    const [one, other] = [chances[i], chances[j]];
+    if (!one || !other) return 1;
+    return (Object.keys(one) as How[]).reduce((sum, how) => sum + Math.sqrt(one[how] * other[how]), 0);
+  });
+}
+
+function turnTells(made: ProvingCase, sight: Sight, alive: readonly Believed[], call: ProvingCall): number {
+  const ways = alive.map(({ suspect }) => turnUnder(made, call, sight, suspect, 1));
+  return information(alive, (i, j) => {
+    const [one, other] = [ways[i], ways[j]];
+    if (!one || !other) return 1;
+    const chance = (way: string) => (way === "cw-lead-end" ? TURN_SURE : 1 - TURN_SURE);
+    return Math.sqrt(chance(one) * chance(other)) + Math.sqrt((1 - chance(one)) * (1 - chance(other)));
+  });
+}
+
+/** Expected information about the cause, by how alike two suspects are before an instrument. */
+function information(alive: readonly Believed[], likeness: (i: number, j: number) => number): number {
+  const total = alive.reduce((sum, { probability }) => sum + probability, 0);
+  let tells = 0;
+  alive.forEach((one, i) => {
+    let together = 0;
+    alive.forEach((other, j) => {
+      const same =
+        other.suspect.cause === one.suspect.cause && other.suspect.at.join() === one.suspect.at.join();
+      together += (other.probability / total) * (same ? 1 : likeness(i, j));
+    });
+    tells -= (one.probability / total) * Math.log(Math.max(together, 1e-12));
+  });
+  return tells;
+}

@@ -1,0 +1,53 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import type { Diagnosis } from "@/core/proving";
+
+/** Under one half nothing is shown as an answer; these are only listed. */
+const LISTED = 4;
+
+/** What may be the matter, likeliest first, each with what it explains and what mends it. */
+export function CauseList({ diagnosis }: { diagnosis: Diagnosis }) {
+  const causes = diagnosis.causes.filter(({ cause }) => cause !== "as-planned").slice(0, LISTED);
+  if (diagnosis.lines.length === 0 || causes.length === 0) return null;
+  return (
+    <Box component="section" aria-label="What it may be" sx={{ mt: 4 }}>
+      <Typography variant="h3">What it may be</Typography>
+      <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {causes.map(({ cause, at, probability, says, mend, wouldShow, against }) => (
+          <Box
+            component="li"
+            key={`${cause} ${at.join()}`}
+            sx={{ borderTop: "1px solid", borderColor: "divider", py: 1.5 }}
+          >
+            <Box sx={{ display: "flex", gap: 2, justifyContent: "space-between" }}>
+              <Box component="span" sx={{ fontWeight: 650 }}>
+                {says}
+              </Box>
+              <Box component="span" sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
+                {percent(probability)}
+              </Box>
+            </Box>
+            {wouldShow.slice(0, 3).map((line) => (
+              <Box key={line} sx={{ fontSize: "0.9375rem" }}>
+                It would give {line}
+              </Box>
+            ))}
+            {against.length > 0 ? (
+              <Box sx={{ fontSize: "0.9375rem", color: "text.secondary" }}>
+                Against it: line {against.map((index) => index + 1).join(", ")}.
+              </Box>
+            ) : null}
+            {probability >= 0.5 ? <Box sx={{ mt: 0.5 }}>{mend}</Box> : null}
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}
+
+function percent(share: number): string {
+  if (share > 0.995) return "over 99 %";
+  return share < 0.01 ? "under 1 %" : `${Math.round(100 * share)} %`;
+}

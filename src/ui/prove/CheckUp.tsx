@@ -1,0 +1,147 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import NextLink from "next/link";
+import { plateOf } from "@/core";
+import { CHECK_UP, checkUp, type ProvingObservation } from "@/core/proving";
+import { useJob } from "../job/JobContext";
+import { UndoButtons } from "../job/JobFrame";
+import { Fold } from "../parts/Fold";
+import { KeptEntry } from "../parts/KeptEntry";
+import { HOW_WORDS, SIGN_WORDS } from "./checkWords";
+import { FigureEntry } from "./FigureEntry";
+import { ProofLines } from "./ProofLines";
+import { Touches } from "./Touches";
+
+const { call, lead } = CHECK_UP;
+
+/** A motor that runs where it is: volts, amps, µF against plate and label, entered in a minute, nothing landed. */
+export function CheckUp() {
+  const { id, job, add, wiring } = useJob();
+  const onSeen = (seen: ProvingObservation) => void add({ kind: "proof-seen", seen });
+  const plate = plateOf(job);
+  const lines = checkUp(
+    plate,
+    job.capacitor.present,
+    job.proof.seen.map(({ seen }) => seen),
+  );
+  const lacks = [...(plate.volts ? [] : ["volts"]), ...(plate.fullLoadAmps ? [] : ["amps"])];
+  return (
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,7fr) minmax(0,6fr)" },
+        gap: { xs: 6, md: 10 },
+      }}
+    >
+      <Box sx={{ display: "grid", gap: 4, alignContent: "start", minWidth: 0 }}>
+        <Box
+          component="section"
+          aria-label="Check-up"
+          sx={{ borderTop: "3px solid", borderColor: "primary.main", pt: 3 }}
+        >
+          <Typography variant="h2">Check-up</Typography>
+          <Typography sx={{ mt: 1 }}>
+            Readings of the motor as it runs, each against plate and label.
+            {wiring.kind === "no-equipment" || job.leads.length === 0
+              ? " With its leads probed and its equipment chosen, a proof tells causes apart too."
+              : " Its leads are not settled on their equipment yet; then a proof tells causes apart too."}
+          </Typography>
+          {lacks.length > 0 ? (
+            <Typography sx={{ mt: 1, fontWeight: 600 }}>
+              The plate’s {lacks.join(" and ")} {lacks.length > 1 ? "are" : "is"} not typed:{" "}
+              <NextLink href={`/jobs/${id}/plate`}>Plate</NextLink>.
+            </Typography>
+          ) : null}
+          <Box sx={{ display: "grid", gap: 3, mt: 3 }}>
+            <Labelled words="Volts under load">
+              <FigureEntry
+                label="Volts under load"
+                unit="V"
+                onFigure={(volts) =>
+                  volts === "open"
+                    ? undefined
+                    : onSeen({ what: "supply-volts", call, between: ["L1", "L2"], volts })
+                }
+              />
+            </Labelled>
+            <Labelled words="Amps on a line">
+              <FigureEntry
+                label="Amps on a line"
+                unit="A"
+                onFigure={(amps) =>
+                  amps === "open" ? undefined : onSeen({ what: "line-amps", call, lead, amps })
+                }
+              />
+            </Labelled>
+            <Box
+              sx={{
+                display: "grid",
+                gridTemplateColumns: { xs: "1fr", sm: "1fr 2fr" },
+                gap: 3,
+                alignItems: "end",
+              }}
+            >
+              <KeptEntry
+                label="Capacitor, its label"
+                value={job.capacitor.present}
+                placeholder="35+5 440"
+                maxLength={60}
+                onKeep={(text) => {
+                  add({ kind: "capacitor", choice: { ...job.capacitor, present: text.trim() } });
+                  return null;
+                }}
+              />
+              <Labelled words="µF measured, power off">
+                <FigureEntry
+                  label="µF measured"
+                  unit="µF"
+                  onFigure={(microfarads) =>
+                    microfarads === "open"
+                      ? undefined
+                      : onSeen({ what: "capacitor-microfarads", at: "fan", microfarads })
+                  }
+                />
+              </Labelled>
+            </Box>
+          </Box>
+        </Box>
+        <Fold title="What was seen" summary="start, smell, trip, noise">
+          <Box sx={{ display: "grid", gap: 3 }}>
+            <Touches
+              label="How it starts"
+              words={HOW_WORDS}
+              onTouch={(how) => onSeen({ what: "starts", call, how })}
+            />
+            <Touches
+              label="Sign"
+              words={SIGN_WORDS}
+              onTouch={(sign) => onSeen({ what: "sign", call, sign })}
+            />
+          </Box>
+        </Fold>
+      </Box>
+      <Box sx={{ display: "grid", gap: 4, alignContent: "start", minWidth: 0 }}>
+        {lines.length === 0 ? (
+          <Typography sx={{ color: "text.secondary" }}>
+            Nothing read yet: clamp on before power, cover on.
+          </Typography>
+        ) : null}
+        <ProofLines lines={lines} />
+        <UndoButtons />
+      </Box>
+    </Box>
+  );
+}
+
+function Labelled({ words, children }: { words: string; children: React.ReactNode }) {
+  return (
+    <Box>
+      <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+        {words}
+      </Box>
+      {children}
+    </Box>
+  );
+}

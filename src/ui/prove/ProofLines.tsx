@@ -1,0 +1,101 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import type { ProvingLine, ProvingObservation } from "@/core/proving";
+import { useJob } from "../job/JobContext";
+import { Mark } from "../parts/Verdict";
+import { HOW_WORDS, SIGN_WORDS, UNIT, WHAT_WORDS } from "./checkWords";
+import { useNames } from "./useNames";
+
+/** Every line of the proof in the order it was made, each with its verdict, its limit and why. */
+export function ProofLines({ lines }: { lines: readonly ProvingLine[] }) {
+  const { job, add } = useJob();
+  const names = useNames();
+  const { seen, rounds } = job.proof;
+  if (seen.length === 0 && rounds.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Lines of the proof">
+      <Typography variant="h2">Seen so far</Typography>
+      <Box component="ol" sx={{ listStyle: "none", m: 0, mt: 1, p: 0, borderTop: "1.5px solid" }}>
+        {seen.map(({ fact, seen: one }, i) => {
+          const line = lines.find(({ observation }) => observation === i);
+          return (
+            <Box
+              component="li"
+              key={fact}
+              sx={{
+                display: "flex",
+                gap: 2,
+                alignItems: "start",
+                borderBottom: "1px solid",
+                borderColor: "divider",
+                py: 1,
+              }}
+            >
+              <Box sx={{ pt: 0.5 }}>
+                <Mark weight={line?.verdict ?? "open"} />
+              </Box>
+              <Box sx={{ flex: 1, minWidth: 0 }}>
+                <Box sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
+                  {i + 1} · {headOf(one, names)}
+                </Box>
+                {line?.says ?? ""}
+              </Box>
+              <Button
+                color="inherit"
+                size="small"
+                sx={{ minHeight: 44 }}
+                onClick={() => add({ kind: "undone", fact })}
+                aria-label={`Strike line ${i + 1}`}
+              >
+                Strike
+              </Button>
+            </Box>
+          );
+        })}
+      </Box>
+      {rounds.map(({ fact, at, by, mended, seen: before }) => (
+        <Typography key={fact} sx={{ mt: 2, color: "text.secondary" }}>
+          Before that {before.length} {before.length === 1 ? "line" : "lines"}, then mended
+          {by ? ` by ${by}` : ""} on {at.slice(0, 10)}: {mended}
+        </Typography>
+      ))}
+    </Box>
+  );
+}
+
+type Names = ReturnType<typeof useNames>;
+
+function headOf(seen: ProvingObservation, names: Names): string {
+  const call = "call" in seen && seen.call ? `${names.call(seen.call)}: ` : "";
+  switch (seen.what) {
+    case "starts":
+      return `${call}${HOW_WORDS[seen.how]}`;
+    case "turn":
+      return `${call}${seen.seen.toUpperCase()}, seen from the ${seen.end} end`;
+    case "air":
+      return `${call}air ${seen.state}`;
+    case "sign":
+      return `${call}${SIGN_WORDS[seen.sign]}`;
+    case "start-amps":
+      return `${call}${seen.peak} A on ${names.lead(seen.lead)} at power, ${seen.seconds} s`;
+    case "ohms":
+      return `${seen.ohms === undefined ? "open" : `${seen.ohms} Ω`}, ${seen.between.map(names.lead).join(" to ")}`;
+    case "line-amps":
+      return `${call}${seen.amps} A on ${names.lead(seen.lead)}`;
+    case "supply-volts":
+      return `${call}${seen.volts} V, ${seen.between.join(" to ")}`;
+    case "capacitor-amps":
+      return `${call}${seen.amps} A into ${seen.at.toUpperCase()}`;
+    case "capacitor-volts":
+      return `${call}${seen.volts} V across ${seen.at.toUpperCase()}`;
+    case "capacitor-microfarads":
+      return `${seen.microfarads} µF, ${seen.at.toUpperCase()}`;
+    case "rpm":
+      return `${call}${seen.rpm} ${UNIT.rpm}`;
+    default:
+      return WHAT_WORDS[(seen as ProvingObservation).what];
+  }
+}

@@ -1,0 +1,39 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+
+/** Answers as large touches, side by side as far as there is room. */
+export function Touches<T extends string>({
+  label,
+  words,
+  onTouch,
+}: {
+  label: string;
+  words: Readonly<Record<T, string>>;
+  onTouch: (value: T) => void;
+}) {
+  return (
+    <Box
+      role="group"
+      aria-label={label}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(auto-fill, minmax(170px, 1fr))" },
+        gap: 2,
+      }}
+    >
+      {(Object.keys(words) as T[]).map((value) => (
+        <Button
+          key={value}
+          color="inherit"
+          variant="outlined"
+          onClick={() => onTouch(value)}
+          sx={{ minHeight: 56, textTransform: "none" }}
+        >
+          {words[value]}
+        </Button>
+      ))}
+    </Box>
+  );
+}

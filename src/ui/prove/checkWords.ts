@@ -1,0 +1,85 @@
+import type { NextCheck, ProvingObservation } from "@/core/proving";
+
+/** A check that can be entered: what is asked for, or chosen by hand. */
+export type EnteredCheck = Exclude<ProvingObservation, { what: "air" | "sign" }>["what"];
+
+/** The unit that stands behind a figure. */
+export const UNIT: Readonly<Partial<Record<ProvingObservation["what"], string>>> = {
+  "line-amps": "A",
+  "start-amps": "A",
+  "supply-volts": "V",
+  "capacitor-volts": "V",
+  "capacitor-amps": "A",
+  rpm: "rpm",
+  ohms: "Ω",
+  "capacitor-microfarads": "µF",
+};
+
+/** A kind of observation as a technician calls it. */
+export const WHAT_WORDS: Readonly<Record<ProvingObservation["what"], string>> = {
+  starts: "Does it start",
+  turn: "Which way it turns",
+  "line-amps": "Amps on a lead",
+  "start-amps": "Amps at power",
+  "supply-volts": "Volts of the supply",
+  "capacitor-amps": "Amps into the capacitor",
+  "capacitor-volts": "Volts across the capacitor",
+  rpm: "Speed",
+  air: "Air",
+  ohms: "Ohms, power off",
+  "capacitor-microfarads": "µF, power off",
+  sign: "Smell, noise, trip",
+};
+
+export const HOW_WORDS = {
+  itself: "Starts by itself",
+  hums: "Hums, stands",
+  "stops-again": "Starts, stops again",
+  "not-at-all": "Nothing happens",
+} as const;
+
+export const AIR_WORDS = { free: "Free", blocked: "Blocked", open: "Open, panel off" } as const;
+
+export const SIGN_WORDS = {
+  smoke: "Smoke",
+  smell: "Burnt smell",
+  "too-hot": "Too hot to hold",
+  warm: "Warm",
+  breaker: "Breaker tripped",
+  "ground-fault": "Ground-fault device tripped",
+  protector: "Its protector opened",
+  growl: "Growl",
+  rub: "Something rubs",
+  click: "Click on coasting down",
+  hunting: "Module still looks for its way",
+  "silent-module": "Module silent",
+} as const;
+
+/** What is asked of the technician, as few words as the hand needs. */
+export function askWords(
+  check: NextCheck,
+  names: { readonly lead: (id: string) => string; readonly call: (id: string) => string },
+): string {
+  switch (check.what) {
+    case "starts":
+      return `${names.call(check.call)}: bump it one second. Does it start?`;
+    case "turn":
+      return `${names.call(check.call)}: which way does it turn?`;
+    case "line-amps":
+      return `${names.call(check.call)}: amps on ${names.lead(check.lead)}`;
+    case "start-amps":
+      return `${names.call(check.call)}: most amps on ${names.lead(check.lead)} at power`;
+    case "capacitor-amps":
+      return `${names.call(check.call)}: amps into the capacitor, ${check.at.toUpperCase()}`;
+    case "capacitor-volts":
+      return `${names.call(check.call)}: volts across the capacitor, ${check.at.toUpperCase()}`;
+    case "rpm":
+      return `${names.call(check.call)}: speed, rpm`;
+    case "supply-volts":
+      return `${names.call(check.call)}: volts ${check.between.join(" to ")}`;
+    case "ohms":
+      return `Power off: ohms ${check.between.map(names.lead).join(" to ")}`;
+    case "capacitor-microfarads":
+      return `Power off, discharged: µF of the capacitor, ${check.at.toUpperCase()}`;
+  }
+}
