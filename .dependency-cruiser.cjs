@@ -47,7 +47,8 @@ module.exports = {
       from: { path: "^(src/(app|ui|server|store|workers|contract)|tests|benchmarks|scripts)/" },
       to: {
         path: "^src/core/",
-        pathNot: "^src/core/(index|(bench|practice|machine|capacitor|replacement|wiring|proving|stock)/index)\\.ts$",
+        pathNot:
+          "^src/core/(index|(bench|practice|machine|capacitor|replacement|wiring|proving|stock)/index)\\.ts$",
       },
     },
     {
