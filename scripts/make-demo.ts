@@ -4,9 +4,17 @@
  */
 import { writeFileSync } from "node:fs";
 import type { Fact, FactBody, Lead, OhmsShown } from "../src/core";
-import { identify, parseLeadEntry } from "../src/core";
-import { type Network, ohmmeter, seededRandom } from "../src/core/bench";
-import { compartmentById } from "../src/core/wiring";
+import { deriveJob, identify, jobWiring, parseLeadEntry, provingSheetOf, sheetOf } from "../src/core";
+import {
+  type Network,
+  ohmmeter,
+  type PoweredFault,
+  type PoweredMachine,
+  poweredMachine,
+  seededRandom,
+} from "../src/core/bench";
+import { capacitorsInCircuit, type Diagnosis, diagnose } from "../src/core/proving";
+import { compartmentById, statesOf } from "../src/core/wiring";
 import { uuidAt } from "./lib/uuidAt";
 
 interface Unit {
@@ -20,6 +28,8 @@ interface Unit {
   /** Read too soon: its protector was open, and the motor was left to cool for an hour. */
   readonly hot?: boolean;
   readonly more: readonly FactBody[];
+  /** Proved on a virtual machine: with each of these faults in turn, mended in these words, then good. */
+  readonly proof?: readonly { readonly fault: PoweredFault; readonly mended: string }[];
 }
 
 const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
@@ -94,6 +104,12 @@ const units: Unit[] = [
           capacitorMicrofarads: "5",
           capacitorVolts: "440",
         },
+      },
+    ],
+    proof: [
+      {
+        fault: { cause: "capacitor-weak", at: ["run"], degree: 2.6 },
+        mended: "New run capacitor, 5 MFD 440.",
       },
     ],
   },
@@ -181,6 +197,7 @@ const units: Unit[] = [
       ...plate("old", { speed: "1550", volts: "115", phase: "1", hertz: "60", runCapacitor: "1.5 MFD 370" }),
       equipment("reversing-switch"),
     ],
+    proof: [],
   },
   {
     demo: "7",
@@ -230,6 +247,12 @@ const units: Unit[] = [
       }),
       { kind: "place", place: { supplyVolts: 233 } },
       equipment("pump-pressure-switch"),
+    ],
+    proof: [
+      {
+        fault: { cause: "capacitor-open", at: ["start"], degree: 0 },
+        mended: "New start capacitor, 324-389 MFD 125.",
+      },
     ],
   },
   {
@@ -438,7 +461,64 @@ function factsOf(unit: Unit): { id: string; demo: string; facts: Fact[] } {
     }
   }
   for (const body of unit.more) if (body.kind !== "told") say(body);
+  if (unit.proof) prove(unit, facts, say, random);
   return { id, demo: unit.demo, facts };
+}
+
+const SOUND: PoweredFault = { cause: "as-planned", at: [], degree: 0 };
+const MOST_CHECKS = 20;
+
+/** The proof of a unit on a virtual machine, led check by check; signed once it is proved good. */
+function prove(
+  unit: Unit,
+  facts: readonly Fact[],
+  say: (body: FactBody) => void,
+  random: () => number,
+): void {
+  const rounds = [...(unit.proof ?? []), { fault: SOUND, mended: "" }];
+  for (const { fault, mended } of rounds) {
+    const machine = poweredAs(facts, fault, random);
+    let seen = diagnosed(facts);
+    for (let check = 0; seen.nextCheck && check < MOST_CHECKS; check++) {
+      const shown = machine.observe(seen.nextCheck);
+      if (!shown) break;
+      say({ kind: "proof-seen", seen: shown });
+      seen = diagnosed(facts);
+    }
+    const [first] = seen.causes;
+    console.log(unit.demo, seen.status, first?.cause, first?.probability);
+    if (mended !== "" && first) say({ kind: "proof-mended", cause: first.cause, mended });
+    else if (seen.status === "good") say({ kind: "proof-signed", signed: true, unseen: [] });
+    else throw new Error(`unit ${unit.demo} is not proved good: ${seen.status}`);
+  }
+}
+
+/** The job of the facts so far, with its motor and its plan. */
+function planned(facts: readonly Fact[]) {
+  const job = deriveJob(facts);
+  const answer = identify(sheetOf(job));
+  if (!answer.ok) throw new Error(JSON.stringify(answer.faults));
+  return { job, answer, wiring: jobWiring(job, answer) };
+}
+
+function diagnosed(facts: readonly Fact[]): Diagnosis {
+  const { job, answer, wiring } = planned(facts);
+  const seen = diagnose(provingSheetOf(job, answer, wiring));
+  if (!seen.ok) throw new Error(JSON.stringify(seen.faults));
+  return seen;
+}
+
+/** The machine of the plan, as its fit has it, with a fault. */
+function poweredAs(facts: readonly Fact[], fault: PoweredFault, random: () => number): PoweredMachine {
+  const { job, answer, wiring } = planned(facts);
+  if (wiring.kind !== "plan") throw new Error(`nothing is planned: ${wiring.kind}`);
+  const { motor, fitted, plan } = wiring;
+  const states = statesOf(plan.compartment).filter(({ calls }) => calls.length === 1);
+  const built = { known: answer, leads: job.leads, plate: {}, motor, truth: fitted };
+  return poweredMachine(
+    { plan, built, random, capacitors: capacitorsInCircuit({ plan, motor, fitted, states }) },
+    fault,
+  );
 }
 
 const jobs = units.map(factsOf);

@@ -19,6 +19,7 @@ export {
 } from "./insulationTester";
 export { type Ohmmeter, ohmmeter } from "./ohmmeter";
 export { type PlatedMotor, platedMotor } from "./platedMotor";
+export { drawnFault, type PoweredFault, type PoweredMachine, poweredMachine } from "./poweredMachine";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
 export { motorForLeads, randomMotor, type VirtualMotor } from "./randomMotor";
 export { attackRetrofit, retrofitPlan } from "./retrofitAttack";

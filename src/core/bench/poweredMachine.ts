@@ -159,7 +159,7 @@ export function poweredMachine(
   const shown = (value: number, meter: { percent: number; counts: number; resolution: number }): number => {
     const sd = ((meter.percent / 100) * value + meter.counts * meter.resolution) / 2;
     const read = Math.max(0, value + Math.max(-2, Math.min(2, gaussian(random))) * sd);
-    return Math.round(read / meter.resolution) * meter.resolution;
+    return Number((Math.round(read / meter.resolution) * meter.resolution).toFixed(3));
   };
   const clamped = (lead: string, amps: number) => {
     if (fault.at[0] !== lead) return amps;

@@ -1,5 +1,6 @@
 /** The door of the proof: expected figures, causes, the next check. */
 
+export { type CapacitorPlace, capacitorsInCircuit } from "./capacitorsInCircuit";
 export { CAUSES, type Cause } from "./causes";
 export { CHECK_UP, checkUp } from "./checkUp";
 export { diagnose } from "./diagnose";

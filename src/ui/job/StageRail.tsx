@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import NextLink from "next/link";
+import { useEffect, useRef } from "react";
 import { plateOf, readPlate } from "@/core";
 import { safeSteps } from "@/core/proving";
 import { Mark, type Shown } from "../parts/Verdict";
@@ -12,8 +13,15 @@ import { STAGES, type Stage } from "./stages";
 export function StageRail({ current }: { current: Stage }) {
   const { id } = useJob();
   const weights = useStageWeights();
+  const rail = useRef<HTMLElement>(null);
+  // On a phone the rail is wider than the screen: the stage that is open is brought into it.
+  useEffect(() => {
+    const here = rail.current?.querySelector<HTMLElement>(`[href$="/${current}"]`);
+    if (rail.current && here) rail.current.scrollLeft = here.offsetLeft - rail.current.clientWidth / 3;
+  }, [current]);
   return (
     <Box
+      ref={rail}
       component="nav"
       aria-label="Stages"
       className="no-print"

@@ -6,14 +6,18 @@ import type { Diagnosis } from "@/core/proving";
 
 /** Under one half nothing is shown as an answer; these are only listed. */
 const LISTED = 4;
+const LEAST = 0.02;
+const LIKELY = 0.5;
 
 /** What may be the matter, likeliest first, each with what it explains and what mends it. */
 export function CauseList({ diagnosis }: { diagnosis: Diagnosis }) {
-  const causes = diagnosis.causes.filter(({ cause }) => cause !== "as-planned").slice(0, LISTED);
+  const causes = diagnosis.causes
+    .filter(({ cause, probability }) => cause !== "as-planned" && probability >= LEAST)
+    .slice(0, LISTED);
   if (diagnosis.lines.length === 0 || causes.length === 0) return null;
   return (
-    <Box component="section" aria-label="What it may be" sx={{ mt: 4 }}>
-      <Typography variant="h3">What it may be</Typography>
+    <Box component="section" aria-label="Still possible" sx={{ mt: 4 }}>
+      <Typography variant="h3">Still possible</Typography>
       <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {causes.map(({ cause, at, probability, says, mend, wouldShow, against }) => (
           <Box
@@ -22,7 +26,7 @@ export function CauseList({ diagnosis }: { diagnosis: Diagnosis }) {
             sx={{ borderTop: "1px solid", borderColor: "divider", py: 1.5 }}
           >
             <Box sx={{ display: "flex", gap: 2, justifyContent: "space-between" }}>
-              <Box component="span" sx={{ fontWeight: 650 }}>
+              <Box component="span" sx={{ fontWeight: probability >= LIKELY ? 650 : 400 }}>
                 {says}
               </Box>
               <Box component="span" sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
@@ -39,7 +43,7 @@ export function CauseList({ diagnosis }: { diagnosis: Diagnosis }) {
                 Against it: line {against.map((index) => index + 1).join(", ")}.
               </Box>
             ) : null}
-            {probability >= 0.5 ? <Box sx={{ mt: 0.5 }}>{mend}</Box> : null}
+            {probability >= LIKELY ? <Box sx={{ mt: 0.5 }}>{mend}</Box> : null}
           </Box>
         ))}
       </Box>

@@ -3,20 +3,21 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import NextLink from "next/link";
 import { useState } from "react";
 import { turnedBy } from "@/core";
 import type { Diagnosis, ProvingObservation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
 import { Choice } from "../parts/Choice";
+import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";
+import { PlainLink } from "../parts/PlainLink";
 import { type Shown, Verdict } from "../parts/Verdict";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { TOUCH } from "../theme/theme";
 import { CauseList } from "./CauseList";
 import { CheckUp } from "./CheckUp";
-import { askWords } from "./checkWords";
+import { askWords, howWords } from "./checkWords";
 import { ExpectedTable } from "./ExpectedTable";
 import { MoreEntry } from "./MoreEntry";
 import { ProofLines } from "./ProofLines";
@@ -53,7 +54,13 @@ export function ProveStage() {
         </Box>
         <MoreEntry onSeen={onSeen} />
         <ProofLines lines={diagnosis.lines} />
-        <SignOff diagnosis={diagnosis} />
+        {job.proof.seen.length === 0 ? null : diagnosis.status === "good" || job.proof.signed ? (
+          <SignOff diagnosis={diagnosis} />
+        ) : (
+          <Fold title="Sign off" summary="not proved good yet">
+            <SignOff diagnosis={diagnosis} />
+          </Fold>
+        )}
         <UndoButtons />
       </Box>
       <Box sx={{ display: "grid", gap: 5, alignContent: "start", minWidth: 0 }}>
@@ -139,13 +146,13 @@ function Now({ diagnosis, onSeen }: { diagnosis: Diagnosis; onSeen: (seen: Provi
           {job.proof.seen.length === 0 ? (
             <Typography sx={{ mb: 2 }}>
               First power at arm’s length: cover on, clamp on before power, hands and sleeves away from the
-              blade. <NextLink href={`/jobs/${id}/safe`}>Safe</NextLink> opens again with it.
+              blade. <PlainLink href={`/jobs/${id}/safe`}>Safe</PlainLink> opens again with it.
             </Typography>
           ) : null}
           <Typography component="h2" sx={{ fontSize: "1.5rem", fontWeight: 700, lineHeight: 1.25 }}>
             {askWords(nextCheck, names)}
           </Typography>
-          <Typography sx={{ color: "text.secondary", mb: 2 }}>{nextCheck.because}</Typography>
+          <Typography sx={{ color: "text.secondary", mb: 2 }}>{howWords(nextCheck)}</Typography>
           <SeenEntry check={nextCheck} onSeen={onSeen} />
         </Box>
       ) : null}

@@ -19,7 +19,7 @@ export function Touches<T extends string>({
       aria-label={label}
       sx={{
         display: "grid",
-        gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(auto-fill, minmax(170px, 1fr))" },
+        gridTemplateColumns: "1fr 1fr",
         gap: 2,
       }}
     >

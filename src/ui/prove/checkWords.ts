@@ -83,3 +83,29 @@ export function askWords(
       return `Power off, discharged: µF of the capacitor, ${check.at.toUpperCase()}`;
   }
 }
+
+/** How it is read, where that is not plain from the asking. */
+export function howWords({ what }: Pick<NextCheck, "what">): string {
+  switch (what) {
+    case "starts":
+      return "Off again at once if it hums.";
+    case "turn":
+      return "A chalk mark or a paper strip shows it; say from which end you look.";
+    case "line-amps":
+      return "The clamp round this one wire, through once.";
+    case "start-amps":
+      return "The clamp’s peak, and the seconds until it falls under 1.5 times the plate.";
+    case "capacitor-amps":
+      return "The clamp on the capacitor’s own lead, never on C.";
+    case "capacitor-volts":
+      return "Probes clipped on with the power off, hands away before it is on.";
+    case "supply-volts":
+      return "At the motor’s side, while it runs.";
+    case "rpm":
+      return "By tachometer or strobe.";
+    case "ohms":
+      return "Locked off and proved dead. OL is an answer too.";
+    case "capacitor-microfarads":
+      return "Locked off, discharged, one lead off the capacitor.";
+  }
+}

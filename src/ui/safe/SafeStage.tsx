@@ -12,6 +12,7 @@ import { UndoButtons } from "../job/JobFrame";
 import { DischargeCountdown } from "../parts/DischargeCountdown";
 import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";
+import { PlainLink } from "../parts/PlainLink";
 import { Mark, Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { EquipmentChoice } from "../trace/EquipmentChoice";
@@ -84,6 +85,16 @@ export function SafeStage() {
               </Box>
             ) : null}
           </Box>
+          <Box>
+            <Button
+              color="inherit"
+              variant="outlined"
+              sx={{ minHeight: TOUCH }}
+              onClick={() => add({ kind: "on-bench", onBench: true })}
+            >
+              A loose motor on the bench: nothing to lock off
+            </Button>
+          </Box>
           {compartment ? null : (
             <Box sx={{ maxWidth: 480 }}>
               <EquipmentChoice />
@@ -92,7 +103,7 @@ export function SafeStage() {
           {compartment ? (
             <Fold
               title="Which supply it is"
-              open={safe.supply === null && open.length === steps.length}
+              open={safe.supply === null && safe.poweredAt === null && open.length === steps.length}
               summary={safe.supply ? `${safe.supply.between} V measured` : "measure before it is locked off"}
             >
               <SupplySeen />
@@ -107,19 +118,9 @@ export function SafeStage() {
               <Step key={step.id} step={step} done={safe.steps.find((one) => one.step === step.id) ?? null} />
             ))}
           </Box>
-          <Box>
-            <Button
-              color="inherit"
-              variant="outlined"
-              sx={{ minHeight: TOUCH }}
-              onClick={() => add({ kind: "on-bench", onBench: true })}
-            >
-              A loose motor on the bench: nothing to lock off
-            </Button>
-          </Box>
           <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
             Personal protection as the site’s arc-flash label and local code say. This list does not replace
-            them, the maker’s word or a licence. <NextLink href={`/jobs/${id}/trace`}>Trace</NextLink> is
+            them, the maker’s word or a licence. <PlainLink href={`/jobs/${id}/trace`}>Trace</PlainLink> is
             next.
           </Typography>
         </>
@@ -187,7 +188,11 @@ function Step({ step, done }: { step: SafeStep; done: SafeStepDone | null }) {
           </Box>
         </span>
       </Box>
-      {step.kind === "dead" && !done ? <DeadVolts onDead={tick} /> : null}
+      {step.kind === "dead" && !done ? (
+        <Box sx={{ ml: "42px" }}>
+          <DeadVolts onDead={tick} />
+        </Box>
+      ) : null}
       {step.kind === "discharge" && !done ? (
         <Box sx={{ ml: "42px" }}>
           <DischargeCountdown steps={step.touches} startVolts={step.peakVolts} toolOhms={step.toolOhms} />
@@ -219,7 +224,7 @@ function DeadVolts({
     else onDead(volts);
   };
   return (
-    <Box sx={{ ml: "42px", maxWidth: 380, mt: 1 }}>
+    <Box sx={{ maxWidth: 380, mt: 1 }}>
       <PlainEntry
         label={label}
         value={text}
