@@ -6,6 +6,7 @@ import { identification } from "./identification";
 import { ledFaults } from "./ledFaults";
 import { machine as acMachine } from "./machine";
 import { machineFit } from "./machineFit";
+import { proving } from "./proving";
 import { replacement } from "./replacement";
 import { retrofitAttack } from "./retrofitAttack";
 import { wiring } from "./wiring";
@@ -30,6 +31,7 @@ const text = [
   wiring(say),
   wiringAttack(say),
   retrofitAttack(say),
+  proving(say),
 ].join("\n");
 writeFileSync("docs/benchmarks.md", text);
 say("written to docs/benchmarks.md");

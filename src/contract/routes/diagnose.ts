@@ -15,7 +15,7 @@ export const diagnoseMotor = route({
       plate: { power: "1/4", speed: "1075", volts: "208-230", amps: "1.9", runCapacitor: "5/370" },
       identification: {
         family: "two-winding",
-        roles: { wh: { role: "run-end" }, bk: { role: "joint" }, bn: { role: "start-end" } },
+        roles: { wh: { role: "run-end" }, bk: { role: "speed", rank: 1 }, bn: { role: "start-end" } },
         bonded: [],
         sections: [
           { between: ["wh", "bk"], ohms: 13, uncertaintyOhms: 0.3, winding: "main" },

@@ -17,6 +17,7 @@ export {
   insulationTester,
   type ShellLeak,
 } from "./insulationTester";
+export { type LedProof, ledProof, type Outcome, outcomeOf } from "./ledProof";
 export { type Ohmmeter, ohmmeter } from "./ohmmeter";
 export { type PlatedMotor, platedMotor } from "./platedMotor";
 export { drawnFault, type PoweredFault, type PoweredMachine, poweredMachine } from "./poweredMachine";

@@ -1,0 +1,193 @@
+import { capacitorsInCircuit } from "../proving/capacitorsInCircuit";
+import { CAUSES, type Cause } from "../proving/causes";
+import { diagnose } from "../proving/diagnose";
+import type { Diagnosis } from "../proving/diagnosis";
+import type { ProvingObservation } from "../proving/observation";
+import { provingCase } from "../proving/provingCase";
+import { type ProvingSheetInput, provingSheet } from "../proving/provingSheet";
+import { sightOf } from "../proving/sight";
+import { AS_PLANNED } from "../proving/suspects";
+import { COMPARTMENTS } from "../wiring/equipment";
+import { type EquipmentState, statesOf } from "../wiring/stateCircuit";
+import { drawnFault, type PoweredFault, type PoweredMachine, poweredMachine } from "./poweredMachine";
+import { pick, type Random } from "./random";
+import { ATTACKED_KINDS, type AttackedPlan, goodPlans } from "./wiringAttack";
+
+/** One virtual machine proved from the first power on, led by what the diagnosis asks for. */
+export interface LedProof {
+  readonly family: string;
+  readonly equipment: string;
+  readonly fault: PoweredFault;
+  readonly diagnosis: Diagnosis;
+  readonly checks: number;
+  /** Milliseconds of each diagnosis, by the clock handed in. */
+  readonly times: readonly number[];
+  /** What was expected before power beside the true amps, of machines without a fault. */
+  readonly amps: readonly { readonly low: number; readonly high: number; readonly true: number }[];
+  readonly observations: readonly ProvingObservation[];
+}
+
+/** How a led proof came out: right, wrong, or honestly open. */
+export type Outcome = "good" | "false-good" | "found" | "false-found" | "open" | "stopped";
+
+const MOST_CHECKS = 16;
+const MOST_DRAWS = 200;
+/** Plates are off by so much to either side. */
+const PLATE_ERROR = 0.05;
+/** Of what a run capacitor is rated for, at the most, where a maker chose it. */
+const CAPACITOR_USED = 1.05;
+
+/**
+ * Draws a machine: a good plan of a motor built at random, its plate with an error, a load, and one cause or none. Machines
+ * that no maker would sell so (a run capacitor over its volts) or whose start gear does not suit them are drawn again.
+ *
+ * @param sound share of machines without a fault.
+ * @throws RangeError where none comes of {@link MOST_DRAWS} draws.
+ */
+export function ledProof(random: Random, sound: number, now: () => number, cause?: Cause): LedProof {
+  for (let draw = 0; draw < MOST_DRAWS; draw++) {
+    const made = drawn(random, sound, now, cause);
+    if (made) return made;
+  }
+  throw new RangeError(`no machine came of ${MOST_DRAWS} draws`);
+}
+
+function drawn(random: Random, sound: number, now: () => number, wanted?: Cause): LedProof | null {
+  const made = pick(random, COMPARTMENTS);
+  const [family, leads] = pick(random, ATTACKED_KINDS);
+  const [attacked] = plansOf(random, made, family, leads);
+  if (!attacked || attacked.check.weight === "stop") return null;
+  const needed = random() < 0.7 ? ("cw-lead-end" as const) : null;
+  const turn = { needed, neededBy: "the blade", asDrawn: needed && random() < 0.5 ? needed : null };
+  const plan = { ...attacked.plan, turn };
+  const sheet = sheetOf({ ...attacked, plan }, random);
+  const opened = provingCase(provingSheet.parse(sheet));
+  if (!opened.ok) return null;
+  const { motor, fitted, calls } = opened.case;
+  const states = calls.map(({ state }) => state);
+  const capacitors = capacitorsInCircuit({ plan, motor, fitted, states });
+  const powered = { plan, built: attacked.built, random, capacitors };
+  const right = poweredMachine(powered, { cause: "as-planned", at: [], degree: 0 });
+  const sight = sightOf(opened.case);
+  if (states.some(({ id }) => sight.run(AS_PLANNED, id)?.point.open.length !== right.opened(id))) return null;
+  if (overVolts(right, states, capacitors)) return null;
+  const serving = capacitors.filter(({ serves }) => serves).map(({ at }) => at);
+  const causes = CAUSES.filter((one) => one !== "unknown");
+  const cause = wanted ?? (random() < sound ? "as-planned" : pick(random, causes));
+  const fault = cause === "unknown" ? null : drawnFault(powered, cause, serving);
+  return (
+    fault &&
+    led(sheet, poweredMachine(powered, fault), { family: `${family}, ${leads}`, equipment: made.id, now })
+  );
+}
+
+function plansOf(
+  random: Random,
+  made: (typeof COMPARTMENTS)[number],
+  family: string,
+  leads: number,
+): AttackedPlan[] {
+  try {
+    return goodPlans(random, made, family, leads);
+  } catch (error) {
+    // Some kinds are hard to draw for some volts.
+    if (error instanceof RangeError) return [];
+    throw error;
+  }
+}
+
+function overVolts(
+  machine: PoweredMachine,
+  states: readonly EquipmentState[],
+  capacitors: ReturnType<typeof capacitorsInCircuit>,
+): boolean {
+  return states.some(({ id }) =>
+    capacitors
+      .filter(({ serves, start }) => serves && !start)
+      .some(({ at, volts }) => {
+        const seen = machine.observe({ what: "capacitor-volts", call: id, at, because: "", power: "on" });
+        return seen?.what === "capacitor-volts" && seen.volts > CAPACITOR_USED * (volts ?? 440);
+      }),
+  );
+}
+
+function sheetOf({ plan, built }: AttackedPlan, random: Random): ProvingSheetInput {
+  const { plate, known, leads } = built;
+  const off = () => 1 + (2 * random() - 1) * PLATE_ERROR;
+  return {
+    format: "odd-lead/proving-sheet@1",
+    motor: {
+      plate: {
+        ...plate,
+        ...(plate.fullLoadAmps ? { fullLoadAmps: plate.fullLoadAmps.map((amps) => amps * off()) } : {}),
+      },
+      identification: {
+        family: known.family,
+        roles: known.roles,
+        bonded: known.bonded.map((group) => [...group]),
+        sections: known.sections.map((section) => ({
+          ...section,
+          between: [...section.between],
+          uncertaintyOhms: 0.02 * section.ohms,
+        })),
+      },
+      leads: leads.map((lead) => ({ ...lead })),
+    },
+    wiring: {
+      compartment: plan.compartment,
+      landings: { ...plan.landings },
+      jumpers: plan.jumpers.map((wire) => ({ ...wire })),
+      wanted: plan.wanted.map((want) => ({ ...want })),
+      setting: plan.setting,
+      startOut: plan.startOut,
+      turn: plan.turn,
+    },
+    load: { kind: "fan" },
+  };
+}
+
+function led(
+  sheet: ProvingSheetInput,
+  machine: PoweredMachine,
+  { family, equipment, now }: { family: string; equipment: string; now: () => number },
+): LedProof | null {
+  const observations: ProvingObservation[] = [];
+  const times: number[] = [];
+  let amps: LedProof["amps"] = [];
+  for (let checks = 0; ; checks++) {
+    const began = now();
+    const diagnosis = diagnose({ ...sheet, observations });
+    times.push(now() - began);
+    if (!diagnosis.ok) return null;
+    if (checks === 0 && machine.fault.cause === "as-planned")
+      amps = diagnosis.expected.flatMap((one) =>
+        one.what === "line-amps"
+          ? [{ low: one.low, high: one.high, true: machine.trueAmps(one.call, one.lead) }]
+          : [],
+      );
+    const seen = diagnosis.nextCheck && checks < MOST_CHECKS ? machine.observe(diagnosis.nextCheck) : null;
+    if (!seen)
+      return { family, equipment, fault: machine.fault, diagnosis, checks, times, amps, observations };
+    observations.push(seen);
+  }
+}
+
+/** Causes that are one to whoever has to mend them. */
+const ALSO: Readonly<Partial<Record<Cause, Cause>>> = {
+  "capacitor-missing": "capacitor-open",
+  "capacitor-open": "capacitor-missing",
+};
+
+/** How a led proof came out. A clamp put on wrong is no fault where no clamp was put there. */
+export function outcomeOf({ diagnosis, fault, observations }: LedProof): Outcome {
+  const { status, causes } = diagnosis;
+  const clamp = fault.cause.startsWith("clamp");
+  const clamped = observations.some((one) => one.what === "line-amps" && one.lead === fault.at[0]);
+  const sound = fault.cause === "as-planned" || (clamp && !clamped);
+  if (status === "good") return sound ? "good" : "false-good";
+  if (status === "stop") return "stopped";
+  if (status !== "found") return "open";
+  const [first] = causes;
+  const named = first ? [first.cause, ...first.same.map((one) => one.cause)] : [];
+  return named.some((one) => one === fault.cause || ALSO[one] === fault.cause) ? "found" : "false-found";
+}

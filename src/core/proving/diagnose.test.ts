@@ -1,0 +1,233 @@
+import { describe, expect, it } from "vitest";
+import { compartmentById } from "../wiring";
+import { diagnose } from "./diagnose";
+import type { Diagnosis, Expectation } from "./diagnosis";
+import type { ProvingObservation } from "./observation";
+import type { ProvingSheetInput } from "./provingSheet";
+
+/** A condenser fan of three leads on a dual capacitor. */
+function fan(
+  observations: readonly ProvingObservation[] = [],
+  more: Partial<ProvingSheetInput> = {},
+): Diagnosis {
+  const result = diagnose({
+    format: "odd-lead/proving-sheet@1",
+    motor: {
+      plate: {
+        power: "1/4",
+        speed: "1075",
+        volts: "208-230",
+        phase: "1",
+        hertz: "60",
+        amps: "1.6",
+        runCapacitor: "5 MFD 440",
+      },
+      identification: {
+        family: "two-winding",
+        roles: { YE: { role: "run-end" }, BK: { role: "speed", rank: 1 }, BN: { role: "start-end" } },
+        bonded: [],
+        sections: [
+          { between: ["YE", "BK"], ohms: 14.1, uncertaintyOhms: 0.3, winding: "main" },
+          { between: ["BK", "BN"], ohms: 27.6, uncertaintyOhms: 0.5, winding: "start" },
+        ],
+      },
+    },
+    wiring: {
+      equipment: "condenser-dual",
+      turn: { needed: "ccw-lead-end", neededBy: "the blade", asDrawn: "ccw-lead-end" },
+    },
+    observations,
+    ...more,
+  });
+  if (!result.ok) throw new Error(JSON.stringify(result.faults));
+  return result;
+}
+
+const likely = (of: Diagnosis, what: Expectation["what"], where?: string) => {
+  const found = of.expected.find(
+    (one) =>
+      one.what === what &&
+      (where === undefined || ("lead" in one && one.lead === where) || ("at" in one && one.at === where)),
+  );
+  if (!found || !("likely" in found)) throw new Error(what);
+  return found;
+};
+const call = "cool";
+const starts = { what: "starts", call, how: "itself" } as const;
+
+describe("before power", () => {
+  it("says what each call is to show, as low, likely and high, and asks for the bump", () => {
+    const before = fan();
+    const amps = likely(before, "line-amps", "BK");
+    expect(amps.low).toBeLessThan(1.6);
+    expect(amps.high).toBeGreaterThan(1.5);
+    expect(amps.low).toBeLessThan(amps.likely);
+    expect(likely(before, "rpm").likely).toBeGreaterThan(1050);
+    expect(before.expected).toContainEqual(expect.objectContaining({ what: "turn", turn: "ccw-lead-end" }));
+    expect(before.status).toBe("needs-check");
+    expect(before.nextCheck).toMatchObject({ what: "starts", call });
+  });
+
+  it("narrows what is expected of one place by what was read at another", () => {
+    const wide = likely(fan(), "capacitor-volts", "fan");
+    const read = likely(
+      fan([starts, { what: "capacitor-amps", call, at: "fan", amps: 0.72 }]),
+      "capacitor-volts",
+      "fan",
+    );
+    expect(read.high - read.low).toBeLessThan(0.6 * (wide.high - wide.low));
+  });
+});
+
+describe("what the readings mean", () => {
+  const expected = fan();
+  const good: ProvingObservation[] = [
+    starts,
+    { what: "turn", call, seen: "ccw", end: "lead" },
+    { what: "line-amps", call, lead: "BK", amps: likely(expected, "line-amps", "BK").likely },
+    { what: "line-amps", call, lead: "BN", amps: likely(expected, "line-amps", "BN").likely },
+    { what: "line-amps", call, lead: "YE", amps: likely(expected, "line-amps", "YE").likely },
+    { what: "rpm", call, rpm: 1077 },
+    { what: "supply-volts", call, between: ["L1", "L2"], volts: 231 },
+    { what: "capacitor-microfarads", at: "fan", microfarads: 5.02 },
+  ];
+
+  it("good once everything agrees and every call was seen; every line is good", () => {
+    const seen = fan(good);
+    expect(seen.status).toBe("good");
+    expect(seen.lines.map(({ verdict }) => verdict)).toEqual(good.map(() => "good"));
+    expect(seen.causes[0]).toMatchObject({ cause: "as-planned" });
+    expect(seen.nextCheck).toBeNull();
+  });
+
+  it("never good before the supply was read under load, whatever else agrees", () => {
+    const seen = fan(good.filter(({ what }) => what !== "supply-volts"));
+    expect(seen.status).toBe("needs-check");
+  });
+
+  it("what nobody has an instrument for is not asked for", () => {
+    const course = fan(good.slice(0, 5), { without: ["rpm", "supply-volts", "ohms"] });
+    expect(["rpm", "supply-volts", "ohms"]).not.toContain(course.nextCheck?.what);
+  });
+
+  it("hums with nothing in the start lead: the capacitor’s side is open, and ohms or µF are asked for", () => {
+    const seen = fan([
+      { what: "starts", call, how: "hums" },
+      { what: "line-amps", call, lead: "BN", amps: 0 },
+    ]);
+    expect(seen.causes.map(({ cause }) => cause)).toContain("capacitor-open");
+    expect(seen.nextCheck?.power).toBe("off");
+    const measured = fan([
+      { what: "starts", call, how: "hums" },
+      { what: "line-amps", call, lead: "BN", amps: 0 },
+      { what: "capacitor-microfarads", at: "fan", microfarads: 0 },
+    ]);
+    expect(measured.status).toBe("found");
+    const [first] = measured.causes;
+    expect([first?.cause, ...(first?.same ?? []).map(({ cause }) => cause)]).toEqual(
+      expect.arrayContaining(["capacitor-open", "capacitor-missing"]),
+    );
+  });
+
+  it("a weak capacitor is found with how much is left of it, and says what it explains in figures", () => {
+    const seen = fan([
+      starts,
+      { what: "capacitor-microfarads", at: "fan", microfarads: 3.1 },
+      { what: "capacitor-amps", call, at: "fan", amps: 0.38 },
+    ]);
+    expect(seen.status).toBe("found");
+    expect(seen.causes[0]?.cause).toBe("capacitor-weak");
+    expect(seen.causes[0]?.estimate?.microfarads).toBeGreaterThan(2.8);
+    expect(seen.causes[0]?.estimate?.microfarads).toBeLessThan(3.4);
+    expect(seen.causes[0]?.explains).toContain(1);
+    expect(seen.causes[0]?.wouldShow.join()).toMatch(/µF/);
+  });
+
+  it("the wrong way is never good: the family’s one swap, power off", () => {
+    const turned = good.map((one) => (one.what === "turn" ? { ...one, seen: "cw" as const } : one));
+    const seen = fan(turned);
+    expect(seen.status).not.toBe("good");
+    expect(seen.lines[1]?.verdict).toBe("again");
+    expect(seen.causes[0]?.cause).toBe("turn-reversed");
+  });
+
+  it("the same turn from the other end is the same", () => {
+    const other = good.map((one) =>
+      one.what === "turn" ? { ...one, seen: "cw" as const, end: "shaft" as const } : one,
+    );
+    expect(fan(other).status).toBe("good");
+  });
+
+  it("a reading made again takes the place of the one before", () => {
+    const [first] = good.filter(({ what }) => what === "line-amps");
+    const slip = { ...(first as Extract<ProvingObservation, { what: "line-amps" }>), amps: 0.2 };
+    expect(fan([slip, ...good]).status).toBe("good");
+  });
+
+  it("a place or a call that is not there is kept, said, and not weighed", () => {
+    const seen = fan([...good, { what: "line-amps", call: "heat", lead: "BK", amps: 9 }]);
+    expect(seen.status).toBe("good");
+    expect(seen.lines.at(-1)).toMatchObject({ verdict: "again" });
+    expect(seen.lines.at(-1)?.says).toMatch(/no such/);
+  });
+});
+
+describe("stops", () => {
+  it.each(["smoke", "smell", "breaker", "ground-fault"] as const)(
+    "%s: off, and no check that needs power",
+    (sign) => {
+      const seen = fan([starts, { what: "sign", call, sign }]);
+      expect(seen.status).toBe("stop");
+      expect(seen.nextCheck?.power ?? "off").toBe("off");
+      expect(seen.findings.some(({ code }) => code === "stop-limit")).toBe(true);
+    },
+  );
+
+  it("amps over what an overload is set to (115 % of the plate where it names no service factor)", () => {
+    const seen = fan([starts, { what: "line-amps", call, lead: "BK", amps: 2.4 }]);
+    expect(seen.lines[1]).toMatchObject({ verdict: "stop" });
+    expect(seen.lines[1]?.says).toMatch(/plate 1\.6/);
+  });
+
+  it("the same amps while it stands and hums are no stop of their own: off within five seconds", () => {
+    const seen = fan([
+      { what: "starts", call, how: "hums" },
+      { what: "line-amps", call, lead: "BK", amps: 3.4 },
+    ]);
+    expect(seen.lines[1]).toMatchObject({ verdict: "again" });
+  });
+
+  it("volts off the plate by over 15 %: another system", () => {
+    const seen = fan([starts, { what: "supply-volts", call, between: ["L1", "L2"], volts: 277 }]);
+    expect(seen.lines[1]).toMatchObject({ verdict: "stop" });
+    const low = fan([starts, { what: "supply-volts", call, between: ["L1", "L2"], volts: 184 }]);
+    expect(low.lines[1]).toMatchObject({ verdict: "again" });
+  });
+
+  it("a start over five seconds is off; over three it is looked at again", () => {
+    const started = (seconds: number) =>
+      fan([{ what: "start-amps", call, lead: "BK", peak: 3.4, seconds }]).lines[0]?.verdict;
+    expect(started(7)).toBe("stop");
+    expect(started(4)).toBe("again");
+  });
+});
+
+describe("what cannot be proved", () => {
+  it("is refused with a path and words", () => {
+    const nowhere = diagnose({ format: "odd-lead/proving-sheet@1", motor: {}, wiring: {} });
+    expect(nowhere).toMatchObject({ ok: false });
+    const noEquipment = diagnose({
+      format: "odd-lead/proving-sheet@1",
+      motor: { identification: { family: null, roles: {}, bonded: [], sections: [] } },
+      wiring: { equipment: "no such" },
+    });
+    expect(noEquipment).toMatchObject({ ok: false, faults: [{ code: "no-equipment" }] });
+    const noWinding = diagnose({
+      format: "odd-lead/proving-sheet@1",
+      motor: { identification: { family: null, roles: {}, bonded: [], sections: [] } },
+      wiring: { compartment: compartmentById("condenser-dual") },
+    });
+    expect(noWinding).toMatchObject({ ok: false, faults: [{ code: "no-winding" }] });
+    expect(diagnose("nonsense")).toMatchObject({ ok: false });
+  });
+});
