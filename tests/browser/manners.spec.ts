@@ -4,7 +4,7 @@ import { expect, type Page, test } from "@playwright/test";
 const DEMO = /fan coil/;
 
 /** The main views of a job, from the demo data. */
-async function openDemo(page: Page, stage: "probe" | "land" | "record"): Promise<void> {
+async function openDemo(page: Page, stage: "probe" | "land" | "safe" | "prove" | "record"): Promise<void> {
   await page.goto("/");
   await page.getByRole("link", { name: DEMO }).click();
   await page.waitForURL(/\/probe$/);
@@ -42,7 +42,7 @@ test("no page asks anything of anyone but the server itself, nor breaks its own 
     if (message.type() === "error") complaints.push(message.text());
   });
   page.on("pageerror", (error) => complaints.push(error.message));
-  for (const stage of ["probe", "land", "record"] as const) {
+  for (const stage of ["probe", "land", "safe", "prove", "record"] as const) {
     await openDemo(page, stage);
     await page.waitForLoadState("networkidle");
   }
@@ -94,7 +94,7 @@ for (const [size, viewport] of [
     test(`axe finds nothing, and nothing runs off the page of a job, ${where}`, async ({ page }) => {
       await begin(page);
       await mindsItsManners(page);
-      for (const stage of ["probe", "land", "record"] as const) {
+      for (const stage of ["probe", "land", "safe", "prove", "record"] as const) {
         await openDemo(page, stage);
         await mindsItsManners(page);
       }

@@ -5,6 +5,8 @@ import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import { type FormEvent, useState } from "react";
 import { parseNumber } from "@/core";
+import { HELD } from "../parts/earlyEntries";
+import { useEarlyEntries } from "../parts/useEarlyEntries";
 import { MONO } from "../theme/theme";
 
 const MOST = 20_000;
@@ -28,9 +30,8 @@ export function FigureEntry({
   const [text, setText] = useState("");
   const [beside, setBeside] = useState("");
   const [fault, setFault] = useState("");
-  const enter = (event: FormEvent) => {
-    event.preventDefault();
-    const typed = text.trim();
+  const enter = (entered: string) => {
+    const typed = entered.trim();
     if (open && /^(?:ol|open|o\.l\.?|inf)$/i.test(typed)) {
       onFigure("open", 0);
       setText("");
@@ -52,8 +53,13 @@ export function FigureEntry({
     setText("");
     setBeside("");
   };
+  const form = useEarlyEntries(enter, setText);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    enter(text);
+  };
   return (
-    <Box component="form" onSubmit={enter}>
+    <Box component="form" ref={form} onSubmit={submit} {...HELD}>
       <Box sx={{ display: "flex", gap: 2, alignItems: "stretch" }}>
         <InputBase
           value={text}

@@ -1,0 +1,162 @@
+import { expect, type Page, test } from "@playwright/test";
+import { v7 as uuidv7 } from "uuid";
+
+/** A job of its own with the facts of the demo's condenser fan, so that no test meets what another entered. */
+async function openIceHouse(page: Page, stage: "safe" | "prove"): Promise<void> {
+  const { jobs } = await (await page.request.get("/api/v1/jobs")).json();
+  const demo = jobs.find(({ title }: { title: string }) => /^Ice house/.test(title));
+  const { facts } = await (await page.request.get(`/api/v1/jobs/${demo.id}/facts`)).json();
+  const id = uuidv7();
+  const copied = facts.map(({ at, by, body }: { body: { kind: string }; at: string; by: string }) => ({
+    id: uuidv7(),
+    at,
+    by,
+    body: body.kind === "title" ? { ...body, title: "A copy of the condenser fan" } : body,
+  }));
+  const kept = await page.request.post(`/api/v1/jobs/${id}/facts`, { data: { facts: copied } });
+  expect(kept.ok()).toBe(true);
+  await page.goto(`/jobs/${id}/${stage}`, { waitUntil: "networkidle" });
+}
+
+const verdict = (page: Page) => page.getByRole("region", { name: "Verdict" });
+const asked = (page: Page) => page.getByRole("region", { name: "Next check" });
+
+/** The likely value of a band, as the page itself expects it. */
+async function likely(page: Page, label: RegExp): Promise<string> {
+  const line = page
+    .getByRole("region", { name: "Expected" })
+    .getByRole("listitem")
+    .filter({ hasText: label });
+  const says = (await line.first().getByRole("img").getAttribute("aria-label")) ?? "";
+  return /likely ([\d.]+)/.exec(says)?.[1] ?? "";
+}
+
+/** Answers what is asked as a sound machine would; false when nothing is asked any more. */
+async function answer(page: Page): Promise<boolean> {
+  await expect(verdict(page)).toBeVisible();
+  if (!(await asked(page).isVisible())) return false;
+  const asks = (await asked(page).getByRole("heading").textContent()) ?? "";
+  const lines = await page.getByRole("button", { name: /Strike line/ }).count();
+  if (/Does it start/.test(asks)) await asked(page).getByRole("button", { name: "Starts by itself" }).click();
+  else if (/which way/.test(asks))
+    await asked(page).getByRole("button", { name: "CCW, seen from the lead end" }).click();
+  else {
+    const lead = /amps on (\S+)/.exec(asks)?.[1];
+    const value = lead
+      ? await likely(page, new RegExp(`^Amps, ${lead}`))
+      : /speed/.test(asks)
+        ? "1076"
+        : /volts L1/.test(asks)
+          ? "232"
+          : /µF/.test(asks)
+            ? /HERM/.test(asks)
+              ? "35.1"
+              : "6.02"
+            : /amps into/.test(asks)
+              ? await likely(page, /^Cap amps/)
+              : /volts across/.test(asks)
+                ? await likely(page, /^Cap volts/)
+                : "OL";
+    const field = asked(page).getByRole("textbox").first();
+    await field.fill(value);
+    await field.press("Enter");
+  }
+  await expect(page.getByRole("button", { name: /Strike line/ })).toHaveCount(lines + 1);
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+  return true;
+}
+
+test.describe("on a phone", () => {
+  test.use({ viewport: { width: 390, height: 844 } });
+
+  test("a newcomer makes it safe, proves it by what the screen asks, and signs", async ({ page }) => {
+    await openIceHouse(page, "safe");
+    const gate = page.getByRole("region", { name: "Gate" });
+    await expect(gate).toContainText("to do");
+    await page.getByLabel("Highest volts measured").fill("120");
+    await page.getByLabel("Highest volts measured").press("Enter");
+    await expect(page.getByRole("alert").filter({ hasText: "is not dead" })).toBeVisible();
+    await page.getByLabel("Highest volts measured").fill("0.3");
+    await page.getByLabel("Highest volts measured").press("Enter");
+    for (const box of await page.getByRole("list", { name: "Steps" }).getByRole("checkbox").all())
+      if (!(await box.isChecked())) await box.check();
+    await expect(gate).toContainText("Safe to touch");
+    await page.reload();
+    await expect(gate).toContainText("Safe to touch");
+
+    await page.goto(page.url().replace(/safe$/, "prove"));
+    await expect(asked(page)).toContainText("bump it one second");
+    const field = asked(page).getByRole("button").first();
+    await expect(field).toBeInViewport();
+    for (let check = 0; check < 14; check++) if (!(await answer(page))) break;
+    await expect(verdict(page)).toContainText("Proved good");
+    await page.getByLabel("Who signs").fill("Petra Quill");
+    await page.getByRole("button", { name: "Sign off as Petra Quill" }).click();
+    await expect(page.getByRole("region", { name: "Signed off" })).toContainText("Petra Quill");
+    await page.getByRole("link", { name: "To the label" }).click();
+    await expect(page.getByRole("img", { name: /Label/ })).toContainText("proved");
+    // What was seen under power opened the gate again.
+    await page.goto(page.url().replace(/record$/, "safe"));
+    await expect(gate).toContainText("Power was on");
+  });
+});
+
+test("a hum and no amps in the start lead: found, mended, proved again; a struck line comes back by undo", async ({
+  page,
+}) => {
+  await openIceHouse(page, "prove");
+  await expect(verdict(page)).toBeVisible();
+  await asked(page).getByRole("button", { name: "Hums, stands" }).click();
+  await expect(page.getByRole("region", { name: "Lines of the proof" })).toContainText(
+    "off within five seconds",
+  );
+  await page.getByRole("button", { name: "Something else" }).click();
+  await page.getByRole("combobox", { name: "What", exact: true }).selectOption({ label: "µF, power off" });
+  await page.getByRole("combobox", { name: "Where", exact: true }).selectOption({ label: "dual.fan-uF" });
+  const more = page.getByRole("region", { name: "Something else" }).getByRole("textbox");
+  await more.fill("nothing");
+  await more.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "no figure" })).toBeVisible();
+  await more.fill("0");
+  await more.press("Enter");
+  await expect(verdict(page)).toContainText("Found");
+  await expect(verdict(page)).toContainText("capacitor");
+  await page.getByRole("button", { name: "Strike line 2" }).click();
+  await expect(verdict(page)).not.toContainText("Found");
+  await page
+    .getByRole("button", { name: "Redo" })
+    .or(page.getByRole("button", { name: "Undo" }))
+    .first()
+    .click();
+  await page.reload();
+  await expect(verdict(page)).toBeVisible();
+});
+
+test("a check-up without leads or equipment judges by plate and label in a minute", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  await page.waitForURL(/\/jobs\//);
+  await page.goto(page.url().replace(/[a-z]+$/, "prove"), { waitUntil: "networkidle" });
+  const checkUp = page.getByRole("region", { name: "Check-up" });
+  await expect(checkUp).toContainText("volts and amps are not typed");
+  await page.getByLabel("Capacitor, its label").fill("35+5 440");
+  await page.getByLabel("Capacitor, its label").press("Enter");
+  await page.getByLabel("µF measured").fill("3.9");
+  await page.getByLabel("µF measured").press("Enter");
+  const lines = page.getByRole("region", { name: "Lines of the proof" });
+  await expect(lines).toContainText("3.9 µF, label 5 ± 6 %: replace it.");
+  await page.getByRole("button", { name: "What was seen" }).click();
+  await page.getByRole("button", { name: "Smoke" }).click();
+  await expect(lines).toContainText("off at once");
+});
+
+test("the route answers as the core does, and refuses in words", async ({ request }) => {
+  const refused = await request.post("/api/v1/diagnose", { data: { format: "odd-lead/proving-sheet@1" } });
+  expect(refused.status()).toBe(422);
+  expect(await refused.json()).toMatchObject({ faults: expect.arrayContaining([expect.anything()]) });
+  const api = await (await request.get("/api/v1/openapi.json")).json();
+  const example = api.paths["/api/v1/diagnose"].post.requestBody.content["application/json"].example;
+  const answered = await request.post("/api/v1/diagnose", { data: example });
+  expect(answered.status()).toBe(200);
+  expect(await answered.json()).toMatchObject({ format: "odd-lead/diagnosis@1", status: "needs-check" });
+});
