@@ -24,12 +24,12 @@ const VIEWS = [
   ["trace", DESK, "light", trace],
   ["land", DESK, "light", job(/condenser/, "land")],
   ["wiring", DESK, "light", wiring],
-  ["run", DESK, "dark", run],
+  ["prove", DESK, "dark", proving],
   ["record", DESK, "light", job(/condenser/, "record")],
   ["plate", DESK, "light", job(/air handler/, "plate")],
   ["match", DESK, "light", matched],
   ["cap", DESK, "light", job(/condenser/, "cap")],
-  ["insulation", DESK, "light", insulation],
+  ["safe-phone", PHONE, "light", job(/condenser/, "safe")],
   ["stock", DESK, "light", stock],
   ["truck-plan", DESK, "light", truckPlan],
   ["practice", DESK, "light", practice],
@@ -48,6 +48,17 @@ function job(title, stage) {
     if (stage !== "probe") await page.getByRole("link", { name: new RegExp(stage, "i") }).click();
     await page.getByRole("region", { name: /Loom/ }).waitFor();
   };
+}
+
+/** A proof on its way: the bump seen, the next check asked, the bands of what is expected. */
+async function proving(page) {
+  await job(/condenser/, "prove")(page);
+  await page.getByRole("button", { name: "Starts by itself" }).click();
+  await page.getByRole("button", { name: "CCW, seen from the lead end" }).click();
+  const ask = page.getByRole("region", { name: "Next check" });
+  await ask.getByRole("textbox").fill("1.55");
+  await ask.getByRole("textbox").press("Enter");
+  await page.getByRole("button", { name: "Strike line 3" }).waitFor();
 }
 
 /** A motor half read: the pair to touch next, doubt shown as doubt. */
@@ -90,17 +101,6 @@ async function wiring(page) {
   await page.getByRole("region", { name: "Wiring drawing" }).evaluate((node) => node.scrollIntoView());
 }
 
-/** The circuit on screen, its capacitor halved. */
-async function run(page) {
-  await job(/condenser/, "land")(page);
-  await page.getByRole("button", { name: /Run it on screen/ }).click();
-  await page
-    .getByRole("combobox", { name: "Capacitor", exact: true })
-    .selectOption({ label: "0.5 times the µF" });
-  await page.locator("svg.recharts-surface").first().waitFor();
-  await page.getByRole("region", { name: "Run it on screen" }).evaluate((node) => node.scrollIntoView());
-}
-
 /** A wiring with one wrong move in it, to be found. */
 async function practiceWiring(page) {
   await page.goto(new URL("/practice/wiring", page.url()).href);
@@ -133,15 +133,6 @@ async function matched(page) {
     .click();
   await page.getByRole("region", { name: "Chosen motor" }).getByText("Mounting").waitFor();
   await page.evaluate(() => document.activeElement?.blur());
-}
-
-/** Insulation over three visits, drawn at 40 °C. */
-async function insulation(page) {
-  await job(/Brine pump/, "probe")(page);
-  const fold = page.getByRole("button", { name: /^Insulation test/ });
-  if ((await fold.getAttribute("aria-expanded")) === "false") await fold.click();
-  await page.getByRole("region", { name: "Insulation test" }).locator("svg.recharts-surface").waitFor();
-  await page.getByRole("region", { name: "Insulation test" }).scrollIntoViewIfNeeded();
 }
 
 async function stock(page) {

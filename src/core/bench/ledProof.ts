@@ -8,7 +8,7 @@ import { type ProvingSheetInput, provingSheet } from "../proving/provingSheet";
 import { sightOf } from "../proving/sight";
 import { AS_PLANNED } from "../proving/suspects";
 import { COMPARTMENTS } from "../wiring/equipment";
-import { type EquipmentState, statesOf } from "../wiring/stateCircuit";
+import type { EquipmentState } from "../wiring/stateCircuit";
 import { drawnFault, type PoweredFault, type PoweredMachine, poweredMachine } from "./poweredMachine";
 import { pick, type Random } from "./random";
 import { ATTACKED_KINDS, type AttackedPlan, goodPlans } from "./wiringAttack";

@@ -227,7 +227,7 @@ export function fitOtherwise(
       damping: 1,
       gradientDifference: 1e-4,
       centralDifference: false,
-      maxIterations: 12,
+      maxIterations: 8,
       errorTolerance: 1e-6,
     },
   );

@@ -114,6 +114,7 @@ export function beliefOf(
   observations: readonly ProvingObservation[],
 ): Belief {
   const standing = standingOf(made, observations);
+  if (standing.figures.length + standing.told.length === 0) return beforeAnything(sight, standing);
   const clamped = [
     ...new Set(
       standing.figures.flatMap(({ reading }) => (reading.what === "line-amps" ? [reading.lead] : [])),
@@ -177,6 +178,13 @@ export function beliefOf(
     unknown: Math.exp(unknownLog - best) / total,
     standing,
   };
+}
+
+/** Nothing was seen: no machine but the one planned has to be run. */
+function beforeAnything(sight: Sight, standing: Standing): Belief {
+  const posterior = conditioned([], sight.directions.length + 1);
+  const probability = PRIOR.sound + PRIOR.oddlyBuilt;
+  return { believed: [{ suspect: AS_PLANNED, posterior, probability }], unknown: PRIOR.unknown, standing };
 }
 
 /** What an unlisted cause gives anything that is told. */

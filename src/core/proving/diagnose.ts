@@ -354,11 +354,15 @@ function rankedCause(
     explains: explains.map(({ index }) => index),
     against: against.map(({ index }) => index),
     wouldShow: shownBy(made, sight, belief, top, nameOf),
-    says: [words.says, ...others.map(({ says }) => `Or: ${says}`)].join(" "),
+    says: capitalised([words.says, ...others.map(({ says }) => `Or: ${says}`)].join(" ")),
     mend: [words.mend, ...others.map(({ mend }) => mend)]
       .filter((one, i, all) => all.indexOf(one) === i)
       .join(" "),
   };
+}
+
+function capitalised(sentence: string): string {
+  return `${sentence.charAt(0).toUpperCase()}${sentence.slice(1)}`;
 }
 
 /** How far a figure lies off what a suspect gives, before it was read. */

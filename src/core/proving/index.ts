@@ -1,5 +1,12 @@
 /** The door of the proof: expected figures, causes, the next check. */
 
+export {
+  CFM_PER_TON,
+  cubicFeetAMinute,
+  densityRatio,
+  type SpeedForecastByAir,
+  speedsByRise,
+} from "./airflow";
 export { type CapacitorPlace, capacitorsInCircuit } from "./capacitorsInCircuit";
 export { CAUSES, type Cause } from "./causes";
 export { CHECK_UP, checkUp } from "./checkUp";
@@ -12,6 +19,7 @@ export {
   type ProvingLine,
   type RankedCause,
 } from "./diagnosis";
+export { stopAmps } from "./limits";
 export { AIRS, needsPower, observation, type ProvingObservation, SIGNS, STARTS } from "./observation";
 export { type ProvingSheet, type ProvingSheetInput, provingSheet } from "./provingSheet";
 export { DEAD_VOLTS, type SafeStep, safeSteps } from "./safeSteps";

@@ -391,5 +391,5 @@ function ohmsVerdict(judging: Judging, figure: Figure, reading: Extract<Reading,
 /** Three figures are all a meter has. */
 function round(value: number): string {
   if (value >= 100) return String(Math.round(value));
-  return String(Number(value.toPrecision(value >= 10 ? 3 : 2)));
+  return String(Number(value.toPrecision(3)));
 }

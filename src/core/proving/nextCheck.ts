@@ -35,6 +35,9 @@ const EFFORT: Readonly<Record<Check["what"], number>> = {
   ohms: 1.6,
 };
 
+/** How much dearer it is to put power on a motor that stands. */
+const STANDING_DANGER = 2;
+
 /** Whether a check needs the power on. */
 export function powerOf({ what }: Pick<Check, "what">): "on" | "off" {
   return what === "ohms" || what === "capacitor-microfarads" ? "off" : "on";
@@ -74,9 +77,13 @@ export function checksOf(made: ProvingCase, sight: Sight, belief: Belief): Weigh
           },
         ]),
   ]);
+  // What hums or does nothing is read with the power off first.
+  const stands = belief.standing.told.some((one) => one.kind === "starts" && one.how !== "itself");
+  const worth = ({ check, tells }: { readonly check: Check; readonly tells: number }) =>
+    tells / EFFORT[check.what] / (stands && powerOf(check) === "on" ? STANDING_DANGER : 1);
   return [...seen, ...figures]
     .map((one) => ({ ...one, power: powerOf(one.check) }))
-    .sort((a, b) => b.tells / EFFORT[b.check.what] - a.tells / EFFORT[a.check.what]);
+    .sort((a, b) => worth(b) - worth(a));
 }
 
 /** Every figure that can be read there. */

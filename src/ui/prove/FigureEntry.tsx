@@ -8,6 +8,7 @@ import { parseNumber } from "@/core";
 import { HELD } from "../parts/earlyEntries";
 import { useEarlyEntries } from "../parts/useEarlyEntries";
 import { MONO } from "../theme/theme";
+import { StartClock } from "./StartClock";
 
 const MOST = 20_000;
 
@@ -102,6 +103,7 @@ export function FigureEntry({
           Enter
         </Button>
       </Box>
+      {second === undefined ? null : <StartClock onSeconds={setBeside} />}
       <Box id="figure-fault" role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: fault ? 1 : 0 }}>
         {fault}
       </Box>

@@ -15,6 +15,7 @@ import { PlainLink } from "../parts/PlainLink";
 import { type Shown, Verdict } from "../parts/Verdict";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { TOUCH } from "../theme/theme";
+import { AirPanel } from "./AirPanel";
 import { CauseList } from "./CauseList";
 import { CheckUp } from "./CheckUp";
 import { askWords, howWords } from "./checkWords";
@@ -53,6 +54,14 @@ export function ProveStage() {
           <Now diagnosis={diagnosis} onSeen={onSeen} />
         </Box>
         <MoreEntry onSeen={onSeen} />
+        {turnedBy(job).kind === "blower" ? (
+          <Fold
+            title="Air and temperature rise"
+            summary="inside the machine’s plate, or which speed would be"
+          >
+            <AirPanel diagnosis={diagnosis} />
+          </Fold>
+        ) : null}
         <ProofLines lines={diagnosis.lines} />
         {job.proof.seen.length === 0 ? null : diagnosis.status === "good" || job.proof.signed ? (
           <SignOff diagnosis={diagnosis} />
@@ -126,7 +135,8 @@ function Now({ diagnosis, onSeen }: { diagnosis: Diagnosis; onSeen: (seen: Provi
       ) : null}
       {status === "good" ? (
         <Typography sx={{ mt: 1 }}>
-          Every call was seen, and nothing else explains it. Sign it below, then the label.
+          Every call was seen, and nothing else explains it.
+          {job.proof.signed ? "" : " Sign it below, then the label."}
         </Typography>
       ) : null}
       {status === "stop"
