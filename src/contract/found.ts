@@ -4,7 +4,14 @@ import { deleteEquipment, listEquipment, putEquipment } from "./routes/equipment
 import { identifyLeads } from "./routes/identify";
 import { addFacts, factsOfJob, getPhoto, listJobs, putPhoto } from "./routes/jobs";
 import { attachMeter, detachMeter, moveProbes, streamMeter } from "./routes/meter";
-import { handInMotor, handInWiring, practiceResults, wiringResults } from "./routes/practice";
+import {
+  faultResults,
+  handInFault,
+  handInMotor,
+  handInWiring,
+  practiceResults,
+  wiringResults,
+} from "./routes/practice";
 import {
   deleteStock,
   dropImport,
@@ -39,6 +46,8 @@ export const ROUTES = [
   handInMotor,
   wiringResults,
   handInWiring,
+  faultResults,
+  handInFault,
   listStock,
   exportStock,
   stockUses,

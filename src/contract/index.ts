@@ -26,6 +26,9 @@ export {
   streamMeter,
 } from "./routes/meter";
 export {
+  type FaultLine,
+  faultResults,
+  handInFault,
   handInMotor,
   handInWiring,
   type PracticeLine,

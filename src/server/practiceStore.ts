@@ -1,8 +1,16 @@
 import { and, asc, desc, eq, sql } from "drizzle-orm";
-import type { PracticeLine, WiringLine } from "@/contract";
-import type { Grade, HandedIn, WiringGrade, WiringHandedIn } from "@/core/practice";
+import type { FaultLine, PracticeLine, WiringLine } from "@/contract";
+import type {
+  Complaint,
+  FaultGrade,
+  FaultHandedIn,
+  Grade,
+  HandedIn,
+  WiringGrade,
+  WiringHandedIn,
+} from "@/core/practice";
 import type { Database } from "./database";
-import { practiceResults, wiringResults } from "./schema";
+import { faultResults, practiceResults, wiringResults } from "./schema";
 
 /** Practice results of one shop, kept per person. */
 export function practiceStore(db: Database, shopId: string) {
@@ -73,6 +81,44 @@ export function practiceStore(db: Database, shopId: string) {
         task,
         equipment,
         isRight,
+      }));
+    },
+
+    /** Keeps a fault handed in; the same one twice is kept once. */
+    async keepFault(
+      given: FaultHandedIn,
+      { equipment, complaint }: { readonly equipment: string; readonly complaint: Complaint },
+      { right, truth, minutes, bestMinutes, dangers }: FaultGrade,
+    ): Promise<void> {
+      await db
+        .insert(faultResults)
+        .values({
+          shopId,
+          id: given.id,
+          person: given.person,
+          equipment,
+          complaint,
+          cause: truth.cause,
+          isRight: right,
+          minutes,
+          bestMinutes,
+          dangers: dangers.length,
+          given,
+        })
+        .onConflictDoNothing();
+    },
+
+    /** A person's latest faults, oldest first. */
+    async faultsOf(person: string, most: number): Promise<FaultLine[]> {
+      const rows = await db
+        .select()
+        .from(faultResults)
+        .where(and(eq(faultResults.shopId, shopId), eq(faultResults.person, person)))
+        .orderBy(desc(faultResults.at), desc(faultResults.id))
+        .limit(most);
+      return rows.reverse().map(({ shopId: _, person: __, given: ___, at, ...line }) => ({
+        ...line,
+        at: new Date(at).toISOString(),
       }));
     },
 

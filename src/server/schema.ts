@@ -15,7 +15,7 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { FactBody, StockItem } from "@/core";
-import type { HandedIn, WiringHandedIn } from "@/core/practice";
+import type { FaultHandedIn, HandedIn, WiringHandedIn } from "@/core/practice";
 import type { Compartment } from "@/core/wiring";
 
 /** A job: one motor on one day. Its content is its facts; the row only says that it exists and whose it is. */
@@ -114,6 +114,26 @@ export const wiringResults = pgTable(
     given: jsonb("given").$type<WiringHandedIn>().notNull(),
   },
   (t) => [primaryKey({ columns: [t.shopId, t.id] }), index("wirings_by_person").on(t.shopId, t.person, t.at)],
+);
+
+/** One fault looked for at practice and handed in. The grade is worked out from `given` again when it is looked at. */
+export const faultResults = pgTable(
+  "fault_results",
+  {
+    shopId: uuid("shop_id").notNull(),
+    id: uuid("id").notNull(),
+    person: text("person").notNull(),
+    at: timestamp("at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+    equipment: text("equipment").notNull(),
+    complaint: text("complaint").notNull(),
+    cause: text("cause").notNull(),
+    isRight: boolean("is_right").notNull(),
+    minutes: integer("minutes").notNull(),
+    bestMinutes: integer("best_minutes"),
+    dangers: integer("dangers").notNull(),
+    given: jsonb("given").$type<FaultHandedIn>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.shopId, t.id] }), index("faults_by_person").on(t.shopId, t.person, t.at)],
 );
 
 /** Equipment that the shop built or changed and keeps for other jobs. A job has its own copy. */

@@ -1,6 +1,14 @@
 import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import { grade, gradeWiring, type HandedIn, handedIn, wiringHandedIn } from "@/core/practice";
+import {
+  faultHandedIn,
+  grade,
+  gradeFault,
+  gradeWiring,
+  type HandedIn,
+  handedIn,
+  wiringHandedIn,
+} from "@/core/practice";
 import { practiceStore } from "@/server/practiceStore";
 import { FIRST_SHOP } from "@/server/shop";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
@@ -83,5 +91,30 @@ describe("practice wirings in PostgreSQL", () => {
       { id: given.id, task: "wire-it", equipment: "Condenser", isRight: false },
     ]);
     expect(await store.wiringsOf("Petra Quill", 10)).toEqual([]);
+  });
+});
+
+describe("practice faults in PostgreSQL", () => {
+  it("keeps a fault once, and gives it back to the one who looked for it", async () => {
+    const store = practiceStore(test.db, FIRST_SHOP);
+    const given = faultHandedIn.parse({
+      id: "019b0000-0000-7000-8000-0000000000f1",
+      person: "Petra Quill",
+      seed: 3,
+      wish: { equipment: "condenser-dual" },
+      actions: [{ power: "on" }],
+      cause: "capacitor-open",
+    });
+    const graded = gradeFault(given);
+    const about = { equipment: "Condenser, dual capacitor", complaint: "hums" } as const;
+    await store.keepFault(given, about, graded);
+    await store.keepFault(given, about, graded);
+    const lines = await store.faultsOf("Petra Quill", 10);
+    expect(lines).toMatchObject([
+      { id: given.id, ...about, cause: graded.truth.cause, isRight: graded.right, minutes: 1, dangers: 0 },
+    ]);
+    expect(await store.faultsOf("Dov Hask", 10)).toEqual([]);
+    const elsewhere = practiceStore(test.db, "019a0000-0000-7000-8000-0000000000ff");
+    expect(await elsewhere.faultsOf("Petra Quill", 10)).toEqual([]);
   });
 });

@@ -1,5 +1,12 @@
 import { z } from "zod";
-import { type Grade, handedIn, type WiringGrade, wiringHandedIn } from "@/core/practice";
+import {
+  type FaultGrade,
+  faultHandedIn,
+  type Grade,
+  handedIn,
+  type WiringGrade,
+  wiringHandedIn,
+} from "@/core/practice";
 import { route } from "../route";
 import { outline, shaped } from "../shaped";
 
@@ -29,6 +36,20 @@ export const wiringLine = z.object({
   isRight: z.boolean(),
 });
 export type WiringLine = z.output<typeof wiringLine>;
+
+/** One fault that was looked for, in a person's list. */
+export const faultLine = z.object({
+  id: z.uuid(),
+  at: z.string(),
+  equipment: z.string(),
+  complaint: z.string(),
+  cause: z.string(),
+  isRight: z.boolean(),
+  minutes: z.number().int(),
+  bestMinutes: z.number().int().nullable(),
+  dangers: z.number().int(),
+});
+export type FaultLine = z.output<typeof faultLine>;
 
 export const practiceResults = route({
   id: "practiceResults",
@@ -71,4 +92,23 @@ export const handInWiring = route({
   body: wiringHandedIn,
   refused: "What was handed in does not hold together; nothing was kept.",
   answer: z.object({ grade: shaped<WiringGrade>(outline({ right: z.boolean() })) }),
+});
+
+export const faultResults = route({
+  id: "faultResults",
+  method: "GET",
+  path: "/api/v1/practice/fault",
+  summary: "A person’s faults looked for, oldest first",
+  query: z.object({ person }),
+  answer: z.object({ results: z.array(faultLine) }),
+});
+
+export const handInFault = route({
+  id: "handInFault",
+  method: "POST",
+  path: "/api/v1/practice/fault",
+  summary: "Grade a fault that a learner named and keep the result",
+  body: faultHandedIn,
+  refused: "What was handed in does not hold together; nothing was kept.",
+  answer: z.object({ grade: shaped<FaultGrade>(outline({ right: z.boolean(), minutes: z.number() })) }),
 });

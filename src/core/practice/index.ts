@@ -1,7 +1,26 @@
 /** The door of practice: tasks drawn by seed, what is handed in, and the grade. */
 
 export { type Course, type Leading, led } from "./course";
+export {
+  COMPLAINTS,
+  type Complaint,
+  type FaultTask,
+  type FaultWish,
+  faultTask,
+  PRACTISED_CAUSES,
+} from "./faultTask";
 export { type Grade, grade, noted } from "./grade";
+export {
+  DANGERS,
+  type Danger,
+  type FaultAction,
+  type FaultGrade,
+  type FaultHandedIn,
+  faultHandedIn,
+  gradeFault,
+  MINUTES,
+  minutesOf,
+} from "./gradeFault";
 export {
   CONSEQUENCES,
   type Consequence,

@@ -3,7 +3,7 @@ import { pick, type Random, seededRandom, shuffled } from "../bench/random";
 import { type WrongKind, type WrongWiring, wrongWirings } from "../bench/wrongWirings";
 import { fitMotor } from "../machine/fitMotor";
 import { ratingOf } from "../machine/rating";
-import { woundMotor } from "../machine/woundMotor";
+import { type KnownMotor, woundMotor } from "../machine/woundMotor";
 import { type Lead, leadNames } from "../motor/lead";
 import type { Plate } from "../motor/plate/plate";
 import type { Role } from "../motor/role";
@@ -43,6 +43,8 @@ export interface WiringTask {
   readonly leads: readonly Lead[];
   readonly roles: Readonly<Record<string, Role>>;
   readonly family: string;
+  /** Its windings, as an identification would have them. */
+  readonly known: KnownMotor;
   readonly plate: Plate;
   readonly run: MotorToRun;
   readonly compartment: Compartment;
@@ -93,6 +95,7 @@ export function wiringTask(seed: number, wish: WiringWish): WiringTask {
     leads,
     roles: Object.fromEntries(made.motor.roles),
     family,
+    known: made.known,
     plate: made.plate,
     run,
     compartment: good.compartment,

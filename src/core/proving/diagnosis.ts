@@ -44,7 +44,8 @@ const cause = z.object({
 
 const because = z.string();
 const power = z.enum(["on", "off"]);
-const nextCheck = z.discriminatedUnion("what", [
+/** A check that can be asked for, or made. */
+export const nextCheck = z.discriminatedUnion("what", [
   z.object({ what: z.enum(["line-amps", "start-amps"]), call, lead: place, because, power }),
   z.object({ what: z.enum(["capacitor-volts", "capacitor-amps"]), call, at: place, because, power }),
   z.object({ what: z.enum(["rpm", "starts", "turn"]), call, because, power }),

@@ -17,6 +17,9 @@ const PracticePage = dynamic(() => import("../practice/PracticePage").then((m) =
 const WiringPracticePage = dynamic(() =>
   import("../practice/WiringPracticePage").then((m) => m.WiringPracticePage),
 );
+const FaultPracticePage = dynamic(() =>
+  import("../practice/FaultPracticePage").then((m) => m.FaultPracticePage),
+);
 const StockPage = dynamic(() => import("../stock/StockPage").then((m) => m.StockPage));
 
 /**
@@ -49,6 +52,8 @@ function screenOf(place: Place): ReactNode {
       return <PracticePage />;
     case "practice-wiring":
       return <WiringPracticePage />;
+    case "practice-fault":
+      return <FaultPracticePage />;
     case "stock":
       return <StockPage />;
     case "start":

@@ -2,7 +2,17 @@ import { isStage, type Stage } from "../job/stages";
 
 /** Where an address of ours leads. */
 export type Place =
-  | { readonly at: "home" | "practice" | "practice-wiring" | "stock" | "truck" | "start" | "nowhere" }
+  | {
+      readonly at:
+        | "home"
+        | "practice"
+        | "practice-wiring"
+        | "practice-fault"
+        | "stock"
+        | "truck"
+        | "start"
+        | "nowhere";
+    }
   | { readonly at: "job"; readonly job: string; readonly stage: Stage };
 
 const JOB = /^\/jobs\/([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})\/([a-z]+)\/?$/i;
@@ -19,6 +29,8 @@ export function placeOf(path: string): Place {
       return { at: "practice" };
     case "/practice/wiring":
       return { at: "practice-wiring" };
+    case "/practice/fault":
+      return { at: "practice-fault" };
     case "/stock":
       return { at: "stock" };
     case "/start":

@@ -5,9 +5,10 @@ import { TOUCH } from "../theme/theme";
 const TABS = [
   { id: "naming", title: "Name the leads", href: "/practice" },
   { id: "wiring", title: "Wire the motor", href: "/practice/wiring" },
+  { id: "fault", title: "Find the fault", href: "/practice/fault" },
 ] as const;
 
-/** The two kinds of practice. */
+/** The kinds of practice. */
 export function PracticeTabs({ current }: { current: (typeof TABS)[number]["id"] }) {
   return (
     <Box
