@@ -48,6 +48,20 @@ describe("a check-up by plate and label alone", () => {
     expect(unbalancePercent([110, 100, 90])).toBeCloseTo(10, 12);
   });
 
+  it("a module’s call has its 24 V, and they are not taken for the supply’s", () => {
+    const call24 = (value: number): ProvingObservation => ({
+      what: "supply-volts",
+      call: "heat",
+      between: ["control", "common"],
+      volts: value,
+    });
+    expect([24.6, 19, 0].map((v) => verdict(call24(v)))).toEqual(["good", "again", "again"]);
+    expect(checkUp(plate, "", [call24(24), volts(231)]).map((line) => line.verdict)).toEqual([
+      "good",
+      "good",
+    ]);
+  });
+
   it("C = 10⁶·I/(2π·f·V)", () => {
     expect(microfaradsAtWork(0.9, 388, 60)).toBeCloseTo(6.15, 2);
   });

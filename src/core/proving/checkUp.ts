@@ -17,6 +17,11 @@ import type { ProvingObservation } from "./observation";
 /** The call and the wire of a check-up: the motor runs, and the clamp is round a line. */
 export const CHECK_UP = { call: "run", lead: "line" } as const;
 
+/** The two places of a control supply, where a call’s 24 V are read at a module. */
+export const CONTROL_PAIR = ["control", "common"] as const;
+/** What a 24 V control supply may stand at under load (trade practice, no standard behind it). */
+const CONTROL_VOLTS = { low: 20, high: 28 } as const;
+
 type Verdict = Pick<ProvingLine, "verdict" | "says">;
 
 /**
@@ -44,7 +49,9 @@ function verdictOf(
 ): Verdict {
   switch (seen.what) {
     case "supply-volts":
-      return voltsVerdict(plate, seen.volts, upTo);
+      return seen.between[0] === CONTROL_PAIR[0]
+        ? controlVerdict(seen.volts)
+        : voltsVerdict(plate, seen.volts, upTo);
     case "line-amps":
       return ampsVerdict(plate, seen.amps, upTo);
     case "capacitor-microfarads":
@@ -58,9 +65,23 @@ function verdictOf(
   }
 }
 
+function controlVerdict(value: number): Verdict {
+  const { low, high } = CONTROL_VOLTS;
+  return value >= low && value <= high
+    ? { verdict: "good", says: `${value} V for the call, ${low} to ${high} V.` }
+    : {
+        verdict: "again",
+        says: `${value} V for the call, ${low} to ${high} V: signal and common first, then the module.`,
+      };
+}
+
 function voltsVerdict({ volts }: Plate, value: number, upTo: readonly ProvingObservation[]): Verdict {
   const range = volts?.toSorted((a, b) => away(a, value) - away(b, value))[0];
-  const unlike = unbalance(upTo.flatMap((one) => (one.what === "supply-volts" ? [one.volts] : [])));
+  const unlike = unbalance(
+    upTo.flatMap((one) =>
+      one.what === "supply-volts" && one.between[0] !== CONTROL_PAIR[0] ? [one.volts] : [],
+    ),
+  );
   if (unlike !== null && unlike > VOLTS_UNBALANCE.good)
     return {
       verdict: unlike > VOLTS_UNBALANCE.derate ? "stop" : "again",

@@ -189,6 +189,14 @@ describe("stops", () => {
     expect(seen.lines[1]?.says).toMatch(/plate 1\.6/);
   });
 
+  it("a pump under 0.7 of what is expected runs dry: off", () => {
+    const dry = fan([starts, { what: "line-amps", call, lead: "BK", amps: 0.9 }], { load: { kind: "pump" } });
+    expect(dry.lines[1]).toMatchObject({ verdict: "stop" });
+    expect(fan([starts, { what: "line-amps", call, lead: "BK", amps: 0.9 }]).lines[1]).toMatchObject({
+      verdict: "again",
+    });
+  });
+
   it("the same amps while it stands and hums are no stop of their own: off within five seconds", () => {
     const seen = fan([
       { what: "starts", call, how: "hums" },

@@ -9,7 +9,7 @@ export {
 } from "./airflow";
 export { type CapacitorPlace, capacitorsInCircuit } from "./capacitorsInCircuit";
 export { CAUSES, type Cause } from "./causes";
-export { CHECK_UP, checkUp } from "./checkUp";
+export { CHECK_UP, CONTROL_PAIR, checkUp } from "./checkUp";
 export { diagnose } from "./diagnose";
 export {
   type Diagnosis,

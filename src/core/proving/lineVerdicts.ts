@@ -222,7 +222,7 @@ function ampsVerdict(
   figure: Figure,
   reading: Extract<Reading, { what: "line-amps" | "start-amps" }>,
 ): Verdict {
-  const { made, nameOf } = judging;
+  const { made, nameOf, sight } = judging;
   const { value } = figure;
   const banded = inBand(judging, figure, `A on ${nameOf(reading.lead)}`);
   if (!carriesAll(judging, reading.call, reading.lead)) return banded;
@@ -248,6 +248,12 @@ function ampsVerdict(
   const top = made.calls.find(({ state }) => state.id === reading.call)?.speed === 1;
   if (value - half > plate)
     return is("again", `${banded.says.replace(/\.$/, "")}; over the plate’s ${round(plate)} A.`);
+  const likely = sight.value(AS_PLANNED, reading, figure.air);
+  if (made.load.kind === "pump" && likely !== null && value + half < LEAST_AMPS * likely)
+    return is(
+      "stop",
+      `${round(value)} A on ${nameOf(reading.lead)}, under 0.7 of the ${round(likely)} A expected: the pump runs dry, or lost its prime. Off.`,
+    );
   if (top && value + half < LEAST_AMPS * plate && made.load.kind !== "none")
     return is(
       "again",

@@ -18,7 +18,7 @@ import {
   PRACTISED_CAUSES,
 } from "@/core/practice";
 import type { Cause, NextCheck, ProvingObservation } from "@/core/proving";
-import { wiringDrawing } from "@/core/wiring";
+import { placeName, wiringDrawing } from "@/core/wiring";
 import { WiringDrawingView } from "../land/WiringDrawingView";
 import { Choice } from "../parts/Choice";
 import { askWords, HOW_WORDS, UNIT } from "../prove/checkWords";
@@ -85,7 +85,7 @@ export function FaultBench({ work, person, onWork, onGrade, onGiveUp }: Props) {
           wrong={NOBODY}
           leadOf={(lead) => task.wiring.leads.find(({ id }) => id === lead) ?? { id: lead }}
           name={name}
-          placeOf={(lead) => task.wiring.good.landings[lead] ?? ""}
+          placeOf={(lead) => placeName(task.wiring.compartment, task.wiring.good.landings[lead] ?? "")}
         />
       </Box>
       <Box

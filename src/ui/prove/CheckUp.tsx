@@ -12,6 +12,7 @@ import { KeptEntry } from "../parts/KeptEntry";
 import { HOW_WORDS, SIGN_WORDS } from "./checkWords";
 import { FigureEntry } from "./FigureEntry";
 import { ProofLines } from "./ProofLines";
+import { RetrofitProof } from "./RetrofitProof";
 import { Touches } from "./Touches";
 
 const { call, lead } = CHECK_UP;
@@ -44,9 +45,11 @@ export function CheckUp() {
           <Typography variant="h2">Check-up</Typography>
           <Typography sx={{ mt: 1 }}>
             Readings of the motor as it runs, each against plate and label.
-            {wiring.kind === "no-equipment" || job.leads.length === 0
-              ? " With its leads probed and its equipment chosen, a proof tells causes apart too."
-              : " Its leads are not settled on their equipment yet; then a proof tells causes apart too."}
+            {wiring.kind === "retrofit"
+              ? " An electronic retrofit has no winding to run as a machine: its plate, its calls and its first start are judged."
+              : wiring.kind === "no-equipment" || job.leads.length === 0
+                ? " With its leads probed and its equipment chosen, a proof tells causes apart too."
+                : " Its leads are not settled on their equipment yet; then a proof tells causes apart too."}
           </Typography>
           {lacks.length > 0 ? (
             <Typography sx={{ mt: 1, fontWeight: 600 }}>
@@ -107,6 +110,7 @@ export function CheckUp() {
             </Box>
           </Box>
         </Box>
+        <RetrofitProof onSeen={onSeen} />
         <Fold title="What was seen" summary="start, smell, trip, noise">
           <Box sx={{ display: "grid", gap: 3 }}>
             <Touches

@@ -23,7 +23,7 @@ import { ExpectedTable } from "./ExpectedTable";
 import { MoreEntry } from "./MoreEntry";
 import { ProofLines } from "./ProofLines";
 import { SeenEntry } from "./SeenEntry";
-import { SignOff } from "./SignOff";
+import { SignOff, unseenOf } from "./SignOff";
 import { useDiagnosis } from "./useDiagnosis";
 import { useNames } from "./useNames";
 
@@ -64,10 +64,10 @@ export function ProveStage() {
         ) : null}
         <ProofLines lines={diagnosis.lines} />
         {job.proof.seen.length === 0 ? null : diagnosis.status === "good" || job.proof.signed ? (
-          <SignOff diagnosis={diagnosis} />
+          <SignOff status={diagnosis.status} unseen={unseenOf(diagnosis)} />
         ) : (
           <Fold title="Sign off" summary="not proved good yet">
-            <SignOff diagnosis={diagnosis} />
+            <SignOff status={diagnosis.status} unseen={unseenOf(diagnosis)} />
           </Fold>
         )}
         <UndoButtons />

@@ -15,7 +15,7 @@ import { TOUCH } from "../theme/theme";
 const LEAST_REASON = 3;
 
 /** The proof signed with a name; what was not seen is listed, a stop needs a reason. */
-export function SignOff({ diagnosis }: { diagnosis: Diagnosis }) {
+export function SignOff({ status, unseen }: { status: Diagnosis["status"]; unseen: readonly string[] }) {
   const { id, job, add } = useJob();
   const known = useDeviceName();
   const [name, setName] = useState(known);
@@ -54,11 +54,7 @@ export function SignOff({ diagnosis }: { diagnosis: Diagnosis }) {
       </Box>
     );
   if (seen.length === 0) return null;
-  const good = diagnosis.status === "good";
-  const unseen = [
-    ...diagnosis.findings.filter(({ code }) => code === "call-not-seen").map(({ says }) => says),
-    ...(diagnosis.nextCheck && !good ? [diagnosis.nextCheck.because] : []),
-  ];
+  const good = status === "good";
   const who = known || name.trim();
   const may = who !== "" && (good || reason.trim().length >= LEAST_REASON);
   const sign = () => {
@@ -75,7 +71,7 @@ export function SignOff({ diagnosis }: { diagnosis: Diagnosis }) {
       <Typography variant="h3">Sign off</Typography>
       {good ? null : (
         <Typography sx={{ mt: 1 }}>
-          {diagnosis.status === "stop"
+          {status === "stop"
             ? "A stop stands: it is signed only with the reason for going on."
             : "Not proved good yet: it is signed only with the reason."}
           {unseen.length > 0 ? ` Not seen: ${unseen.join(" ")}` : ""}
@@ -99,4 +95,12 @@ export function SignOff({ diagnosis }: { diagnosis: Diagnosis }) {
       </Box>
     </Box>
   );
+}
+
+/** What a proof has not seen yet, in words. */
+export function unseenOf({ status, findings, nextCheck }: Diagnosis): string[] {
+  return [
+    ...findings.filter(({ code }) => code === "call-not-seen").map(({ says }) => says),
+    ...(nextCheck && status !== "good" ? [nextCheck.because] : []),
+  ];
 }
