@@ -148,6 +148,11 @@ test("a check-up without leads or equipment judges by plate and label in a minut
   await page.getByRole("button", { name: "What was seen" }).click();
   await page.getByRole("button", { name: "Smoke" }).click();
   await expect(lines).toContainText("off at once");
+  await page.getByLabel("Who signs").fill("Dov Hask");
+  await expect(page.getByRole("button", { name: /Sign off/ })).toBeDisabled();
+  await page.getByLabel("Reason for going on").fill("switched off, motor to be replaced");
+  await page.getByRole("button", { name: /Sign off/ }).click();
+  await expect(page.getByRole("region", { name: "Signed off" })).toContainText("motor to be replaced");
 });
 
 test("the route answers as the core does, and refuses in words", async ({ request }) => {

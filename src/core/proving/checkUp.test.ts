@@ -48,6 +48,12 @@ describe("a check-up by plate and label alone", () => {
     expect(unbalancePercent([110, 100, 90])).toBeCloseTo(10, 12);
   });
 
+  it("the same pair read three times is no unbalance", () => {
+    const seen = [volts(230), volts(215), volts(240)];
+    expect(checkUp(plate, "", seen).map((line) => line.verdict)).toEqual(["good", "good", "good"]);
+    expect(checkUp({ ...plate, phase: 3 }, "", seen).at(-1)?.verdict).toBe("stop");
+  });
+
   it("a module’s call has its 24 V, and they are not taken for the supply’s", () => {
     const call24 = (value: number): ProvingObservation => ({
       what: "supply-volts",

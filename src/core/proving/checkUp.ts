@@ -75,13 +75,16 @@ function controlVerdict(value: number): Verdict {
       };
 }
 
-function voltsVerdict({ volts }: Plate, value: number, upTo: readonly ProvingObservation[]): Verdict {
+function voltsVerdict({ volts, phase }: Plate, value: number, upTo: readonly ProvingObservation[]): Verdict {
   const range = volts?.toSorted((a, b) => away(a, value) - away(b, value))[0];
-  const unlike = unbalance(
-    upTo.flatMap((one) =>
-      one.what === "supply-volts" && one.between[0] !== CONTROL_PAIR[0] ? [one.volts] : [],
-    ),
-  );
+  const unlike =
+    phase !== 3
+      ? null
+      : unbalance(
+          upTo.flatMap((one) =>
+            one.what === "supply-volts" && one.between[0] !== CONTROL_PAIR[0] ? [one.volts] : [],
+          ),
+        );
   if (unlike !== null && unlike > VOLTS_UNBALANCE.good)
     return {
       verdict: unlike > VOLTS_UNBALANCE.derate ? "stop" : "again",

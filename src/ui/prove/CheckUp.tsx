@@ -2,17 +2,18 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import NextLink from "next/link";
 import { plateOf } from "@/core";
 import { CHECK_UP, checkUp, type ProvingObservation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/JobFrame";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
+import { PlainLink } from "../parts/PlainLink";
 import { HOW_WORDS, SIGN_WORDS } from "./checkWords";
 import { FigureEntry } from "./FigureEntry";
 import { ProofLines } from "./ProofLines";
 import { RetrofitProof } from "./RetrofitProof";
+import { SignOff } from "./SignOff";
 import { Touches } from "./Touches";
 
 const { call, lead } = CHECK_UP;
@@ -27,6 +28,8 @@ export function CheckUp() {
     job.capacitor.present,
     job.proof.seen.map(({ seen }) => seen),
   );
+  const weights = lines.map(({ verdict }) => verdict);
+  const status = weights.includes("stop") ? "stop" : weights.includes("again") ? "needs-check" : "good";
   const lacks = [...(plate.volts ? [] : ["volts"]), ...(plate.fullLoadAmps ? [] : ["amps"])];
   return (
     <Box
@@ -53,8 +56,8 @@ export function CheckUp() {
           </Typography>
           {lacks.length > 0 ? (
             <Typography sx={{ mt: 1, fontWeight: 600 }}>
-              The plate’s {lacks.join(" and ")} {lacks.length > 1 ? "are" : "is"} not typed:{" "}
-              <NextLink href={`/jobs/${id}/plate`}>Plate</NextLink>.
+              The plate’s {lacks.join(" and ")} are not typed:{" "}
+              <PlainLink href={`/jobs/${id}/plate`}>Plate</PlainLink>.
             </Typography>
           ) : null}
           <Box sx={{ display: "grid", gap: 3, mt: 3 }}>
@@ -78,36 +81,38 @@ export function CheckUp() {
                 }
               />
             </Labelled>
-            <Box
-              sx={{
-                display: "grid",
-                gridTemplateColumns: { xs: "1fr", sm: "1fr 2fr" },
-                gap: 3,
-                alignItems: "end",
-              }}
-            >
-              <KeptEntry
-                label="Capacitor, its label"
-                value={job.capacitor.present}
-                placeholder="35+5 440"
-                maxLength={60}
-                onKeep={(text) => {
-                  add({ kind: "capacitor", choice: { ...job.capacitor, present: text.trim() } });
-                  return null;
+            {wiring.kind === "retrofit" ? null : (
+              <Box
+                sx={{
+                  display: "grid",
+                  gridTemplateColumns: { xs: "1fr", sm: "1fr 2fr" },
+                  gap: 3,
+                  alignItems: "end",
                 }}
-              />
-              <Labelled words="µF measured, power off">
-                <FigureEntry
-                  label="µF measured"
-                  unit="µF"
-                  onFigure={(microfarads) =>
-                    microfarads === "open"
-                      ? undefined
-                      : onSeen({ what: "capacitor-microfarads", at: "fan", microfarads })
-                  }
+              >
+                <KeptEntry
+                  label="Capacitor, its label"
+                  value={job.capacitor.present}
+                  placeholder="35+5 440"
+                  maxLength={60}
+                  onKeep={(text) => {
+                    add({ kind: "capacitor", choice: { ...job.capacitor, present: text.trim() } });
+                    return null;
+                  }}
                 />
-              </Labelled>
-            </Box>
+                <Labelled words="µF measured, power off">
+                  <FigureEntry
+                    label="µF measured"
+                    unit="µF"
+                    onFigure={(microfarads) =>
+                      microfarads === "open"
+                        ? undefined
+                        : onSeen({ what: "capacitor-microfarads", at: "fan", microfarads })
+                    }
+                  />
+                </Labelled>
+              </Box>
+            )}
           </Box>
         </Box>
         <RetrofitProof onSeen={onSeen} />
@@ -133,6 +138,7 @@ export function CheckUp() {
           </Typography>
         ) : null}
         <ProofLines lines={lines} />
+        <SignOff status={status} unseen={[]} />
         <UndoButtons />
       </Box>
     </Box>
