@@ -223,8 +223,8 @@ function withoutHarmless(made: ProvingCase, sight: Sight, belief: Belief): Belie
 }
 
 const HARMLESS_LOOKED_AT = 1e-4;
-/** Two machines whose figures agree to this are one machine. */
-const NO_MATTER = 1e-3;
+/** Two machines whose figures agree to a hundredth are one to any meter. */
+const NO_MATTER = 0.01;
 
 function isAsPlanned(made: ProvingCase, sight: Sight, suspect: Suspect): boolean {
   if (suspect.change.turned || suspect.change.clamp || suspect.change.stuck) return false;

@@ -1,5 +1,5 @@
 import { type Belief, type Believed, foreseen } from "./belief";
-import { ampsIn } from "./callRun";
+import { ampsIn, carriesLine } from "./callRun";
 import { alike } from "./gaussian";
 import type { ProvingCall, ProvingCase } from "./provingCase";
 import { meterVariance, type Reading, readingKey, unweighed } from "./reading";
@@ -88,7 +88,8 @@ export function checksOf(made: ProvingCase, sight: Sight, belief: Belief): Weigh
 
 /** Every figure that can be read there. */
 export function readingsOf(made: ProvingCase, sight: Sight): Reading[] {
-  const serving = made.capacitors.filter(({ serves }) => serves);
+  // A start capacitor is out again once it runs: its value is read, not what it carries.
+  const serving = made.capacitors.filter(({ serves, start }) => serves && !start);
   const { terminals } = made.plan.compartment.supply;
   const lines = terminals.flatMap((one, i) => terminals.slice(i + 1).map((other) => [one, other] as const));
   return [
@@ -98,12 +99,16 @@ export function readingsOf(made: ProvingCase, sight: Sight): Reading[] {
       const live = made.motor.leads.filter(
         ({ id }) => run !== null && (ampsIn(run, run.rest, id) ?? 0) > LIVE_SHARE * made.fitted.rating.amps,
       );
+      // What goes out again once it runs shows at power alone.
+      const started = run !== null && run.made.contacts.length > 0;
+      const lined = live.find(({ id }) => run !== null && carriesLine(made.plan, run, id));
       return [
         ...live.map(({ id }): Reading => ({ what: "line-amps", call, lead: id })),
         ...serving.flatMap(({ at }): Reading[] => [
           { what: "capacitor-amps", call, at },
           { what: "capacitor-volts", call, at },
         ]),
+        ...(started && lined ? [{ what: "start-amps" as const, call, lead: lined.id }] : []),
         { what: "rpm", call },
         ...lines.map((between): Reading => ({ what: "supply-volts", call, between })),
       ];

@@ -34,7 +34,7 @@ export const WEIGHING: Readonly<Record<ReadingKind, Weighing>> = {
   "capacitor-volts": { least: plain(4), model: 0.03, resolution: 1 },
   "capacitor-amps": { least: ofAmps(0.03), model: 0.045, resolution: 0.01 },
   rpm: { least: plain(20), model: 0.0035, resolution: 1 },
-  ohms: { least: plain(0.4), model: 0.04, resolution: 0.1 },
+  ohms: { least: plain(0.4), model: 0.02, resolution: 0.1 },
   "capacitor-microfarads": { least: plain(0.15), model: 0.015, resolution: 0.01 },
 };
 
