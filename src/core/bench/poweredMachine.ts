@@ -547,7 +547,6 @@ export function drawnFault(
     case "clamp-turns":
       return fault([pick(random, landed)], pick(random, [2, 3, 5]));
     case "wrong-voltage-setting":
-    case "leads-exchanged" as never:
       return null;
   }
 }

@@ -6,8 +6,7 @@ import type { Sight } from "./sight";
 import type { Suspect } from "./suspect";
 import { AS_PLANNED } from "./suspects";
 
-/** What an eye, an ear or a nose tells is never quite sure. */
-
+/** What eye, ear and nose tell; none of it is ever quite sure. */
 export type How = (typeof STARTS)[number];
 export type Sign = (typeof SIGNS)[number];
 type Way = Exclude<Rotation, "either">;
