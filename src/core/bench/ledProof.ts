@@ -75,9 +75,37 @@ function drawn(random: Random, sound: number, now: () => number, wanted?: Cause)
   const causes = CAUSES.filter((one) => one !== "unknown");
   const cause = wanted ?? (random() < sound ? "as-planned" : pick(random, causes));
   const fault = cause === "unknown" ? null : drawnFault(powered, cause, serving);
-  return (
-    fault &&
-    led(sheet, poweredMachine(powered, fault), { family: `${family}, ${leads}`, equipment: made.id, now })
+  if (!fault) return null;
+  const machine = poweredMachine(powered, fault);
+  // Two leads of one potential changed over are no fault of anything.
+  if (WIRED.has(fault.cause) && runsAlike(machine, right, states, motor.leads)) return null;
+  return led(sheet, machine, { family: `${family}, ${leads}`, equipment: made.id, now });
+}
+
+/** Faults of the wires, which may be none. */
+const WIRED: ReadonlySet<Cause> = new Set(["leads-exchanged", "lead-off", "wrong-terminal", "wrong-tap"]);
+/** Amps alike to this are one to any clamp. */
+const ALIKE_AMPS = 0.02;
+
+/** Whether a machine runs as another does under every call, as far as eye and clamp tell. */
+function runsAlike(
+  one: PoweredMachine,
+  other: PoweredMachine,
+  states: readonly EquipmentState[],
+  leads: readonly { readonly id: string }[],
+): boolean {
+  const asked = (call: string) => ({ call, because: "", power: "on" }) as const;
+  return states.every(
+    ({ id }) =>
+      (["starts", "turn"] as const).every(
+        (what) =>
+          JSON.stringify(one.observe({ what, ...asked(id) })) ===
+          JSON.stringify(other.observe({ what, ...asked(id) })),
+      ) &&
+      leads.every(({ id: lead }) => {
+        const [is, right] = [one.trueAmps(id, lead), other.trueAmps(id, lead)];
+        return Math.abs(is - right) <= ALIKE_AMPS * Math.max(is, right, 1e-3);
+      }),
   );
 }
 
