@@ -238,4 +238,34 @@ describe("what cannot be proved", () => {
     expect(noWinding).toMatchObject({ ok: false, faults: [{ code: "no-winding" }] });
     expect(diagnose("nonsense")).toMatchObject({ ok: false });
   });
+
+  it.each([
+    ["volts", 5],
+    ["powerWatts", "abc"],
+    ["powerWatts", [0]],
+    ["fullLoadAmps", [-1]],
+    ["poles", 0],
+    ["rpm", 0],
+    ["hertz", 60],
+    ["runCapacitor", null],
+  ])("a plate whose %s is %j is refused with its path, and throws nothing", (field, value) => {
+    const refused = diagnose({
+      format: "odd-lead/proving-sheet@1",
+      motor: {
+        plate: { [field]: value },
+        identification: {
+          family: "two-winding",
+          roles: { YE: { role: "run-end" }, BK: { role: "speed", rank: 1 }, BN: { role: "start-end" } },
+          bonded: [],
+          sections: [
+            { between: ["YE", "BK"], ohms: 14.1, uncertaintyOhms: 0.3, winding: "main" },
+            { between: ["BK", "BN"], ohms: 27.6, uncertaintyOhms: 0.5, winding: "start" },
+          ],
+        },
+      },
+      wiring: { equipment: "condenser-dual" },
+    });
+    expect(refused.ok).toBe(false);
+    expect(!refused.ok && refused.faults[0]?.path.slice(0, 3)).toEqual(["motor", "plate", field]);
+  });
 });

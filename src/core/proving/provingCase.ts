@@ -4,7 +4,6 @@ import { ratingOf } from "../machine/rating";
 import { type WoundMotor, woundMotor } from "../machine/woundMotor";
 import { slotOfMark } from "../motor/marks";
 import type { Plate } from "../motor/plate/plate";
-import { readPlate, typedPlate } from "../motor/plate/readPlate";
 import { fault, type Refused, refused } from "../quantity/fault";
 import type { Compartment } from "../wiring/compartment";
 import { compartmentById } from "../wiring/equipment";
@@ -12,6 +11,7 @@ import { NO_TURN, type WiringPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import { type EquipmentState, statesOf } from "../wiring/stateCircuit";
 import { type CapacitorPlace, capacitorsInCircuit } from "./capacitorsInCircuit";
+import { plateGiven } from "./plateGiven";
 import type { ProvingSheet, TurnedLoad } from "./provingSheet";
 
 /** A call that is to run the motor, with what it is to do. */
@@ -59,7 +59,17 @@ export function provingCase({
         "identification",
       ]),
     );
-  const plate = plateOf(known.plate);
+  if (motor.coils.some(({ ohms }) => !(ohms > 0)))
+    return refused(
+      fault("no-ohms", "A winding has ohms above zero; this one is a short or was not read.", [
+        "motor",
+        "identification",
+        "sections",
+      ]),
+    );
+  const given = plateGiven(known.plate);
+  if (!given.ok) return given;
+  const { plate } = given;
   const { supply } = compartment;
   const fitted = fitMotor(motor, ratingOf(motor, plate, supply.volts, supply.hertz, known.setAt ?? null));
   const { runCapacitor } = plate;
@@ -96,12 +106,6 @@ const USUAL_VOLTS = 440;
 function equipmentOf({ compartment, equipment }: ProvingSheet["wiring"]): Compartment | null {
   if (compartment) return compartment;
   return typeof equipment === "string" ? (compartmentById(equipment) ?? null) : (equipment ?? null);
-}
-
-/** A plate as it was typed, or as figures. */
-function plateOf(given: Readonly<Record<string, unknown>>): Plate {
-  const typed = typedPlate.safeParse(given);
-  return typed.success ? readPlate(typed.data).plate : (given as Plate);
 }
 
 function asGiven(

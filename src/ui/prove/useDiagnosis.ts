@@ -2,7 +2,7 @@
 
 import { useEffect, useMemo, useRef, useState } from "react";
 import { provingSheetOf } from "@/core";
-import type { Diagnosis } from "@/core/proving";
+import { type Diagnosis, diagnose } from "@/core/proving";
 import { type DiagnoseAnswer, startDiagnose } from "@/workers/diagnose";
 import { useJob } from "../job/JobContext";
 
@@ -15,7 +15,10 @@ export interface Diagnosed {
   readonly refused: string;
 }
 
-/** The diagnosis of a job's proof, in a worker; one question is under way at a time, the latest sheet is asked next. */
+/**
+ * The diagnosis of a job's proof, in a worker; one question is under way at a time, the latest sheet is asked next. Where
+ * a worker cannot run the page does the work itself.
+ */
 export function useDiagnosis(): Diagnosed {
   const { job, answer, wiring } = useJob();
   const sheet = useMemo(() => {
@@ -25,31 +28,54 @@ export function useDiagnosis(): Diagnosed {
   const [known, setKnown] = useState<DiagnoseAnswer>({ sheet: "", diagnosis: null, refused: "" });
   const worker = useRef<Worker | null>(null);
   const underWay = useRef(false);
+  const [alone, setAlone] = useState(false);
   useEffect(() => {
-    const started = startDiagnose();
+    const fail = () => {
+      underWay.current = false;
+      setAlone(true);
+    };
+    let started: Worker;
+    try {
+      started = startDiagnose();
+    } catch {
+      fail();
+      return;
+    }
     worker.current = started;
     underWay.current = false;
     started.onmessage = ({ data }: MessageEvent<DiagnoseAnswer>) => {
       underWay.current = false;
       setKnown(data);
     };
-    started.onerror = () => {
-      underWay.current = false;
-    };
+    started.onerror = fail;
     return () => {
       started.terminate();
       worker.current = null;
     };
   }, []);
   useEffect(() => {
-    if (sheet === "" || sheet === known.sheet || underWay.current || !worker.current) return;
+    if (sheet === "" || sheet === known.sheet || underWay.current) return;
+    if (alone) {
+      setKnown(workedOutHere(sheet));
+      return;
+    }
+    if (!worker.current) return;
     underWay.current = true;
     worker.current.postMessage({ sheet });
-  }, [sheet, known.sheet]);
+  }, [sheet, known.sheet, alone]);
   const working = sheet !== "" && sheet !== known.sheet;
   return {
     diagnosis: sheet === "" ? null : known.diagnosis,
     working,
     refused: sheet === "" || working ? "" : known.refused,
+  };
+}
+
+function workedOutHere(sheet: string): DiagnoseAnswer {
+  const result = diagnose(JSON.parse(sheet));
+  return {
+    sheet,
+    diagnosis: result.ok ? result : null,
+    refused: result.ok ? "" : (result.faults[0]?.says ?? ""),
   };
 }
