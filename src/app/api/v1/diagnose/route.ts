@@ -1,13 +1,12 @@
 import { diagnoseMotor } from "@/contract";
-import { diagnose } from "@/core/proving";
+import { workedOut } from "@/server/heavy";
 import { Problem } from "@/server/problem";
 import { served, serveRoutes } from "@/server/serveRoutes";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
-  served(diagnoseMotor, ({ body }) => {
-    const result = diagnose(body);
-    return result.ok
-      ? result
-      : new Problem(422, "The sheet does not hold together.", { faults: result.faults });
+  served(diagnoseMotor, async ({ body, request }) => {
+    const result = await workedOut(request, "diagnose", body);
+    if (result instanceof Problem || result.ok) return result;
+    return new Problem(422, "The sheet does not hold together.", { faults: result.faults });
   }),
 );

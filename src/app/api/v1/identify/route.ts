@@ -1,13 +1,12 @@
 import { identifyLeads } from "@/contract";
-import { identify } from "@/core";
+import { workedOut } from "@/server/heavy";
 import { Problem } from "@/server/problem";
 import { served, serveRoutes } from "@/server/serveRoutes";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
-  served(identifyLeads, ({ body }) => {
-    const result = identify(body);
-    return result.ok
-      ? result
-      : new Problem(422, "The sheet does not hold together.", { faults: result.faults });
+  served(identifyLeads, async ({ body, request }) => {
+    const result = await workedOut(request, "identify", body);
+    if (result instanceof Problem || result.ok) return result;
+    return new Problem(422, "The sheet does not hold together.", { faults: result.faults });
   }),
 );

@@ -1,8 +1,7 @@
 import { matchStock } from "@/contract";
-import { database } from "@/server/database";
-import { rankStock } from "@/server/rankStock";
+import { workedOut } from "@/server/heavy";
 import { served, serveRoutes } from "@/server/serveRoutes";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
-  served(matchStock, ({ body, shop }) => rankStock(database(), shop, body)),
+  served(matchStock, ({ body, shop, request }) => workedOut(request, "rankStock", shop, body)),
 );

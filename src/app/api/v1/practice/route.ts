@@ -1,7 +1,8 @@
 import { handInMotor, practiceResults } from "@/contract";
-import { grade } from "@/core/practice";
 import { database } from "@/server/database";
+import { workedOut } from "@/server/heavy";
 import { practiceStore } from "@/server/practiceStore";
+import { Problem } from "@/server/problem";
 import { served, serveRoutes } from "@/server/serveRoutes";
 
 const MOST_LINES = 200;
@@ -14,8 +15,9 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
       ? { people: await store.people(MOST_PEOPLE) }
       : { results: await store.of(query.person, MOST_LINES) };
   }),
-  served(handInMotor, async ({ body, shop }) => {
-    const graded = grade(body);
+  served(handInMotor, async ({ body, shop, request }) => {
+    const graded = await workedOut(request, "grade", body);
+    if (graded instanceof Problem) return graded;
     await practiceStore(database(), shop).keep(body, graded);
     return { grade: graded };
   }),

@@ -1,7 +1,8 @@
 import { handInWiring, wiringResults } from "@/contract";
-import { gradeWiring, wiringTask } from "@/core/practice";
 import { database } from "@/server/database";
+import { workedOut } from "@/server/heavy";
 import { practiceStore } from "@/server/practiceStore";
+import { Problem } from "@/server/problem";
 import { served, serveRoutes } from "@/server/serveRoutes";
 
 const MOST_LINES = 100;
@@ -10,10 +11,11 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
   served(wiringResults, async ({ query, shop }) => ({
     results: await practiceStore(database(), shop).wiringsOf(query.person, MOST_LINES),
   })),
-  served(handInWiring, async ({ body, shop }) => {
-    const grade = gradeWiring(body);
-    const { compartment } = wiringTask(body.seed, body.wish);
-    await practiceStore(database(), shop).keepWiring(body, compartment.title, grade);
+  served(handInWiring, async ({ body, shop, request }) => {
+    const graded = await workedOut(request, "gradedWiring", body);
+    if (graded instanceof Problem) return graded;
+    const { grade, equipment } = graded;
+    await practiceStore(database(), shop).keepWiring(body, equipment, grade);
     return { grade };
   }),
 );

@@ -1,0 +1,62 @@
+import { availableParallelism } from "node:os";
+import { Worker } from "node:worker_threads";
+import { Problem } from "../problem";
+import { Shares } from "./share";
+import { Abandoned, Threads, TooLong } from "./threads";
+import type { Works } from "./work";
+
+const LIMITS = {
+  threads: Math.max(2, availableParallelism() - 1),
+  waiting: 256,
+  waitingOfOne: 64,
+  workMs: 12_000,
+};
+const MOST_MEGABYTES = 768;
+
+/** Kept on the process, not the module: each route may be built with a copy of this file. */
+const kept = globalThis as typeof globalThis & { oddLeadHeavy?: { threads: Threads; shares: Shares } };
+
+function heavy() {
+  kept.oddLeadHeavy ??= {
+    threads: new Threads(
+      () =>
+        new Worker(new URL("./work.worker.ts", import.meta.url), {
+          resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
+        }),
+      LIMITS,
+    ),
+    shares: new Shares(),
+  };
+  return kept.oddLeadHeavy;
+}
+
+/**
+ * Works something out in a thread of its own, so that the server answers everybody else meanwhile.
+ *
+ * @returns a problem where this address has used up its share, or where it took too long
+ * @throws QueueFull, or what the work threw
+ */
+export async function workedOut<K extends keyof Works>(
+  request: Request,
+  what: K,
+  ...given: Parameters<Works[K]>
+): Promise<Awaited<ReturnType<Works[K]>> | Problem> {
+  const { threads, shares } = heavy();
+  const account = request.headers.get("x-odd-lead-remote") ?? "local";
+  const waitMs = shares.waitMs(account, Date.now());
+  if (waitMs > 0) {
+    const seconds = Math.ceil(waitMs / 1000);
+    const words = `This address has used its share of the server’s computing; ask again in ${seconds} s.`;
+    return new Problem(429, words, {}, { "retry-after": String(seconds) });
+  }
+  try {
+    const wanted = { account, what, given, signal: request.signal };
+    const value = await threads.run(wanted, (ms) => shares.pay(account, ms, Date.now()));
+    return value as Awaited<ReturnType<Works[K]>>;
+  } catch (error) {
+    if (error instanceof TooLong)
+      return new Problem(503, `That took longer than ${error.limitMs / 1000} s to work out and was stopped.`);
+    if (error instanceof Abandoned) return new Problem(503, "Nobody waited for the answer.");
+    throw error;
+  }
+}

@@ -1,0 +1,38 @@
+import { identify } from "@/core";
+import {
+  type FaultHandedIn,
+  faultTask,
+  grade,
+  gradeFault,
+  gradeWiring,
+  type WiringHandedIn,
+  wiringTask,
+} from "@/core/practice";
+import { diagnose } from "@/core/proving";
+import type { MatchRequest } from "@/core/stock";
+import { database } from "../database";
+import { rankStock } from "../rankStock";
+
+/** A practice fault graded, with what the list of results says of its task. */
+function gradedFault(handedIn: FaultHandedIn) {
+  const { wiring, complaint } = faultTask(handedIn.seed, handedIn.wish);
+  return { grade: gradeFault(handedIn), about: { equipment: wiring.compartment.title, complaint } };
+}
+
+/** A practice wiring graded, with the equipment that its task is of. */
+function gradedWiring(handedIn: WiringHandedIn) {
+  const { compartment } = wiringTask(handedIn.seed, handedIn.wish);
+  return { grade: gradeWiring(handedIn), equipment: compartment.title };
+}
+
+/** What takes the processor longer than a request may hold the server: worked out in threads of its own. */
+export const works = {
+  identify,
+  diagnose,
+  grade,
+  gradedFault,
+  gradedWiring,
+  rankStock: (shop: string, asked: MatchRequest) => rankStock(database(), shop, asked),
+};
+
+export type Works = typeof works;
