@@ -197,3 +197,29 @@ test("of some hundred hostile requests none ends in a fault of ours", async ({ b
   }
   expect(faults).toEqual([]);
 });
+
+test("who asks for much to be worked out holds up nobody else", async ({ baseURL }) => {
+  test.setTimeout(120_000);
+  const leads = Array.from({ length: 12 }, (_, i) => ({ id: `l${i}` }));
+  const random = seededRandom(5);
+  const readings = leads.flatMap(({ id: a }, i) =>
+    leads
+      .slice(i + 1)
+      .filter(() => random() < 0.6)
+      .map(({ id: b }) => ({
+        between: [a, b],
+        ...(random() < 0.5 ? { open: true } : { ohms: 1 + Math.round(40 * random()) }),
+      })),
+  );
+  const sheet = JSON.stringify({ format: "odd-lead/reading-sheet@1", leads, readings });
+  let answered = 0;
+  const heavy = Array.from({ length: 16 }, () =>
+    raw(baseURL, "POST", "/api/v1/identify", sheet).then(({ status }) => {
+      answered += 1;
+      return status;
+    }),
+  );
+  for (let i = 0; i < 5; i++) expect((await raw(baseURL, "GET", "/api/health")).status).toBe(200);
+  expect(answered).toBeLessThan(16);
+  expect(new Set(await Promise.all(heavy))).toEqual(new Set([200]));
+});

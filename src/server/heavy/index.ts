@@ -8,7 +8,7 @@ import type { Works } from "./work";
 const LIMITS = {
   threads: Math.max(2, availableParallelism() - 1),
   waiting: 256,
-  waitingOfOne: 64,
+  waitingOfOne: 128,
   workMs: 12_000,
 };
 const MOST_MEGABYTES = 768;
