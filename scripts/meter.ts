@@ -5,7 +5,7 @@
 import { parseArgs } from "node:util";
 import { LEAD_LIMITS, USUAL_METER } from "../src/core";
 import { motorForLeads, scpiMeter, seededRandom } from "../src/core/bench";
-import { serveMeter } from "../src/server/instrument/standIn";
+import { serveInstrument } from "../src/server/instrument/standIn";
 
 const { values } = parseArgs({
   options: {
@@ -33,7 +33,7 @@ if (fault) {
 }
 
 const random = seededRandom(seed);
-serveMeter(scpiMeter(motorForLeads(random, leads), USUAL_METER, random), port)
+serveInstrument(scpiMeter(motorForLeads(random, leads), USUAL_METER, random), port)
   .then((meter) => {
     console.log(`A meter answers on 127.0.0.1:${meter.port}, on a motor with the leads ${leads.join(", ")}.`);
     console.log(`*IDN?   ROUT:TOUC "${leads[0]}","${leads[1]}"   READ?   Ctrl-C ends it.`);

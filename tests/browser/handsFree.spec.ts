@@ -1,6 +1,6 @@
 import { expect, type Page, test } from "@playwright/test";
 import { scpiMeter, seededRandom } from "../../src/core/bench";
-import { serveMeter } from "../../src/server/instrument/standIn";
+import { serveInstrument } from "../../src/server/instrument/standIn";
 import { startMotor } from "./bench";
 
 /** Records what the browser's own voice is given to say. */
@@ -58,7 +58,7 @@ test("a meter by its address is read as it streams; a wrong address is said, and
   };
   const usual = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
   const virtual = scpiMeter(network, usual, seededRandom(3));
-  const real = await serveMeter(virtual);
+  const real = await serveInstrument(virtual);
   try {
     await startMotor(page, "WH BK BN");
     const fold = page.getByRole("region", { name: "Meter", exact: true });

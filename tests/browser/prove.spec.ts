@@ -66,6 +66,55 @@ async function answer(page: Page): Promise<boolean> {
   return true;
 }
 
+test("simulated instruments on a virtual machine are read like real ones, and say when they are gone", async ({
+  page,
+}) => {
+  await openIceHouse(page, "prove");
+  const lines = page.getByRole("button", { name: /Strike line/ });
+  await expect(asked(page)).toBeVisible();
+  while ((await lines.count()) > 0) {
+    const before = await lines.count();
+    await lines.first().click();
+    await expect(lines).toHaveCount(before - 1);
+  }
+  await page.getByRole("button", { name: /Instruments that are read/ }).click();
+  await page.getByLabel("Simulated bench").selectOption("sound");
+  const instrument = asked(page).getByRole("region", { name: "Instrument" });
+  let taken = 0;
+  for (let line = 0; line < 5; line++) {
+    await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+    const asks = (await asked(page).getByRole("heading").textContent()) ?? "";
+    if (/Does it start/.test(asks)) {
+      await expect(instrument).toContainText("it starts by itself");
+      await asked(page).getByRole("button", { name: "Starts by itself" }).click();
+    } else if (/which way/.test(asks)) {
+      await expect(instrument).toContainText(/turns C?CW seen from/);
+      await asked(page)
+        .getByRole("button", { name: /^CCW, seen from the lead end/ })
+        .click();
+    } else {
+      await expect(instrument).toContainText("steady");
+      await expect(instrument.getByRole("status", { name: "Display" })).toHaveText(
+        /^(?:[\d.]+ (?:A|V|rpm|µF|Ω)|OL)$/,
+      );
+      await instrument.getByRole("button", { name: "Take it" }).click();
+      taken += 1;
+    }
+    await expect(lines).toHaveCount(line + 1);
+  }
+  expect(taken).toBeGreaterThan(0);
+  await page.getByLabel("Simulated bench").selectOption("none");
+  await expect(instrument).toHaveCount(0);
+  // A real instrument that nothing answers for: said, and typing goes on.
+  await page.getByLabel("Clamp meter", { exact: true }).fill("127.0.0.1");
+  await page.getByLabel("Clamp meter", { exact: true }).press("Enter");
+  await page.getByLabel("Port of the clamp meter").fill("1999");
+  await page.getByLabel("Port of the clamp meter").press("Enter");
+  await page.getByRole("button", { name: /Something else/ }).click();
+  await page.getByRole("combobox", { name: "What", exact: true }).selectOption("line-amps");
+  await expect(page.getByRole("alert").filter({ hasText: "Nothing answers as a meter" })).toBeVisible();
+});
+
 test.describe("on a phone", () => {
   test.use({ viewport: { width: 390, height: 844 } });
 

@@ -1,5 +1,7 @@
 import { z } from "zod";
 import { LEAD_LIMITS, readingSheet } from "@/core";
+import { BENCH_FAULTS } from "@/core/bench";
+import { INSTRUMENT_KINDS, type NextCheck, nextCheck, provingSheet } from "@/core/proving";
 import { route } from "../route";
 
 const attached = z.object({ meter: z.uuid() });
@@ -11,8 +13,19 @@ const lead = z
   .min(1)
   .max(64)
   .regex(/^[^",\s]+$/, "a lead's id for the meter has no quotes, commas or spaces");
+/** Whether the names of a check can stand between quotes in an instrument's line. */
+function isPlain({ because: _, ...check }: NextCheck): boolean {
+  return !/[",\p{Cc}]/u.test(Object.values(check).flat().join(" "));
+}
 /** The caller's own number for this touch; values in the stream carry it. */
 const touch = z.number().int().min(0).default(0);
+
+/** Of the same seed comes the same motor, or machine. */
+const seed = z
+  .number()
+  .int()
+  .min(0)
+  .max(2 ** 32 - 1);
 
 /** Where a meter listens. Ports under 1024 are other services'. */
 export const meterAddress = z.object({
@@ -29,24 +42,32 @@ export type MeterAddress = z.output<typeof meterAddress>;
 /** One value of the stream. */
 export const meterValue = z.object({
   touch: z.number().int(),
-  shown: z.union([z.object({ open: z.literal(true) }), z.object({ ohms: z.number() })]),
+  shown: z.union([
+    z.object({ open: z.literal(true) }),
+    z.object({ ohms: z.number() }),
+    /** Of an instrument that measures something else, in the unit of its kind. */
+    z.object({ figure: z.number() }),
+  ]),
 });
 
 export const attachMeter = route({
   id: "attachMeter",
   method: "POST",
   path: "/api/v1/meter",
-  summary: "Attach a meter: one at an address of the own network, or the stand-in on a virtual motor",
+  summary:
+    "Attach a meter: one at an address of the own network, or a stand-in on a virtual motor or machine",
   body: z.union([
-    z.object({ address: meterAddress }),
+    z.object({ address: meterAddress, measures: z.enum(INSTRUMENT_KINDS).default("ohms") }),
     z.object({
       leads: z.array(lead).min(LEAD_LIMITS.fewest).max(LEAD_LIMITS.most),
-      seed: z
-        .number()
-        .int()
-        .min(0)
-        .max(2 ** 32 - 1),
+      seed,
       meter: readingSheet.shape.meter,
+    }),
+    /** Instruments beside a powered virtual machine on this wiring, sound or with a fault that is not told. */
+    z.object({
+      bench: provingSheet.pick({ motor: true, wiring: true, load: true }),
+      seed,
+      fault: z.enum(BENCH_FAULTS).default("none"),
     }),
   ]),
   refused: "No meter can be attached to that.",
@@ -78,9 +99,17 @@ export const moveProbes = route({
     z.object({ lifted: z.literal(true), touch }),
     /** The tips together, on one lead. */
     z.object({ tips: lead, touch }),
+    /** Clamp, probes or light where this check wants them, under its call. */
+    z.object({
+      check: nextCheck.refine(isPlain, "a name for an instrument has no quotes, commas or line ends"),
+      touch,
+    }),
   ]),
   refused: "The probes cannot be put there.",
-  answer: z.object({ touched: z.literal(true) }),
+  answer: z.object({
+    touched: z.literal(true),
+    seen: z.string().optional().meta({ description: "What an eye beside the virtual machine would see." }),
+  }),
 });
 
 export const streamMeter = route({

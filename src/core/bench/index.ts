@@ -20,9 +20,12 @@ export {
 export { type LedProof, ledProof, type Outcome, outcomeOf } from "./ledProof";
 export { type Ohmmeter, ohmmeter } from "./ohmmeter";
 export { type PlatedMotor, platedMotor } from "./platedMotor";
+export { BENCH_FAULTS, poweredBench } from "./poweredBench";
 export { drawnFault, type PoweredFault, type PoweredMachine, poweredMachine } from "./poweredMachine";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
 export { motorForLeads, randomMotor, type VirtualMotor } from "./randomMotor";
 export { attackRetrofit, retrofitPlan } from "./retrofitAttack";
-export { type ScpiMeter, scpiMeter, shownOf } from "./scpiMeter";
+export type { ScpiInstrument } from "./scpiLine";
+export { scpiMeter, shownOf } from "./scpiMeter";
+export { callLine, configureLine, eyeLine, figureOf, placeLine, scpiPowered } from "./scpiPowered";
 export { ATTACKED_KINDS, attack, goodPlans } from "./wiringAttack";

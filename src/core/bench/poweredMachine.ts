@@ -32,6 +32,8 @@ export interface PoweredFault {
 /** A machine under power with a load, a fault or none, and instruments on it. */
 export interface PoweredMachine {
   readonly fault: PoweredFault;
+  /** The calls it can be put under. */
+  readonly calls: readonly string[];
   /** Answers a check as its instrument, or the eye, would; null where nobody could make it. */
   readonly observe: (check: NextCheck) => ProvingObservation | null;
   /** True amps on a lead under a call, for the bench to hold intervals against. */
@@ -42,7 +44,7 @@ export interface PoweredMachine {
 
 interface Powered {
   readonly plan: WiringPlan;
-  readonly built: BuiltMotor;
+  readonly built: Pick<BuiltMotor, "motor" | "truth">;
   readonly random: Random;
   /** Turned over the capacitor of the same branch: ids by what a technician calls them. */
   readonly capacitors: readonly { readonly at: string; readonly id: string; readonly microfarads: number }[];
@@ -168,6 +170,7 @@ export function poweredMachine(
   };
   return {
     fault,
+    calls: statesOf(plan.compartment).map(({ id }) => id),
     trueAmps: (call, lead) => ampsOf(run(call), run(call).solution, lead),
     opened: (call) => run(call).open,
     observe: (check) => observed(check),
@@ -405,7 +408,7 @@ function withContacts(branches: readonly Branch[], { cause }: PoweredFault): Bra
 /** Ohms between two places by relaxing node volts: no matrix, nothing of the model's own way. */
 function directOhms(
   { machine, circuit }: Run,
-  built: BuiltMotor,
+  built: Powered["built"],
   [one, other]: readonly [string, string],
 ): number {
   const nodeOf = (place: string) =>

@@ -3,22 +3,18 @@ import type { Meter } from "../ohms/readingError";
 import type { OhmsShown } from "../quantity/ohms";
 import { ohmmeter } from "./ohmmeter";
 import type { Random } from "./random";
+import {
+  namesOf,
+  numberOf,
+  SCPI_OVERLOAD,
+  ScpiErrors,
+  type ScpiInstrument,
+  scientific,
+  scpiInstrument,
+} from "./scpiLine";
 
 /** What the probes of the virtual meter are on: two leads, a lead and the shell, or nothing. */
 export type Probes = readonly [string, string] | readonly [string, null] | null;
-
-/**
- * A bench ohmmeter that speaks SCPI (IEEE 488.2 and SCPI-99: *IDN?, *RST, *CLS, CONFigure:RESistance, READ?,
- * MEASure:RESistance?, SYSTem:ERRor?), on a virtual motor. Two commands are its own, since it has no hands:
- * ROUTe:TOUCh "lead","lead" (or SHELL) puts the probes on, ROUTe:RELease lifts them.
- */
-export interface ScpiMeter {
-  /** Takes one line; gives the answer to a query, or null where a command has none. */
-  readonly answer: (line: string, nowMs: number) => string | null;
-}
-
-/** Over range, as SCPI says it. */
-export const SCPI_OVERLOAD = 9.9e37;
 
 /** After the probes touch, the display shows over range for so long and then comes to rest, as a hand feels it. */
 const CONTACT_MS = 200;
@@ -27,6 +23,10 @@ const SETTLING_MS = 220;
 const FIRST_MISS = 0.12;
 
 /**
+ * A bench ohmmeter that speaks SCPI (*IDN?, *RST, *CLS, CONFigure:RESistance, READ?, MEASure:RESistance?, SYSTem:ERRor?),
+ * on a virtual motor. Two commands are its own, since it has no hands: ROUTe:TOUCh "lead","lead" (or SHELL) puts the
+ * probes on, ROUTe:RELease lifts them.
+ *
  * @param network the motor; leads are named as in `network.leadAt`.
  * @param shellOhms what a lead reads to the shell; open where null.
  */
@@ -35,21 +35,18 @@ export function scpiMeter(
   meter: Meter,
   random: Random,
   shellOhms: (lead: string) => number | null = () => null,
-): ScpiMeter {
+): ScpiInstrument {
   const read = ohmmeter(network, meter, random);
-  const errors: string[] = [];
+  const errors = new ScpiErrors();
   let probes: Probes = null;
   let touchedMs = 0;
   /** One error per contact: a real meter is off by the same as long as the probes stay. */
   let rest: OhmsShown = { open: true };
 
-  const fail = (error: string): null => {
-    if (errors.length < 20) errors.push(error);
-    return null;
-  };
+  const fail = errors.add;
 
   const touch = (argument: string, nowMs: number): null => {
-    const names = argument.split(",").map((part) => part.trim().replace(/^"(.*)"$/, "$1"));
+    const names = namesOf(argument);
     const [one, other] = names;
     if (names.length !== 2 || !one || !other) return fail('-109,"Missing parameter"');
     const shell = /^shell$/i.test(other);
@@ -71,53 +68,31 @@ export function scpiMeter(
     return Math.max(0, digits) * meter.resolutionOhms;
   };
 
-  const commands: readonly [RegExp, (argument: string, nowMs: number) => string | null][] = [
-    [/^\*IDN\?$/i, () => "ODD LEAD,VIRTUAL OHMMETER,0,1"],
+  return scpiInstrument(
     [
-      /^\*(RST|CLS)$/i,
-      () => {
-        errors.length = 0;
-        return null;
-      },
+      ...errors.commands("ODD LEAD,VIRTUAL OHMMETER,0,1"),
+      [/^CONF(?:IGURE)?:RES(?:ISTANCE)?$/i, () => null],
+      [/^(?:MEAS(?:URE)?:RES(?:ISTANCE)?|READ)\?$/i, (_, nowMs) => scientific(display(nowMs))],
+      [/^ROUT(?:E)?:TOUC(?:H)?$/i, touch],
+      [
+        /^ROUT(?:E)?:REL(?:EASE)?$/i,
+        () => {
+          probes = null;
+          return null;
+        },
+      ],
     ],
-    [/^CONF(?:IGURE)?:RES(?:ISTANCE)?$/i, () => null],
-    [/^(?:MEAS(?:URE)?:RES(?:ISTANCE)?|READ)\?$/i, (_, nowMs) => scientific(display(nowMs))],
-    [/^SYST(?:EM)?:ERR(?:OR)?(?::NEXT)?\?$/i, () => errors.shift() ?? '0,"No error"'],
-    [/^ROUT(?:E)?:TOUC(?:H)?$/i, touch],
-    [
-      /^ROUT(?:E)?:REL(?:EASE)?$/i,
-      () => {
-        probes = null;
-        return null;
-      },
-    ],
-  ];
-
-  return {
-    answer: (line, nowMs) => {
-      const text = line.trim().replace(/^:/, "");
-      if (text === "") return null;
-      const [, header = "", argument = ""] = /^(\S+)\s*(.*)$/.exec(text) ?? [];
-      const command = commands.find(([pattern]) => pattern.test(header));
-      return command ? command[1](argument, nowMs) : fail('-113,"Undefined header"');
-    },
-  };
+    errors,
+  );
 }
 
 function shownToShell(ohms: number | null): OhmsShown {
   return ohms === null ? { open: true } : { ohms };
 }
 
-/** NR3 as SCPI instruments write it: +1.24000000E+01. */
-function scientific(value: number): string {
-  const [mantissa = "0", exponent = "0"] = value.toExponential(8).split("e");
-  const power = Number(exponent);
-  return `+${mantissa}E${power < 0 ? "-" : "+"}${String(Math.abs(power)).padStart(2, "0")}`;
-}
-
-/** What a meter's answer to READ? shows; null where it is no number. */
+/** What an ohmmeter's answer to READ? shows; null where it is no number. */
 export function shownOf(answer: string): OhmsShown | null {
-  const value = Number(answer.trim());
-  if (answer.trim() === "" || !Number.isFinite(value)) return null;
-  return value >= 1e37 ? { open: true } : { ohms: Math.max(0, value) };
+  const value = numberOf(answer);
+  if (value === null) return null;
+  return value === Number.POSITIVE_INFINITY ? { open: true } : { ohms: Math.max(0, value) };
 }

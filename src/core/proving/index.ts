@@ -16,9 +16,11 @@ export {
   diagnosis,
   type Expectation,
   type NextCheck,
+  nextCheck,
   type ProvingLine,
   type RankedCause,
 } from "./diagnosis";
+export { INSTRUMENT_KINDS, type InstrumentKind, instrumentFor } from "./instrumentFor";
 export { stopAmps } from "./limits";
 export { AIRS, needsPower, observation, type ProvingObservation, SIGNS, STARTS } from "./observation";
 export { type ProvingSheet, type ProvingSheetInput, provingSheet } from "./provingSheet";

@@ -1,10 +1,19 @@
 import { randomUUID } from "node:crypto";
 import type { MeterAddress } from "@/contract";
 import { type Meter, USUAL_METER } from "@/core";
-import { motorForLeads, type Network, scpiMeter, seededRandom } from "@/core/bench";
+import {
+  configureLine,
+  motorForLeads,
+  type Network,
+  type PoweredMachine,
+  scpiMeter,
+  scpiPowered,
+  seededRandom,
+} from "@/core/bench";
+import type { InstrumentKind } from "@/core/proving";
 import { privateHost } from "./privateHost";
 import { type ScpiClient, scpiClient } from "./scpiClient";
-import { type StandIn, serveMeter } from "./standIn";
+import { type StandIn, serveInstrument } from "./standIn";
 
 /** A meter that a page reads: a real one at an address, or the stand-in on a virtual motor; the server's line to it. */
 export interface AttachedMeter {
@@ -13,6 +22,8 @@ export interface AttachedMeter {
   readonly client: ScpiClient;
   /** The stand-in, whose probes the page moves; null for a real meter, whose probes are in somebody's hands. */
   readonly standIn: StandIn | null;
+  /** What it measures now. */
+  measures: InstrumentKind;
   usedMs: number;
   /** The number that the page gave its latest touch; each value is told with the touch it is of. */
   touch: number;
@@ -39,9 +50,20 @@ export async function openBench(
 ): Promise<AttachedMeter> {
   const random = seededRandom(seed);
   const network: Network = motorForLeads(random, leads);
-  const standIn = await serveMeter(scpiMeter(network, meter, random));
+  const standIn = await serveInstrument(scpiMeter(network, meter, random));
   try {
-    return await attached(await scpiClient(standIn.port), standIn);
+    return await attached(await scpiClient(standIn.port), standIn, "ohms");
+  } catch (error) {
+    standIn.close();
+    throw error;
+  }
+}
+
+/** Puts stand-in instruments beside a powered virtual machine. */
+export async function openPowered(machine: PoweredMachine): Promise<AttachedMeter> {
+  const standIn = await serveInstrument(scpiPowered(machine));
+  try {
+    return await attached(await scpiClient(standIn.port), standIn, "amps");
   } catch (error) {
     standIn.close();
     throw error;
@@ -53,12 +75,12 @@ export async function openBench(
  *
  * @throws NoMeterThere
  */
-export async function attachAt(address: MeterAddress): Promise<AttachedMeter> {
+export async function attachAt(address: MeterAddress, measures: InstrumentKind): Promise<AttachedMeter> {
   const host = await privateHost(address.host);
   if (host === null) throw new NoMeterThere("not-private");
   const client = await scpiClient(address.port, host).catch(() => null);
   if (!client) throw new NoMeterThere("no-answer");
-  return attached(client, null).catch(() => {
+  return attached(client, null, measures).catch(() => {
     client.close();
     throw new NoMeterThere("no-answer");
   });
@@ -71,11 +93,23 @@ export class NoMeterThere extends Error {
   }
 }
 
-async function attached(client: ScpiClient, standIn: StandIn | null): Promise<AttachedMeter> {
+async function attached(
+  client: ScpiClient,
+  standIn: StandIn | null,
+  measures: InstrumentKind,
+): Promise<AttachedMeter> {
   clearIdle(Date.now());
   const identity = (await client.query("*IDN?")).slice(0, MOST_IDENTITY);
-  client.command("CONF:RES");
-  const made: AttachedMeter = { id: randomUUID(), identity, client, standIn, usedMs: Date.now(), touch: -1 };
+  client.command(configureLine(measures));
+  const made: AttachedMeter = {
+    id: randomUUID(),
+    identity,
+    client,
+    standIn,
+    measures,
+    usedMs: Date.now(),
+    touch: -1,
+  };
   meters.set(made.id, made);
   return made;
 }

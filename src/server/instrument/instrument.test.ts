@@ -68,15 +68,19 @@ describe("the stand-in meter over TCP", () => {
 describe("a meter at its address", () => {
   it("is attached by its name, and read like the stand-in", async () => {
     const standIn = await bench();
-    const real = await attachAt({ host: "127.0.0.1", port: standIn.standIn?.port ?? 0 });
+    const real = await attachAt({ host: "127.0.0.1", port: standIn.standIn?.port ?? 0 }, "ohms");
     open.push(real.id);
     expect(real.identity).toContain("VIRTUAL OHMMETER");
     expect(shownOf(await real.client.query("READ?"))).toEqual({ open: true });
   });
 
   it("is refused where nothing answers, and outside the own network", async () => {
-    await expect(attachAt({ host: "127.0.0.1", port: 1999 })).rejects.toMatchObject({ why: "no-answer" });
-    await expect(attachAt({ host: "203.0.113.5", port: 5025 })).rejects.toMatchObject({ why: "not-private" });
+    await expect(attachAt({ host: "127.0.0.1", port: 1999 }, "ohms")).rejects.toMatchObject({
+      why: "no-answer",
+    });
+    await expect(attachAt({ host: "203.0.113.5", port: 5025 }, "ohms")).rejects.toMatchObject({
+      why: "not-private",
+    });
   });
 
   it.each([

@@ -1,4 +1,7 @@
-import { shownOf } from "@/core/bench";
+import type { z } from "zod";
+import type { meterValue } from "@/contract";
+import { figureOf, shownOf } from "@/core/bench";
+import type { InstrumentKind } from "@/core/proving";
 import { log } from "../log";
 import { attachedMeter } from "./attachedMeters";
 
@@ -21,8 +24,8 @@ export function meterStream(id: string, { signal }: Request): Response {
           return;
         }
         try {
-          const { touch } = meter;
-          const shown = shownOf(await meter.client.query("READ?"));
+          const { touch, measures } = meter;
+          const shown = shownAs(await meter.client.query("READ?"), measures);
           if (signal.aborted) return;
           // A value asked for before the probes moved is of neither place.
           if (shown && touch === meter.touch)
@@ -41,4 +44,12 @@ export function meterStream(id: string, { signal }: Request): Response {
   return new Response(body, {
     headers: { "content-type": "text/event-stream", "cache-control": "no-store", "x-accel-buffering": "no" },
   });
+}
+
+/** An answer as the page is told it: an ohmmeter's as ohms, any other as the figure of its kind. */
+function shownAs(answer: string, measures: InstrumentKind): z.input<typeof meterValue>["shown"] | null {
+  if (measures === "ohms") return shownOf(answer);
+  const figure = figureOf(answer, measures);
+  if (figure === null) return null;
+  return figure === "open" ? { open: true } : { figure };
 }

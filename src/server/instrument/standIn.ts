@@ -1,7 +1,7 @@
 import { createServer, type Server, type Socket } from "node:net";
-import type { ScpiMeter } from "@/core/bench";
+import type { ScpiInstrument } from "@/core/bench";
 
-/** A stand-in meter that listens. */
+/** A stand-in instrument that listens. */
 export interface StandIn {
   readonly port: number;
   readonly close: () => void;
@@ -10,8 +10,8 @@ export interface StandIn {
 /** A line longer than this is no command. */
 const MOST_LINE = 512;
 
-/** Serves a virtual meter as a bench instrument would be: SCPI, a line each, over TCP, on loopback only. */
-export async function serveMeter(meter: ScpiMeter, port = 0): Promise<StandIn> {
+/** Serves a virtual instrument as a real one would be: SCPI, a line each, over TCP, on loopback only. */
+export async function serveInstrument(instrument: ScpiInstrument, port = 0): Promise<StandIn> {
   const sockets = new Set<Socket>();
   const server: Server = createServer((socket) => {
     sockets.add(socket);
@@ -26,7 +26,7 @@ export async function serveMeter(meter: ScpiMeter, port = 0): Promise<StandIn> {
       const lines = waiting.split(/\r?\n/);
       waiting = lines.pop() ?? "";
       for (const line of lines) {
-        const answer = meter.answer(line, Date.now());
+        const answer = instrument.answer(line, Date.now());
         if (answer !== null) socket.write(`${answer}\n`);
       }
     });

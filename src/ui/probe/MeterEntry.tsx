@@ -6,8 +6,8 @@ import { type Meter, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
+import { InstrumentAddress } from "../parts/InstrumentAddress";
 import { KeptEntry } from "../parts/KeptEntry";
-import { USUAL_PORT, useMeterAddress } from "./meterAddress";
 
 const RESOLUTIONS = [0.001, 0.01, 0.1, 1] as const;
 
@@ -50,50 +50,14 @@ export function MeterEntry() {
           onValue={(probeOhms) => set({ probeOhms })}
         />
       </Box>
-      <AddressEntry />
-    </Fold>
-  );
-}
-
-/** Where a meter that can be read over the network listens: a setting of this device. */
-function AddressEntry() {
-  const [address, setAddress] = useMeterAddress();
-  const port = address?.port ?? USUAL_PORT;
-  return (
-    <Box sx={{ mt: 4 }}>
-      <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
-        A meter on this network that speaks SCPI is read by its address; then “Attach the meter” stands under
-        the reading.
-      </Typography>
-      <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr 1fr", sm: "2fr 1fr 1fr" }, gap: 3 }}>
-        <KeptEntry
-          label="Meter’s address"
-          value={address?.host ?? ""}
-          placeholder="192.168.1.40"
-          maxLength={120}
-          onKeep={(text) => {
-            const host = text.trim();
-            if (host === "") setAddress(null);
-            else if (!/^[\w.:%-]+$/.test(host)) return "A name or an address, such as 192.168.1.40.";
-            else setAddress({ host, port });
-            return null;
-          }}
-        />
-        <KeptEntry
-          label="Port"
-          value={String(port)}
-          numeric
-          maxLength={5}
-          onKeep={(text) => {
-            const number = Number(text);
-            if (!Number.isInteger(number) || number < 1024 || number > 65_535)
-              return "A number from 1024 to 65535.";
-            if (address) setAddress({ host: address.host, port: number });
-            return null;
-          }}
-        />
+      <Box sx={{ mt: 4 }}>
+        <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
+          A meter on this network that speaks SCPI is read by its address; then “Attach the meter” stands
+          under the reading.
+        </Typography>
+        <InstrumentAddress kind="ohms" label="Meter’s address" />
       </Box>
-    </Box>
+    </Fold>
   );
 }
 

@@ -17,6 +17,7 @@ import {
 import { type Identification, type OhmsShown, ohmsDigits, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
 import { HELD } from "../parts/earlyEntries";
+import { useInstrumentAddress } from "../parts/instrumentAddress";
 import { LeadTag } from "../parts/LeadTag";
 import { useEarlyEntries } from "../parts/useEarlyEntries";
 import { WHEN_SLOW } from "../parts/whenSlow";
@@ -24,7 +25,6 @@ import { MONO, TOUCH } from "../theme/theme";
 import { readEntry } from "./entryGrammar";
 import { Keypad } from "./Keypad";
 import { LiveMeter } from "./LiveMeter";
-import { useMeterAddress } from "./meterAddress";
 import { PasteEntry } from "./PasteEntry";
 import { allPairs, sameTarget, type Target } from "./target";
 import type { MeterSource } from "./useMeter";
@@ -54,7 +54,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
   const [keypad, setKeypad] = useState(false);
   const [pasted, setPasted] = useState<string | null>(null);
   const [live, setLive] = useState<MeterSource | null>(null);
-  const [address] = useMeterAddress();
+  const [address] = useInstrumentAddress("ohms");
   const hold = useRef<(() => boolean) | null>(null);
   const field = useRef<HTMLInputElement>(null);
   const shortNames = useMemo(() => new Map([...names].map(([id, name]) => [id, name.short])), [names]);

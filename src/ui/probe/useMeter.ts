@@ -132,6 +132,7 @@ function follow(
     const read = meterValue.safeParse(JSON.parse(event.data));
     if (!read.success) return;
     const { touch, shown } = read.data;
+    if ("figure" in shown) return;
     if (touch !== last) latest = [];
     last = touch;
     latest = [...latest, shown].slice(-KEPT);

@@ -20,6 +20,7 @@ import { CauseList } from "./CauseList";
 import { CheckUp } from "./CheckUp";
 import { askWords, howWords } from "./checkWords";
 import { ExpectedTable } from "./ExpectedTable";
+import { InstrumentsFold, ReadInstruments } from "./Instruments";
 import { MoreEntry } from "./MoreEntry";
 import { ProofLines } from "./ProofLines";
 import { SeenEntry } from "./SeenEntry";
@@ -29,6 +30,14 @@ import { useNames } from "./useNames";
 
 /** Prove: the first power, what is to be seen, what was seen, and what it means. */
 export function ProveStage() {
+  return (
+    <ReadInstruments>
+      <Proof />
+    </ReadInstruments>
+  );
+}
+
+function Proof() {
   const { wiring, add, job } = useJob();
   const { diagnosis, working, refused } = useDiagnosis();
   const onSeen = (seen: ProvingObservation) => void add({ kind: "proof-seen", seen });
@@ -89,6 +98,7 @@ export function ProveStage() {
           </Choice>
         </Box>
         <ExpectedTable diagnosis={diagnosis} />
+        <InstrumentsFold />
       </Box>
     </Box>
   );

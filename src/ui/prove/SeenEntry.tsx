@@ -4,6 +4,8 @@ import Box from "@mui/material/Box";
 import type { NextCheck, ProvingObservation } from "@/core/proving";
 import { askWords, HOW_WORDS, UNIT } from "./checkWords";
 import { FigureEntry } from "./FigureEntry";
+import { useSourceFor } from "./Instruments";
+import { LiveFigure } from "./LiveFigure";
 import { Touches } from "./Touches";
 import { useNames } from "./useNames";
 
@@ -26,33 +28,41 @@ export function SeenEntry({
   const names = useNames();
   const label = askWords(check, names);
   const unit = UNIT[check.what] ?? "";
+  const source = useSourceFor(check);
   switch (check.what) {
     case "starts":
       return (
-        <Touches
-          label={label}
-          words={HOW_WORDS}
-          onTouch={(how) => onSeen({ what: "starts", call: check.call, how })}
-        />
+        <>
+          {source ? <LiveFigure source={source} check={check} onTake={null} /> : null}
+          <Touches
+            label={label}
+            words={HOW_WORDS}
+            onTouch={(how) => onSeen({ what: "starts", call: check.call, how })}
+          />
+        </>
       );
     case "turn":
       return (
-        <Touches
-          label={label}
-          words={TURNS}
-          onTouch={(way) =>
-            onSeen({
-              what: "turn",
-              call: check.call,
-              seen: way.startsWith("ccw") ? "ccw" : "cw",
-              end: way.endsWith("shaft") ? "shaft" : "lead",
-            })
-          }
-        />
+        <>
+          {source ? <LiveFigure source={source} check={check} onTake={null} /> : null}
+          <Touches
+            label={label}
+            words={TURNS}
+            onTouch={(way) =>
+              onSeen({
+                what: "turn",
+                call: check.call,
+                seen: way.startsWith("ccw") ? "ccw" : "cw",
+                end: way.endsWith("shaft") ? "shaft" : "lead",
+              })
+            }
+          />
+        </>
       );
     case "start-amps":
       return (
         <Box>
+          {source ? <LiveFigure source={source} check={check} onTake={null} /> : null}
           <FigureEntry
             label={label}
             unit={unit}
@@ -65,19 +75,18 @@ export function SeenEntry({
           />
         </Box>
       );
-    default:
+    default: {
+      const take = (value: number | "open") => {
+        const seen = figureSeen(check, value);
+        if (seen) onSeen(seen);
+      };
       return (
-        <FigureEntry
-          key={label}
-          label={label}
-          unit={unit}
-          open={check.what === "ohms"}
-          onFigure={(value) => {
-            const seen = figureSeen(check, value);
-            if (seen) onSeen(seen);
-          }}
-        />
+        <>
+          {source ? <LiveFigure source={source} check={check} onTake={take} /> : null}
+          <FigureEntry key={label} label={label} unit={unit} open={check.what === "ohms"} onFigure={take} />
+        </>
       );
+    }
   }
 }
 

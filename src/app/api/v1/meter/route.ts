@@ -1,13 +1,26 @@
 import { attachMeter } from "@/contract";
-import { type AttachedMeter, attachAt, NoMeterThere, openBench } from "@/server/instrument/attachedMeters";
+import { poweredBench } from "@/core/bench";
+import {
+  type AttachedMeter,
+  attachAt,
+  NoMeterThere,
+  openBench,
+  openPowered,
+} from "@/server/instrument/attachedMeters";
 import { Problem } from "@/server/problem";
 import { served, serveRoutes } from "@/server/serveRoutes";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
   served(attachMeter, async ({ body }) => {
-    if (!("address" in body)) return named(await openBench(body.leads, body.seed, body.meter));
+    if ("leads" in body) return named(await openBench(body.leads, body.seed, body.meter));
+    if ("bench" in body) {
+      const made = poweredBench(body.bench, body.seed, body.fault);
+      return made.ok
+        ? named(await openPowered(made.machine))
+        : new Problem(422, "There is nothing to put under power.", { faults: made.faults });
+    }
     try {
-      return named(await attachAt(body.address));
+      return named(await attachAt(body.address, body.measures));
     } catch (error) {
       if (!(error instanceof NoMeterThere)) throw error;
       const { host, port } = body.address;

@@ -1,5 +1,7 @@
 import type { z } from "zod";
 import { moveProbes } from "@/contract";
+import { callLine, configureLine, eyeLine, placeLine } from "@/core/bench";
+import { instrumentFor } from "@/core/proving";
 import { attachedMeter } from "@/server/instrument/attachedMeters";
 import { Problem } from "@/server/problem";
 import { served, serveRoutes } from "@/server/serveRoutes";
@@ -10,17 +12,24 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
     if (!meter) return new Problem(404, "That meter is no longer attached.");
     meter.touch = body.touch;
     // A real meter's probes are in somebody's hands: what it shows from here on is of this touch.
+    if ("check" in body) {
+      meter.measures = instrumentFor(body.check.what) ?? meter.measures;
+      meter.client.command(configureLine(meter.measures));
+    }
     if (!meter.standIn) return { touched: true as const };
-    meter.client.command(commandOf(body));
+    for (const line of linesOf(body)) meter.client.command(line);
     const error = await meter.client.query("SYST:ERR?");
     if (!error.startsWith("0,")) return new Problem(422, "The meter refused that.", { detail: error });
-    return { touched: true as const };
+    const eye = "check" in body ? eyeLine(body.check) : null;
+    const seen = eye ? (await meter.client.query(eye)).replaceAll('"', "") : null;
+    return { touched: true as const, ...(seen ? { seen } : {}) };
   }),
 );
 
-function commandOf(to: z.output<NonNullable<typeof moveProbes.body>>): string {
-  if ("lifted" in to) return "ROUT:REL";
-  if ("shell" in to) return `ROUT:TOUC "${to.shell}",SHELL`;
-  if ("tips" in to) return `ROUT:TOUC "${to.tips}","${to.tips}"`;
-  return `ROUT:TOUC ${to.between.map((id) => `"${id}"`).join()}`;
+function linesOf(to: z.output<NonNullable<typeof moveProbes.body>>): readonly string[] {
+  if ("lifted" in to) return ["ROUT:REL"];
+  if ("shell" in to) return [`ROUT:TOUC "${to.shell}",SHELL`];
+  if ("tips" in to) return [`ROUT:TOUC "${to.tips}","${to.tips}"`];
+  if ("check" in to) return [callLine(to.check), placeLine(to.check)];
+  return [`ROUT:TOUC ${to.between.map((id) => `"${id}"`).join()}`];
 }
