@@ -2,6 +2,7 @@
 
 export { junctionGroups, type Network } from "../motor/network";
 export { type BuiltMotor, builtMotor } from "./builtMotor";
+export { drawnFault } from "./drawnFault";
 export {
   aboutOf,
   meterFor,
@@ -21,7 +22,8 @@ export { type LedProof, ledProof, type Outcome, outcomeOf } from "./ledProof";
 export { type Ohmmeter, ohmmeter } from "./ohmmeter";
 export { type PlatedMotor, platedMotor } from "./platedMotor";
 export { BENCH_FAULTS, poweredBench } from "./poweredBench";
-export { drawnFault, type PoweredFault, type PoweredMachine, poweredMachine } from "./poweredMachine";
+export type { PoweredFault } from "./poweredFault";
+export { type PoweredMachine, poweredMachine } from "./poweredMachine";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";
 export { motorForLeads, randomMotor, type VirtualMotor } from "./randomMotor";
 export { attackRetrofit, retrofitPlan } from "./retrofitAttack";

@@ -9,7 +9,9 @@ import { sightOf } from "../proving/sight";
 import { AS_PLANNED } from "../proving/suspects";
 import { COMPARTMENTS } from "../wiring/equipment";
 import type { EquipmentState } from "../wiring/stateCircuit";
-import { drawnFault, type PoweredFault, type PoweredMachine, poweredMachine } from "./poweredMachine";
+import { drawnFault } from "./drawnFault";
+import type { PoweredFault } from "./poweredFault";
+import { type PoweredMachine, poweredMachine } from "./poweredMachine";
 import { pick, type Random } from "./random";
 import { ATTACKED_KINDS, type AttackedPlan, goodPlans } from "./wiringAttack";
 

@@ -2,7 +2,8 @@ import { CAUSES } from "../proving/causes";
 import { provingCase } from "../proving/provingCase";
 import type { ProvingSheet } from "../proving/provingSheet";
 import type { Refused } from "../quantity/fault";
-import { drawnFault, type PoweredMachine, poweredMachine } from "./poweredMachine";
+import { drawnFault } from "./drawnFault";
+import { type PoweredMachine, poweredMachine } from "./poweredMachine";
 import { seededRandom, shuffled } from "./random";
 
 /** What a virtual machine of a sheet is to have. */

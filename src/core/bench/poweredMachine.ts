@@ -1,14 +1,11 @@
 import type { Branch, Machine } from "../machine/circuit";
 import { abs, type Complex, sub, ZERO } from "../machine/complex";
-import { GROUND } from "../machine/joinedCircuit";
 import type { Load } from "../machine/load";
 import type { StartContact } from "../machine/operatingPoint";
 import { operatingPoint } from "../machine/operatingPoint";
 import { type Solution, solve } from "../machine/solve";
-import type { Cause } from "../proving/causes";
 import type { NextCheck } from "../proving/diagnosis";
 import type { ProvingObservation } from "../proving/observation";
-import { CAPPED } from "../wiring/compartment";
 import type { WiringPlan } from "../wiring/plan";
 import {
   type EquipmentState,
@@ -19,15 +16,16 @@ import {
   statesOf,
 } from "../wiring/stateCircuit";
 import type { BuiltMotor } from "./builtMotor";
-import { gaussian, logUniform, pick, type Random } from "./random";
-
-/** What is the matter with a virtual machine, and how much of it. */
-export interface PoweredFault {
-  readonly cause: Exclude<Cause, "unknown">;
-  readonly at: readonly string[];
-  /** Of the cause: microfarads, times the load, a share; 0 where there is no degree. */
-  readonly degree: number;
-}
+import { directOhms } from "./directOhms";
+import {
+  injected,
+  type NamedCapacitor,
+  type PoweredFault,
+  timesComplex,
+  wiredWith,
+  withContacts,
+} from "./poweredFault";
+import { gaussian, logUniform, type Random } from "./random";
 
 /** A machine under power with a load, a fault or none, and instruments on it. */
 export interface PoweredMachine {
@@ -42,12 +40,13 @@ export interface PoweredMachine {
   readonly opened: (call: string) => number;
 }
 
-interface Powered {
+/** What a virtual machine is made of. */
+export interface Powered {
   readonly plan: WiringPlan;
   readonly built: Pick<BuiltMotor, "motor" | "truth">;
   readonly random: Random;
   /** Turned over the capacitor of the same branch: ids by what a technician calls them. */
-  readonly capacitors: readonly { readonly at: string; readonly id: string; readonly microfarads: number }[];
+  readonly capacitors: readonly NamedCapacitor[];
 }
 
 /** Of the input, what the iron of a small motor turns to heat: the model that proves has none. */
@@ -266,7 +265,7 @@ export function poweredMachine(
       }
       case "ohms": {
         const [first] = statesOf(plan.compartment).filter(({ calls }) => calls.length === 1);
-        const ohms = directOhms(run(first?.id ?? ""), built, check.between);
+        const ohms = directOhms(run(first?.id ?? ""), built.motor.leads, check.between);
         return ohms > 1e6
           ? { what: "ohms", between: check.between, open: true }
           : { what: "ohms", between: check.between, ohms: shown(ohms, OHMMETER), meter: OHMMETER };
@@ -286,10 +285,6 @@ interface Run {
   readonly open: number;
 }
 
-function timesComplex({ re, im }: Complex, times: number): Complex {
-  return { re: re * times, im: im * times };
-}
-
 /** Iron loss as a resistor across every main winding, so many watts in all. */
 function withIron(branches: readonly Branch[], watts: number, volts: number): Branch[] {
   const mains = branches.filter((branch) => branch.kind === "winding" && branch.place.turns === 1);
@@ -306,250 +301,4 @@ function withIron(branches: readonly Branch[], watts: number, volts: number): Br
       }),
     ),
   ];
-}
-
-/** Faults of the wires: leads where they do not belong. */
-function wiredWith(plan: WiringPlan, { cause, at }: PoweredFault): WiringPlan {
-  const [one = "", other = ""] = at;
-  const { landings } = plan;
-  const land = (changes: Record<string, string>): WiringPlan => ({
-    ...plan,
-    landings: { ...landings, ...changes },
-  });
-  switch (cause) {
-    case "leads-exchanged":
-    case "wrong-tap":
-      return land({ [one]: landings[other] ?? CAPPED, [other]: landings[one] ?? CAPPED });
-    case "lead-off":
-      return land({ [one]: CAPPED });
-    case "wrong-terminal":
-      return land({ [one]: other });
-    default:
-      return plan;
-  }
-}
-
-/** Faults of parts, windings and supply: on the branches. */
-function injected(
-  branches: readonly Branch[],
-  fault: PoweredFault,
-  capacitors: Powered["capacitors"],
-): Branch[] {
-  const [at = "", other = ""] = fault.at;
-  const idOf = (name: string) => capacitors.find((one) => one.at === name)?.id ?? name;
-  const without = (gone: (id: string) => boolean) => branches.filter(({ id }) => !gone(id));
-  const capacity = (values: Readonly<Record<string, number>>) =>
-    branches.map((branch): Branch => {
-      const value = values[branch.id];
-      return branch.kind === "capacitor" && value !== undefined ? { ...branch, microfarads: value } : branch;
-    });
-  switch (fault.cause) {
-    case "capacitor-missing":
-    case "capacitor-open":
-      return without((id) => id === idOf(at));
-    case "capacitor-shorted":
-      return branches.map(
-        (branch): Branch =>
-          branch.id === idOf(at)
-            ? { kind: "resistor", id: branch.id, from: branch.from, to: branch.to, ohms: 0.5 }
-            : branch,
-      );
-    case "capacitor-weak":
-    case "capacitor-wrong":
-      return capacity({ [idOf(at)]: fault.degree });
-    case "capacitor-halves-exchanged": {
-      const value = (name: string) => capacitors.find((one) => one.at === name)?.microfarads ?? 1;
-      return capacity({ [idOf(at)]: value(other), [idOf(other)]: value(at) });
-    }
-    case "start-winding-open":
-    case "main-half-open":
-      return without((id) => fault.at.includes(id.split("~")[0] ?? id));
-    case "shorted-turns":
-      return branches.flatMap((branch): Branch[] => {
-        if (branch.id !== at || branch.kind !== "winding") return [branch];
-        const part = (share: number) => ({
-          ...branch,
-          ohms: branch.ohms * share,
-          leakageOhms: branch.leakageOhms * share ** 2,
-          place: { ...branch.place, turns: branch.place.turns * share },
-        });
-        return [
-          part(1 - fault.degree),
-          { ...part(fault.degree), id: `${at}~loop`, from: GROUND, to: GROUND },
-        ];
-      });
-    case "supply-low":
-    case "supply-high":
-      return branches.map((branch) =>
-        branch.kind === "source" ? { ...branch, volts: timesComplex(branch.volts, fault.degree) } : branch,
-      );
-    case "volts-unbalanced":
-      return branches.map((branch) =>
-        branch.kind === "source" && branch.id === `supply:${at}`
-          ? { ...branch, volts: timesComplex(branch.volts, fault.degree) }
-          : branch,
-      );
-    case "phase-lost":
-      return without((id) => id === `supply:${at}`);
-    default:
-      return [...branches];
-  }
-}
-
-function withContacts(branches: readonly Branch[], { cause }: PoweredFault): Branch[] {
-  const coils = new Set(branches.map(({ id }) => id).filter((id) => id.endsWith("-coil")));
-  return branches.map((branch) =>
-    branch.kind === "switch" && (branch.id.endsWith("-switch") || coils.has(`${branch.id}-coil`))
-      ? { ...branch, closed: cause === "start-contact-stays-closed" }
-      : branch,
-  );
-}
-
-/** Ohms between two places by relaxing node volts: no matrix, nothing of the model's own way. */
-function directOhms(
-  { machine, circuit }: Run,
-  built: Powered["built"],
-  [one, other]: readonly [string, string],
-): number {
-  const nodeOf = (place: string) =>
-    circuit.nodeOf(built.motor.leads.some(({ id }) => id === place) ? leadEnd(place) : place);
-  const [a, b] = [nodeOf(one), nodeOf(other)];
-  if (a === b) return 0;
-  const wires = machine.branches.flatMap((branch) => {
-    if (branch.from === branch.to || branch.id.endsWith("~iron")) return [];
-    if (branch.kind === "winding" || branch.kind === "resistor")
-      return [{ from: branch.from, to: branch.to, siemens: 1 / Math.max(branch.ohms, 0.01) }];
-    return branch.kind === "switch" && branch.closed
-      ? [{ from: branch.from, to: branch.to, siemens: 100 }]
-      : [];
-  });
-  const nodes = new Map(
-    [...new Set([a, b, ...wires.flatMap(({ from, to }) => [from, to])])].map((node) => [node, 0]),
-  );
-  nodes.set(a, 1);
-  for (let sweep = 0; sweep < 4000; sweep++) {
-    let moved = 0;
-    for (const [node, before] of nodes) {
-      if (node === a || node === b) continue;
-      let [sum, total] = [0, 0];
-      for (const { from, to, siemens } of wires) {
-        if (from !== node && to !== node) continue;
-        sum += siemens * (nodes.get(from === node ? to : from) ?? 0);
-        total += siemens;
-      }
-      const next = total > 0 ? sum / total : before;
-      moved = Math.max(moved, Math.abs(next - before));
-      nodes.set(node, next);
-    }
-    if (moved < 1e-9) break;
-  }
-  const amps = wires.reduce((sum, { from, to, siemens }) => {
-    if (from === a) return sum + siemens * (1 - (nodes.get(to) ?? 0));
-    return to === a ? sum + siemens * (1 - (nodes.get(from) ?? 0)) : sum;
-  }, 0);
-  return amps < 5e-5 ? Number.POSITIVE_INFINITY : 1 / amps;
-}
-
-/** One fault of a cause on a machine, drawn at random; null where this machine cannot have it. */
-export function drawnFault(
-  { plan, built, random, capacitors }: Powered,
-  cause: Exclude<Cause, "unknown">,
-  serving: readonly string[],
-): PoweredFault | null {
-  const { motor, truth } = built;
-  const landed = motor.leads.filter(({ id }) => (plan.landings[id] ?? CAPPED) !== CAPPED).map(({ id }) => id);
-  const fault = (at: readonly string[], degree = 0): PoweredFault => ({ cause, at, degree });
-  const capacitor = capacitors.filter(({ at }) => serving.includes(at));
-  const mains = motor.coils.filter(({ winding }) => winding !== "start");
-  const { terminals, kind } = plan.compartment.supply;
-  switch (cause) {
-    case "as-planned":
-      return fault([]);
-    case "leads-exchanged":
-    case "wrong-tap": {
-      const taps = (id: string) =>
-        motor.leads.find((lead) => lead.id === id)?.slot.startsWith("speed-") === true;
-      const pairs = motor.leads.flatMap(({ id: one }, i) =>
-        motor.leads
-          .slice(i + 1)
-          .filter(({ id: other }) => plan.landings[one] !== plan.landings[other])
-          .filter(({ id: other }) => (taps(one) && taps(other)) === (cause === "wrong-tap"))
-          .map(({ id: other }) => [one, other]),
-      );
-      return pairs.length > 0 ? fault(pick(random, pairs)) : null;
-    }
-    case "lead-off":
-      return landed.length > 0 ? fault([pick(random, landed)]) : null;
-    case "wrong-terminal": {
-      const lead = pick(random, landed);
-      const device = plan.compartment.devices.find((one) =>
-        one.terminals.some(({ id }) => id === plan.landings[lead]),
-      );
-      const at = device?.terminals.findIndex(({ id }) => id === plan.landings[lead]) ?? -1;
-      const beside = [at - 1, at + 1].flatMap((i) => device?.terminals[i]?.id ?? []);
-      return beside.length > 0 ? fault([lead, pick(random, beside)]) : null;
-    }
-    case "capacitor-missing":
-    case "capacitor-open":
-    case "capacitor-shorted":
-      return capacitor.length > 0 ? fault([pick(random, capacitor).at]) : null;
-    case "capacitor-weak":
-    case "capacitor-wrong": {
-      if (capacitor.length === 0) return null;
-      const one = pick(random, capacitor);
-      const times =
-        cause === "capacitor-weak" ? 0.2 + 0.65 * random() : pick(random, [1.4, 1.6, 2, 2.5, 3.5]);
-      return fault([one.at], one.microfarads * times);
-    }
-    case "capacitor-halves-exchanged":
-      return capacitors.some(({ at }) => at === "herm") ? fault(["fan", "herm"]) : null;
-    case "start-winding-open": {
-      const start = motor.coils.filter(({ winding }) => winding === "start").map(({ id }) => id);
-      return start.length > 0 ? fault(start) : null;
-    }
-    case "main-half-open":
-      return fault([pick(random, mains).id]);
-    case "start-contact-stays-open":
-    case "start-contact-stays-closed": {
-      const geared =
-        (plan.startOut === "motor" &&
-          truth.gear.shaftSwitch &&
-          motor.coils.some(({ winding }) => winding === "start")) ||
-        (plan.startOut === "equipment" &&
-          plan.compartment.devices.some(({ parts }) =>
-            parts.some((part) => part.kind === "potential-relay"),
-          ));
-      return geared ? fault([]) : null;
-    }
-    case "supply-low":
-      return fault([], 0.7 + 0.17 * random());
-    case "supply-high":
-      return fault([], 1.13 + 0.15 * random());
-    case "phase-lost":
-      return fault([pick(random, kind === "line-and-neutral" ? terminals.slice(0, 1) : terminals)]);
-    case "volts-unbalanced":
-      return kind === "three-lines" ? fault([pick(random, terminals)], 0.86 + 0.08 * random()) : null;
-    case "shorted-turns": {
-      const windings = mains.filter(({ winding }) => winding !== "speed");
-      return windings.length > 0 ? fault([pick(random, windings).id], 0.05 + 0.13 * random()) : null;
-    }
-    case "rotor-bars":
-      return fault([], 1.6 + random());
-    case "shaft-stuck":
-      return fault([]);
-    case "drag":
-      return fault([], 0.4 + 0.5 * random());
-    case "load-heavy":
-      return fault([], 1.5 + random());
-    case "load-light":
-      return fault([], 0.15 + 0.4 * random());
-    case "turn-reversed":
-      return plan.turn.asDrawn || plan.turn.needed ? fault([]) : null;
-    case "clamp-round-two":
-      return fault([pick(random, landed)]);
-    case "clamp-turns":
-      return fault([pick(random, landed)], pick(random, [2, 3, 5]));
-    case "wrong-voltage-setting":
-      return null;
-  }
 }

@@ -1,4 +1,6 @@
-import { drawnFault, type PoweredFault, type PoweredMachine, poweredMachine } from "../bench/poweredMachine";
+import { drawnFault } from "../bench/drawnFault";
+import type { PoweredFault } from "../bench/poweredFault";
+import { type PoweredMachine, poweredMachine } from "../bench/poweredMachine";
 import { pick, type Random, seededRandom } from "../bench/random";
 import { type CapacitorPlace, capacitorsInCircuit } from "../proving/capacitorsInCircuit";
 import type { Cause } from "../proving/causes";
