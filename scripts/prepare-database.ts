@@ -1,5 +1,6 @@
 /** Brings the database at DATABASE_URL to the newest schema and puts the demo jobs in. */
 import { openDatabase } from "../src/server/database";
+import { bringSummariesUp, weighStatuses } from "../src/server/jobSummaries";
 import { migrateDatabase, oneAtATime } from "../src/server/migrate";
 import { seedDemo } from "../src/server/seedDemo";
 
@@ -10,6 +11,8 @@ try {
   await oneAtATime(db, async () => {
     await migrateDatabase(db);
     if (!process.argv.includes("--no-demo")) await seedDemo(db);
+    await bringSummariesUp(db);
+    await weighStatuses(db);
   });
 } finally {
   await end();

@@ -1,22 +1,18 @@
 import { database } from "@/server/database";
-import { jobStore, type StoredJob } from "@/server/jobStore";
+import { jobList } from "@/server/jobList";
 import { shopOf } from "@/server/shop";
 import { Home } from "@/ui/home/Home";
-import { jobLine } from "@/ui/home/jobLine";
 
-const MOST_LISTED = 30;
+const FIRST_PAGE = 30;
 
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  const store = jobStore(database(), shopOf());
+  const list = jobList(database(), shopOf());
   const lists = await Promise.all([
-    store.latest("own", MOST_LISTED),
-    store.latest("demo", MOST_LISTED),
+    list.page({ search: "", of: "own", shelved: "listed", most: FIRST_PAGE }),
+    list.demo(FIRST_PAGE),
   ]).catch(() => null);
-  const [own, demo] = lists ?? [[], []];
-  return <Home away={lists === null} own={own.map(lineOf)} demo={demo.map(lineOf)} />;
+  const [own, demo] = lists ?? [{ jobs: [], next: null }, []];
+  return <Home away={lists === null} own={own} demo={demo} />;
 }
-
-/** Worked out here, so that the first page needs no core in the browser. */
-const lineOf = ({ id, lastFactAt, facts }: StoredJob) => jobLine(id, lastFactAt, facts);

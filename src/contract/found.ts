@@ -2,7 +2,7 @@ import { describeApi, health } from "./routes/about";
 import { diagnoseMotor } from "./routes/diagnose";
 import { deleteEquipment, listEquipment, putEquipment } from "./routes/equipment";
 import { identifyLeads } from "./routes/identify";
-import { addFacts, factsOfJob, getPhoto, listJobs, putPhoto } from "./routes/jobs";
+import { addFacts, factsOfJob, getPhoto, listJobs, listUnits, putPhoto, visitsOfUnit } from "./routes/jobs";
 import { attachMeter, detachMeter, moveProbes, streamMeter } from "./routes/meter";
 import {
   faultResults,
@@ -34,6 +34,8 @@ export const ROUTES = [
   deleteEquipment,
   identifyLeads,
   listJobs,
+  listUnits,
+  visitsOfUnit,
   factsOfJob,
   addFacts,
   getPhoto,

@@ -13,8 +13,14 @@ export {
   factsOfJob,
   factsSince,
   getPhoto,
+  type JobLine,
+  type JobQuery,
+  jobLine,
   listJobs,
+  listUnits,
   putPhoto,
+  type UnitLine,
+  visitsOfUnit,
 } from "./routes/jobs";
 export {
   attachMeter,

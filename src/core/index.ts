@@ -97,6 +97,14 @@ export type {
   UsedPart,
 } from "./record/jobDraft";
 export {
+  foldedWords,
+  type JobSummary,
+  jobHeading,
+  jobSummary,
+  searchedWords,
+  summaryOf,
+} from "./record/jobSummary";
+export {
   type JobWiring,
   jobWiring,
   type KnownAnswer,
@@ -106,6 +114,7 @@ export {
 } from "./record/jobWiring";
 export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
 export { labelContent } from "./record/labelContent";
+export { type Unit, unit, type VisitedUnit, visitedUnit } from "./record/nouns/unit";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";
 export { provingSheetOf, turnedBy } from "./record/provingSheetOf";

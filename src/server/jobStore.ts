@@ -1,29 +1,17 @@
 import { isDeepStrictEqual } from "node:util";
-import { and, desc, eq, gt, inArray, isNotNull, isNull, notLike, or, sql } from "drizzle-orm";
+import { and, eq, gt, inArray, sql } from "drizzle-orm";
 import type { FactsSince } from "@/contract";
-import { deriveJob, type Fact, readFact } from "@/core";
+import { deriveJob, type Fact } from "@/core";
 import type { Database } from "./database";
-import { log } from "./log";
+import { readRows } from "./factRows";
+import { keepSummary } from "./jobSummaries";
 import { facts, jobs, stockUses } from "./schema";
 
 type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
 
-/** How the names of demo jobs begin that are a record only. */
-export const PAST_DEMO = "past-";
-
-/** A job in a list, with its facts. */
-export interface StoredJob {
-  readonly id: string;
-  readonly demo: string | null;
-  readonly lastFactAt: string;
-  readonly facts: readonly Fact[];
-}
-
 /** The jobs of one shop: the only way to them, so that every query is scoped here and nowhere else. */
 export function jobStore(db: Database, shopId: string) {
   const inShop = eq(jobs.shopId, shopId);
-  /** Past demo jobs are a record for the truck plan; there are too many of them to list. */
-  const listed = or(isNull(jobs.demo), notLike(jobs.demo, `${PAST_DEMO}%`));
 
   return {
     /** Facts that arrived after `arrival` (0 for all). A job nobody wrote to has none; that is no error. */
@@ -61,55 +49,13 @@ export function jobStore(db: Database, shopId: string) {
         await tx.insert(facts).values(news.map((f) => rowOf(f, shopId, jobId)));
         await tx
           .update(jobs)
-          .set({ lastFactAt: sql`greatest(${jobs.lastFactAt}, least(${made}::timestamptz, now()))` })
+          .set({
+            lastFactAt: sql`greatest(${jobs.lastFactAt}, least(${made}::timestamptz, date_trunc('milliseconds', now())))`,
+          })
           .where(thisJob);
-        if (news.some(({ body }) => body.kind === "used" || body.kind === "undone"))
-          await setUses(tx, shopId, jobId);
+        await keepDerived(tx, shopId, jobId, news);
         return [];
       });
-    },
-
-    /** The latest jobs by name and time, newest first; the name is the last one given. */
-    async titles(most: number): Promise<{ id: string; title: string; at: string }[]> {
-      // Names in full: in a query of one table the columns of both would be written without their table.
-      const title = sql<string | null>`(
-        select f.body->>'title' from facts f
-        where f.shop_id = jobs.shop_id and f.job_id = jobs.id and f.body->>'kind' = 'title'
-        order by f.arrival desc limit 1)`;
-      const rows = await db
-        .select({ id: jobs.id, at: jobs.lastFactAt, title })
-        .from(jobs)
-        .where(and(inShop, listed))
-        .orderBy(desc(jobs.lastFactAt))
-        .limit(most);
-      return rows.map((row) => ({
-        id: row.id,
-        title: row.title ?? "",
-        at: new Date(row.at).toISOString(),
-      }));
-    },
-
-    /** The latest jobs with their facts, newest first; demo jobs or the shop's own. */
-    async latest(kind: "own" | "demo", most: number): Promise<StoredJob[]> {
-      const rows = await db
-        .select()
-        .from(jobs)
-        .where(and(inShop, listed, kind === "demo" ? isNotNull(jobs.demo) : isNull(jobs.demo)))
-        .orderBy(...(kind === "demo" ? [sql`length(${jobs.demo})`, jobs.demo] : [desc(jobs.lastFactAt)]))
-        .limit(most);
-      if (rows.length === 0) return [];
-      const ids = rows.map((row) => row.id);
-      const all = await db
-        .select()
-        .from(facts)
-        .where(and(eq(facts.shopId, shopId), inArray(facts.jobId, ids)))
-        .orderBy(facts.arrival);
-      return rows.map((row) => ({
-        id: row.id,
-        demo: row.demo,
-        lastFactAt: new Date(row.lastFactAt).toISOString(),
-        facts: readRows(all.filter((f) => f.jobId === row.id)).read,
-      }));
     },
   };
 }
@@ -153,27 +99,33 @@ function normal(one: Fact): unknown {
   return JSON.parse(JSON.stringify({ ...one, at: new Date(one.at).toISOString() }));
 }
 
-/** What a job has in use of the stock, worked out anew from all its facts. The job's row is locked by the caller. */
-async function setUses(tx: Transaction, shopId: string, jobId: string): Promise<void> {
+/** A job of more facts than this is summed up when its status is weighed, not while somebody waits for the write. */
+const MOST_AT_ONCE = 3000;
+
+/** What is kept beside a job's facts, worked out anew from all of them. The job's row is locked by the caller. */
+async function keepDerived(
+  tx: Transaction,
+  shopId: string,
+  jobId: string,
+  news: readonly Fact[],
+): Promise<void> {
+  const uses = news.some(({ body }) => body.kind === "used" || body.kind === "undone");
   const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
-  const rows = await tx.select().from(facts).where(ofJob).orderBy(facts.arrival);
-  const { used } = deriveJob(readRows(rows).read);
+  const rows = await tx
+    .select()
+    .from(facts)
+    .where(ofJob)
+    .orderBy(facts.arrival)
+    .limit(uses ? Number.MAX_SAFE_INTEGER : MOST_AT_ONCE + 1);
+  const { read } = readRows(rows);
+  if (rows.length <= MOST_AT_ONCE) await keepSummary(tx, shopId, jobId, read);
+  if (uses) await setUses(tx, shopId, jobId, read);
+}
+
+/** What a job has in use of the stock. */
+async function setUses(tx: Transaction, shopId: string, jobId: string, made: readonly Fact[]): Promise<void> {
+  const { used } = deriveJob(made);
   await tx.delete(stockUses).where(and(eq(stockUses.shopId, shopId), eq(stockUses.jobId, jobId)));
   if (used.length === 0) return;
   await tx.insert(stockUses).values(used.map(({ item, count }) => ({ shopId, jobId, itemId: item, count })));
-}
-
-/**
- * Stored rows as the facts they are, brought up to the present version. A row that this version cannot read takes nothing
- * with it: it stays where it is, is counted and logged, and the rest goes on.
- */
-export function readRows(rows: readonly (typeof facts.$inferSelect)[]): { read: Fact[]; unreadable: number } {
-  const read: Fact[] = [];
-  for (const { id, jobId, at, by, device, seq, body } of rows) {
-    const made = device === null || seq === null ? {} : { made: { device, seq } };
-    const result = readFact({ id, at: new Date(at).toISOString(), by, ...made, body });
-    if (result.ok) read.push(result.fact);
-    else log.warn({ job: jobId, fact: id, faults: result.faults }, "a kept fact cannot be read");
-  }
-  return { read, unreadable: rows.length - read.length };
 }

@@ -3,7 +3,7 @@ import { deriveJob, readPlate } from "@/core";
 import type { PastNeed } from "@/core/replacement";
 import { needOf } from "@/core/stock";
 import type { Database } from "./database";
-import { readRows } from "./jobStore";
+import { readRows } from "./factRows";
 import { facts, jobs } from "./schema";
 
 /** A run capacitor whose label gives no volts was for these at least. */

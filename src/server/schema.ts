@@ -1,3 +1,4 @@
+import { sql } from "drizzle-orm";
 import {
   bigint,
   bigserial,
@@ -14,11 +15,14 @@ import {
   timestamp,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { FactBody, StockItem } from "@/core";
+import type { FactBody, JobSummary, StockItem } from "@/core";
 import type { FaultHandedIn, HandedIn, WiringHandedIn } from "@/core/practice";
 import type { Compartment } from "@/core/wiring";
 
-/** A job: one motor on one day. Its content is its facts; the row only says that it exists and whose it is. */
+/**
+ * A job: one motor on one day. Its content is its facts; the row says that it exists and whose it is, and keeps what lists
+ * show and search of it, worked out from the facts when they change.
+ */
 export const jobs = pgTable(
   "jobs",
   {
@@ -28,10 +32,46 @@ export const jobs = pgTable(
     demo: text("demo"),
     createdAt: timestamp("created_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
     lastFactAt: timestamp("last_fact_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+    title: text("title").notNull().default(""),
+    unitId: uuid("unit_id"),
+    unit: jsonb("unit").$type<JobSummary["unit"]>(),
+    leads: jsonb("leads").$type<JobSummary["leads"]>().notNull().default([]),
+    status: text("status").$type<JobSummary["status"]>().notNull().default("needs-probe"),
+    /** The last fact that the status was weighed with. */
+    statusArrival: bigint("status_arrival", { mode: "number" }).notNull().default(0),
+    signed: boolean("signed").notNull().default(false),
+    cause: text("cause").notNull().default(""),
+    shelved: text("shelved").$type<JobSummary["shelved"]>().notNull().default("listed"),
+    /** Everything that a search looks through, in lower case. */
+    words: text("words").notNull().default(""),
+    /** The version of the summary that these columns are of; 0 before the first. */
+    summarised: integer("summarised").notNull().default(0),
   },
   (t) => [
     primaryKey({ columns: [t.shopId, t.id] }),
-    index("jobs_by_last_fact").on(t.shopId, t.lastFactAt.desc()),
+    index("jobs_listed")
+      .on(t.shopId, t.lastFactAt.desc().nullsFirst(), t.id.desc().nullsFirst())
+      .where(sql`shelved = 'listed'`),
+    index("jobs_of_unit").on(t.shopId, t.unitId, t.lastFactAt),
+    index("jobs_by_words").using("gin", t.words.op("gin_trgm_ops")),
+  ],
+);
+
+/** Units that jobs are visits of, by the names that the last visit gave them. */
+export const units = pgTable(
+  "units",
+  {
+    shopId: uuid("shop_id").notNull(),
+    id: uuid("id").notNull(),
+    customer: text("customer").notNull(),
+    site: text("site").notNull(),
+    name: text("name").notNull(),
+    words: text("words").notNull(),
+    changedAt: timestamp("changed_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.shopId, t.id] }),
+    index("units_by_words").using("gin", t.words.op("gin_trgm_ops")),
   ],
 );
 

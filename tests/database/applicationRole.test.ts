@@ -3,6 +3,7 @@ import { sql } from "drizzle-orm";
 import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { type Database, openDatabase } from "@/server/database";
+import { jobList } from "@/server/jobList";
 import { jobStore } from "@/server/jobStore";
 import { FIRST_SHOP } from "@/server/shop";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
@@ -38,7 +39,13 @@ describe("the role that the application connects as", () => {
       { id: uuid(), at, by: "", body: { kind: "used", item: uuid(), name: "x", count: 1 } },
     ]);
     expect((await store.factsOf(job)).facts).toHaveLength(2);
-    expect((await store.latest("own", 5)).map(({ id }) => id)).toEqual([job]);
+    const { jobs } = await jobList(db, FIRST_SHOP).page({
+      search: "draught",
+      of: "own",
+      shelved: "listed",
+      most: 5,
+    });
+    expect(jobs.map(({ id }) => id)).toEqual([job]);
   });
 
   it("may neither empty, drop nor alter a table, nor change a fact, nor make anything", async () => {

@@ -7,7 +7,6 @@ import { deriveJob } from "@/core";
 import { jobStore } from "@/server/jobStore";
 import { migrateDatabase } from "@/server/migrate";
 import { facts } from "@/server/schema";
-import { seedDemo } from "@/server/seedDemo";
 import { FIRST_SHOP } from "@/server/shop";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
 
@@ -124,7 +123,6 @@ describe("facts in PostgreSQL", () => {
     await jobStore(test.db, FIRST_SHOP).addFacts(job, [fact]);
     const stranger = jobStore(test.db, randomUUID());
     expect((await stranger.factsOf(job)).facts).toEqual([]);
-    expect(await stranger.latest("own", 50)).toEqual([]);
     await stranger.addFacts(job, [{ ...fact, by: "somebody else" }]);
     expect((await jobStore(test.db, FIRST_SHOP).factsOf(job)).facts[0]?.by).toBe("Ilo Brandt");
   });
@@ -135,43 +133,6 @@ describe("facts in PostgreSQL", () => {
       arrival: 0,
       unreadable: 0,
     });
-  });
-});
-
-describe("jobs in a list", () => {
-  it("stand with the latest fact first", async () => {
-    const store = jobStore(test.db, FIRST_SHOP);
-    const [old, young] = [uuid(), uuid()];
-    await store.addFacts(young, [made(reading(1), "2026-05-01T08:00:00.000Z")]);
-    await store.addFacts(old, [made(reading(1), "2026-04-01T08:00:00.000Z")]);
-    const ids = (await store.latest("own", 100)).map((job) => job.id);
-    expect(ids.indexOf(young)).toBeLessThan(ids.indexOf(old));
-    await store.addFacts(old, [made(reading(2), "2026-06-01T08:00:00.000Z")]);
-    const again = (await store.latest("own", 100)).map((job) => job.id);
-    expect(again.indexOf(old)).toBeLessThan(again.indexOf(young));
-  });
-
-  it("stand with the last name each was given, for the choice of an earlier sheet", async () => {
-    const store = jobStore(test.db, FIRST_SHOP);
-    const [renamed, nameless] = [uuid(), uuid()];
-    await store.addFacts(renamed, [made({ kind: "title", title: "Pump" }), made(reading(3))]);
-    await store.addFacts(renamed, [made({ kind: "title", title: "Brine pump" })]);
-    await store.addFacts(nameless, [made(reading(4))]);
-    const titles = await store.titles(100);
-    expect(titles.find(({ id }) => id === renamed)?.title).toBe("Brine pump");
-    expect(titles.find(({ id }) => id === nameless)?.title).toBe("");
-    expect(await store.titles(1)).toHaveLength(1);
-    expect(await jobStore(test.db, randomUUID()).titles(100)).toEqual([]);
-  });
-
-  it("the demo jobs are put in once, apart from the shop's own, and each holds together", async () => {
-    await seedDemo(test.db);
-    await seedDemo(test.db);
-    const demo = await jobStore(test.db, FIRST_SHOP).latest("demo", 50);
-    expect(demo.map((job) => job.demo)).toEqual(["1", "2", "3", "4", "5", "6", "7", "8", "9", "10"]);
-    for (const job of demo) expect(deriveJob(job.facts).leads.length).toBeGreaterThan(2);
-    const own = await jobStore(test.db, FIRST_SHOP).latest("own", 100);
-    expect(own.filter((job) => job.demo !== null)).toEqual([]);
   });
 });
 
@@ -193,7 +154,6 @@ describe("rows that cannot be read", () => {
     const since = await store.factsOf(job);
     expect([since.facts.length, since.unreadable]).toEqual([2, 3]);
     expect(deriveJob(since.facts).title).toBe("Brine pump");
-    expect((await store.latest("own", 100)).find(({ id }) => id === job)?.facts).toHaveLength(2);
     await store.addFacts(job, [made({ kind: "used", item: uuid(), name: "Motor", count: 1 })]);
     expect((await store.factsOf(job)).unreadable).toBe(3);
   });

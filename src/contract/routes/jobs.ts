@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { fact, factUpload, upgradedFact } from "@/core";
+import { fact, factUpload, jobSummary, unit, upgradedFact } from "@/core";
 import { route } from "../route";
 
 const job = z.object({ job: z.uuid() });
@@ -14,12 +14,60 @@ export const factsSince = z.object({
 });
 export type FactsSince = z.output<typeof factsSince>;
 
+/** A job as lists show it. */
+export const jobLine = jobSummary.extend({
+  id: z.uuid(),
+  /** Comes with the product, as an example. */
+  demo: z.boolean(),
+  at: z.string(),
+});
+export type JobLine = z.output<typeof jobLine>;
+
+/** Where a page of the list begins: after the line of this time and id. */
+const before = z.string().regex(/^[\d:.TZ-]{20,30}_[0-9a-f-]{36}$/, "is no place in the list");
+const jobQuery = z.object({
+  search: z.string().trim().max(120).default(""),
+  of: z.enum(["all", "own", "demo"]).default("all"),
+  shelved: z.enum(["listed", "archived", "any"]).default("listed"),
+  before: before.optional(),
+  most: z.coerce.number().int().min(1).max(200).default(200),
+});
+export type JobQuery = z.output<typeof jobQuery>;
+
 export const listJobs = route({
   id: "listJobs",
   method: "GET",
   path: "/api/v1/jobs",
-  summary: "The shop’s jobs by name and day, latest first",
-  answer: z.object({ jobs: z.array(z.object({ id: z.uuid(), title: z.string(), at: z.string() })) }),
+  summary: "The shop’s jobs, latest first, or those that every word of a search is found in",
+  query: jobQuery,
+  answer: z.object({
+    jobs: z.array(jobLine),
+    next: z.string().nullable().meta({ description: "The `before` of the next page; null at the end." }),
+  }),
+});
+
+export type UnitLine = z.output<typeof unit>;
+
+export const listUnits = route({
+  id: "listUnits",
+  method: "GET",
+  path: "/api/v1/units",
+  summary: "Units that a few letters may mean",
+  query: z.object({
+    search: z.string().trim().max(120).default(""),
+    most: z.coerce.number().int().min(1).max(50).default(12),
+  }),
+  answer: z.object({ units: z.array(unit) }),
+});
+
+export const visitsOfUnit = route({
+  id: "visitsOfUnit",
+  method: "GET",
+  path: "/api/v1/units/{unit}",
+  summary: "A unit and its visits, the earliest first",
+  params: z.object({ unit: z.uuid() }),
+  absent: "There is no such unit.",
+  answer: z.object({ unit, visits: z.array(jobLine) }),
 });
 
 export const factsOfJob = route({

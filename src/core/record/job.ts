@@ -25,8 +25,10 @@ import {
   type ProofDraft,
   type SafeDraft,
   type SafeStepDone,
+  type Shelved,
   type UsedPart,
 } from "./jobDraft";
+import type { VisitedUnit } from "./nouns/unit";
 import { probedAbout } from "./probedAbout";
 import { type WiringFacts, wiringFacts } from "./wiringFacts";
 
@@ -55,6 +57,10 @@ export interface JobSafe extends Omit<SafeDraft, "steps"> {
 /** What a job's facts come to: the state a page shows. Derived, never stored. */
 export interface Job extends WiringFacts {
   readonly title: string;
+  /** The unit it is a visit of; null while nobody named one. */
+  readonly unit: VisitedUnit | null;
+  /** Where it stands in lists. */
+  readonly shelved: Shelved;
   readonly leads: readonly Lead[];
   readonly pairReadings: readonly KeptPairReading[];
   readonly shellReadings: readonly KeptShellReading[];
@@ -109,6 +115,8 @@ export function deriveJob(facts: readonly Fact[], device?: string): Job {
   const here = (id: string) => draft.leads.has(id);
   return {
     title: draft.title,
+    unit: draft.unit,
+    shelved: draft.shelved,
     leads,
     pairReadings: keptReadings(draft.pairReadings, ({ between }) => [...between].sort().join(" ")).filter(
       (r) => r.between.every(here),

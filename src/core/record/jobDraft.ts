@@ -23,6 +23,7 @@ import type { Place } from "./nouns/place";
 import type { ProbeAbout } from "./nouns/probeAbout";
 import type { Reference } from "./nouns/reference";
 import type { SetInside } from "./nouns/setInside";
+import type { VisitedUnit } from "./nouns/unit";
 import type { WiringWish } from "./nouns/wiringWish";
 
 /** A reading as its fact has it. */
@@ -104,9 +105,14 @@ export interface ProofDraft {
   } | null;
 }
 
+/** Where a job stands in lists. */
+export type Shelved = "listed" | "archived" | "deleted";
+
 /** A job while its facts are gone through in order; each kind of fact changes its part. */
 export interface JobDraft {
   title: string;
+  unit: VisitedUnit | null;
+  shelved: Shelved;
   leads: Map<string, Lead>;
   pairReadings: (ReadingFact & { readonly between: readonly [string, string] })[];
   shellReadings: (ReadingFact & { readonly lead: string })[];
@@ -153,6 +159,8 @@ export const OF_KIND = "";
 export function emptyDraft(): JobDraft {
   return {
     title: "",
+    unit: null,
+    shelved: "listed",
     leads: new Map(),
     pairReadings: [],
     shellReadings: [],

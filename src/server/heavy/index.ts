@@ -31,6 +31,20 @@ function heavy() {
 }
 
 /**
+ * Works something out in a thread for the house itself, not for a caller.
+ *
+ * @param account whose turn it takes.
+ * @throws QueueFull, TooLong, or what the work threw
+ */
+export function inThread<K extends keyof Works>(
+  account: string,
+  what: K,
+  ...given: Parameters<Works[K]>
+): Promise<unknown> {
+  return heavy().threads.run({ account, what, given });
+}
+
+/**
  * Works something out in a thread of its own, so that the server answers everybody else meanwhile.
  *
  * @returns a problem where this address has used up its share, or where it took too long

@@ -11,6 +11,7 @@ import {
 import { diagnose } from "@/core/proving";
 import type { MatchRequest } from "@/core/stock";
 import { database } from "../database";
+import { keepStatus } from "../jobSummaries";
 import { rankStock } from "../rankStock";
 
 /** A practice fault graded, with what the list of results says of its task. */
@@ -32,6 +33,7 @@ export const works = {
   grade,
   gradedFault,
   gradedWiring,
+  keepStatus: (shop: string, job: string) => keepStatus(database(), shop, job),
   rankStock: (shop: string, asked: MatchRequest) => rankStock(database(), shop, asked),
 };
 

@@ -6,11 +6,11 @@ import Typography from "@mui/material/Typography";
 import NextLink from "next/link";
 import { useRouter } from "next/navigation";
 import { v7 as uuid } from "uuid";
-import { WirePiece } from "../parts/LeadTag";
-import { STATUS_WORDS } from "../parts/statusWords";
+import type { JobLine } from "@/contract/routes/jobs";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
-import type { JobLine } from "./jobLine";
+import { type FirstJobs, JobFinder } from "./JobFinder";
+import { JobSection } from "./JobSection";
 import { Waiting } from "./Waiting";
 
 /** The first page: begin with a motor at once, or go on with one. */
@@ -20,7 +20,7 @@ export function Home({
   away,
   kept = false,
 }: {
-  own: readonly JobLine[];
+  own: FirstJobs;
   demo: readonly JobLine[];
   /** The list could not be had from the server. */
   away: boolean;
@@ -88,114 +88,32 @@ export function Home({
           </Box>
         ) : null}
         {away && !kept ? null : (
-          <JobList
-            title="In progress"
-            jobs={own}
-            empty="No job yet. “Start with a motor” makes one; it is kept from the first lead you type."
-          />
-        )}
-        {kept ? null : (
-          <JobList
-            title="Demo jobs"
-            note="Ebbstone Motor Service, Saltrey Quay — an invented harbour"
-            jobs={demo}
-            empty="No demo jobs here."
-          />
+          <JobFinder first={own} kept={kept}>
+            {kept || demo.length === 0 ? null : <Demo jobs={demo} />}
+          </JobFinder>
         )}
       </Box>
     </>
   );
 }
 
-function JobList({
-  title,
-  note,
-  jobs,
-  empty,
-}: {
-  title: string;
-  note?: string;
-  jobs: readonly JobLine[];
-  empty: string;
-}) {
+function Demo({ jobs }: { jobs: readonly JobLine[] }) {
+  const router = useRouter();
   return (
-    <Box component="section" sx={{ mb: 10 }} aria-label={title}>
-      <Box
-        sx={{
-          display: "flex",
-          alignItems: "baseline",
-          gap: 3,
-          flexWrap: "wrap",
-          borderBottom: "1.5px solid",
-          pb: 1,
-        }}
-      >
-        <Typography variant="h2">{title}</Typography>
-        {note ? <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>{note}</Typography> : null}
-      </Box>
-      {jobs.length === 0 ? <Typography sx={{ py: 4, color: "text.secondary" }}>{empty}</Typography> : null}
-      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-        {jobs.map((job) => (
-          <Box component="li" key={job.id} sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
-            <JobRow job={job} />
-          </Box>
-        ))}
-      </Box>
-    </Box>
-  );
-}
-
-function JobRow({ job }: { job: JobLine }) {
-  const { weight, word } = STATUS_WORDS[job.status];
-  return (
-    <Box
-      component={NextLink}
-      href={`/jobs/${job.id}/probe`}
-      prefetch={false}
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "minmax(0,1fr) auto", md: "minmax(0,1fr) 250px 130px 100px" },
-        alignItems: "center",
-        columnGap: 4,
-        rowGap: 1,
-        minHeight: 56,
-        py: 2,
-        color: "text.primary",
-        textDecoration: "none",
-        "&:hover": { bgcolor: "background.paper" },
+    <JobSection
+      title="Demo jobs"
+      note="Ebbstone Motor Service, Saltrey Quay — an invented harbour"
+      jobs={jobs}
+      onAction={async (job, action) => {
+        const { newVisit, shelve } = await import("./rowActions");
+        if (action === "visit") {
+          const id = await newVisit(job.id);
+          if (id) router.push(`/jobs/${id}/probe`);
+          return;
+        }
+        await shelve(job.id, action === "archive" ? "archived" : action === "delete" ? "deleted" : "listed");
+        router.refresh();
       }}
-    >
-      <Box component="span" sx={{ fontWeight: 650 }}>
-        {job.title}
-      </Box>
-      <Box
-        component="span"
-        sx={{
-          display: "flex",
-          flexWrap: "wrap",
-          gap: 1,
-          order: { xs: 3, md: 0 },
-          gridColumn: { xs: "1 / -1", md: "auto" },
-        }}
-        title={job.leads.map((l) => l.name).join(" ")}
-      >
-        {job.leads.length === 0 ? (
-          <Box component="span" sx={{ color: "text.secondary" }}>
-            no leads yet
-          </Box>
-        ) : null}
-        {job.leads.map((lead) => (
-          <WirePiece key={lead.id} lead={lead} width={26} height={10} />
-        ))}
-      </Box>
-      <Verdict weight={weight} word={word} />
-      <Box
-        component="time"
-        dateTime={job.at}
-        sx={{ color: "text.secondary", fontSize: "0.875rem", textAlign: { xs: "left", md: "right" } }}
-      >
-        {job.at.slice(0, 10)}
-      </Box>
-    </Box>
+    />
   );
 }

@@ -1,25 +1,16 @@
-import { deriveJob, type Fact, type Identification, identify, type Lead, leadNames, sheetOf } from "@/core";
+import type { JobLine } from "@/contract/routes/jobs";
+import { deriveJob, type Fact, identify, sheetOf, summaryOf } from "@/core";
 
-/** A job as a list shows it. */
-export interface JobLine {
-  readonly id: string;
-  readonly title: string;
-  readonly at: string;
-  readonly leads: readonly (Lead & { readonly name: string })[];
-  readonly status: Identification["status"];
-}
-
-/** What a list shows of a job, worked out from its facts. */
-export function jobLine(id: string, at: string | null, facts: readonly Fact[]): JobLine {
+/** What a list shows of a job that this device keeps, worked out from its facts here. */
+export function jobLine(id: string, facts: readonly Fact[]): JobLine {
   const job = deriveJob(facts);
   const sheet = sheetOf(job);
   const answer = sheet ? identify(sheet) : null;
-  const names = leadNames(job.leads);
   return {
+    ...summaryOf(job),
     id,
-    title: job.title || "Motor without a name yet",
-    at: at ?? job.lastAt ?? new Date(0).toISOString(),
-    leads: job.leads.map((lead) => ({ ...lead, name: names.get(lead.id)?.short ?? "" })),
+    demo: false,
+    at: job.lastAt ?? new Date(0).toISOString(),
     status: answer?.ok ? answer.status : "needs-probe",
   };
 }

@@ -4,12 +4,14 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import { type ReactNode, useEffect, useState } from "react";
+import { jobHeading } from "@/core";
 import { TopBar } from "../parts/TopBar";
 import { useJob } from "./JobContext";
 import { Loom } from "./Loom";
 import { SaveNotice, SaveState } from "./SaveState";
 import { StageRail } from "./StageRail";
 import { STAGES, type Stage } from "./stages";
+import { UnitButton } from "./UnitButton";
 
 /** What stands around every stage of a job: its name, undo, the rail, the loom. */
 export function JobFrame({ stage, children }: { stage: Stage; children: ReactNode }) {
@@ -18,6 +20,7 @@ export function JobFrame({ stage, children }: { stage: Stage; children: ReactNod
       <TopBar>
         <Box sx={{ flex: 1, minWidth: 0, display: { xs: "none", sm: "flex" } }}>
           <JobTitle />
+          <UnitButton />
         </Box>
         <SaveState />
       </TopBar>
@@ -28,6 +31,7 @@ export function JobFrame({ stage, children }: { stage: Stage; children: ReactNod
         sx={{ display: { xs: "flex", sm: "none" }, px: 3, py: 1 }}
       >
         <JobTitle />
+        <UnitButton />
       </Box>
       <SaveNotice />
       <StageRail current={stage} />
@@ -46,7 +50,7 @@ function Heading({ stage }: { stage: Stage }) {
   const title = STAGES.find((entry) => entry.stage === stage)?.title ?? "";
   return (
     <Box component="h1" className="no-print" sx={UNSEEN}>
-      {title}: {job.title || "a motor without a name"}
+      {title}: {jobHeading(job)}
     </Box>
   );
 }

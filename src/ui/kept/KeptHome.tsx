@@ -1,9 +1,10 @@
 "use client";
 
 import { useEffect, useState } from "react";
+import type { JobLine } from "@/contract/routes/jobs";
 import { keptJobs } from "@/store/keptJobs";
 import { Home } from "../home/Home";
-import { type JobLine, jobLine } from "../home/jobLine";
+import { jobLine } from "../home/jobLine";
 
 const MOST_LISTED = 30;
 
@@ -13,11 +14,11 @@ export function KeptHome() {
   useEffect(() => {
     let shown = true;
     void keptJobs(MOST_LISTED).then((kept) => {
-      if (shown) setJobs(kept.map(({ job, facts }) => jobLine(job, null, facts)));
+      if (shown) setJobs(kept.map(({ job, facts }) => jobLine(job, facts)));
     });
     return () => {
       shown = false;
     };
   }, []);
-  return jobs === null ? null : <Home kept own={jobs} demo={[]} away />;
+  return jobs === null ? null : <Home kept own={{ jobs, next: null }} demo={[]} away />;
 }

@@ -7,6 +7,9 @@ export const MONO = '"Atkinson Hyperlegible Mono Variable", ui-monospace, monosp
 /** Least size of what is touched with a probe in the other hand, in pixels. */
 export const TOUCH = 48;
 
+/** Hairlines over shadows. */
+const FLAT = { boxShadow: "none", border: "1.5px solid var(--mui-palette-text-primary)" } as const;
+
 /**
  * Two schemes: Day (paper and ink, for sun) and Attic (dark and dim). Copper marks what to do now, blue-green what is
  * settled, amber and deep red what to look at again and where to stop; each comes with a shape and a word as well.
@@ -69,6 +72,14 @@ export const theme = createTheme({
         },
       },
     },
+    // A field shows its focus like everything else: MUI takes the outline off the input inside.
+    MuiInputBase: {
+      styleOverrides: {
+        root: { "&:focus-within": { outline: "3px solid currentColor", outlineOffset: 2 } },
+      },
+    },
+    MuiMenu: { styleOverrides: { paper: FLAT } },
+    MuiDialog: { styleOverrides: { paper: FLAT } },
     MuiLink: { defaultProps: { underline: "always" } },
   },
 });

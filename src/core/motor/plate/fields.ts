@@ -457,6 +457,19 @@ export const PLATE_FIELDS: readonly PlateField[] = [
         ? null
         : `${Math.round(altitudeM / 0.3048)} ft (${Math.round(altitudeM)} m) above the sea`,
   },
+  {
+    id: "number",
+    title: "Model or serial number",
+    example: "as stamped",
+    part: "use",
+    matters: "helps",
+    howToGet: "A record is found by it again; nothing is worked out from it.",
+    read: (text) =>
+      text.trim() === ""
+        ? refused(fault("not-a-number", "Write it as it is stamped."))
+        : { ok: true, gives: { number: text.trim() } },
+    say: ({ number: stamped }) => (stamped === undefined ? null : `number ${stamped}`),
+  },
 ];
 
 /** "4.0-4.2", amps over a range of volts: the greater, since what is too much is judged by it. */

@@ -134,4 +134,6 @@ export interface Plate {
   readonly leadLengthMm?: number;
   readonly weepPlugs?: boolean;
   readonly altitudeM?: number;
+  /** Model, part or serial number as stamped: nothing is worked out from it, a record is found by it. */
+  readonly number?: string;
 }

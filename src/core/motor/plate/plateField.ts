@@ -62,5 +62,6 @@ export const PLATE_FIELD_IDS = [
   "leadLength",
   "weepPlugs",
   "altitude",
+  "number",
 ] as const;
 export type PlateFieldId = (typeof PLATE_FIELD_IDS)[number];

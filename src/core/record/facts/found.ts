@@ -38,12 +38,14 @@ import { referenceFact } from "./kinds/reference";
 import { safeStepFact } from "./kinds/safeStep";
 import { setInsideFact } from "./kinds/setInside";
 import { shellReadingFact } from "./kinds/shellReading";
+import { shelvedFact } from "./kinds/shelved";
 import { supplySeenFact } from "./kinds/supplySeen";
 import { tickFact } from "./kinds/tick";
 import { titleFact } from "./kinds/title";
 import { toldFact } from "./kinds/told";
 import { turnsFact } from "./kinds/turns";
 import { undoneFact } from "./kinds/undone";
+import { unitFact } from "./kinds/unit";
 import { usedFact } from "./kinds/used";
 import { wireAddedFact } from "./kinds/wireAdded";
 import { wireOffFact } from "./kinds/wireOff";
@@ -90,12 +92,14 @@ export const FACT_KINDS = [
   safeStepFact,
   setInsideFact,
   shellReadingFact,
+  shelvedFact,
   supplySeenFact,
   tickFact,
   titleFact,
   toldFact,
   turnsFact,
   undoneFact,
+  unitFact,
   usedFact,
   wireAddedFact,
   wireOffFact,
@@ -143,12 +147,14 @@ export const FACT_BODY = z.discriminatedUnion("kind", [
   safeStepFact.schema,
   setInsideFact.schema,
   shellReadingFact.schema,
+  shelvedFact.schema,
   supplySeenFact.schema,
   tickFact.schema,
   titleFact.schema,
   toldFact.schema,
   turnsFact.schema,
   undoneFact.schema,
+  unitFact.schema,
   usedFact.schema,
   wireAddedFact.schema,
   wireOffFact.schema,

@@ -1,5 +1,6 @@
 import { addFacts, factsOfJob } from "@/contract";
 import { database } from "@/server/database";
+import { statusLater } from "@/server/heavy/statusLater";
 import { jobStore } from "@/server/jobStore";
 import { Problem } from "@/server/problem";
 import { served, serveRoutes } from "@/server/serveRoutes";
@@ -10,7 +11,10 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
   ),
   served(addFacts, async ({ params, body, shop }) => {
     const conflicts = new Set(await jobStore(database(), shop).addFacts(params.job, body.facts));
-    if (conflicts.size === 0) return { kept: body.facts.length };
+    if (conflicts.size === 0) {
+      statusLater(shop, params.job);
+      return { kept: body.facts.length };
+    }
     const faults = body.facts.flatMap(({ id }, i) =>
       conflicts.has(id)
         ? [

@@ -1,0 +1,11 @@
+import { z } from "zod";
+import { visitedUnit } from "../../nouns/unit";
+import { factKind, named } from "../kind";
+
+/** The unit that the job is a visit of; null takes it away again. */
+export const unitFact = factKind("unit", {
+  schema: z.object({ kind: named("unit"), unit: visitedUnit.nullable() }),
+  change: (draft, body) => {
+    draft.unit = body.unit;
+  },
+});

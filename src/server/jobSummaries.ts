@@ -1,0 +1,121 @@
+import { and, eq, lt, ne, or, sql } from "drizzle-orm";
+import {
+  deriveJob,
+  type Fact,
+  foldedWords,
+  identify,
+  type JobSummary,
+  searchedWords,
+  sheetOf,
+  summaryOf,
+  type VisitedUnit,
+} from "@/core";
+import type { Database } from "./database";
+import { readRows } from "./factRows";
+import { facts, jobs, units } from "./schema";
+
+type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
+
+/** Raised when summaries are worked out otherwise: older ones are brought up when the database is prepared. */
+export const SUMMARY_VERSION = 1;
+
+/**
+ * Works out what lists keep of a job, without the status of its leads, and keeps it with the job and its unit. The job's
+ * row is locked by the caller.
+ */
+export async function keepSummary(
+  tx: Transaction | Database,
+  shopId: string,
+  jobId: string,
+  made: readonly Fact[],
+): Promise<void> {
+  const job = deriveJob(made);
+  const { unit, ...summary } = summaryOf(job);
+  const at = job.lastAt ?? new Date(0).toISOString();
+  await tx
+    .update(jobs)
+    .set({
+      ...summary,
+      leads: [...summary.leads],
+      unit,
+      unitId: unit?.id ?? null,
+      words: searchedWords(job, at),
+      summarised: SUMMARY_VERSION,
+    })
+    .where(and(eq(jobs.shopId, shopId), eq(jobs.id, jobId)));
+  if (unit) await keepUnit(tx, shopId, unit);
+}
+
+/** A unit by the names that its latest visit gives it; one that has them already is not written. */
+async function keepUnit(
+  tx: Transaction | Database,
+  shopId: string,
+  { id, customer, site, name }: VisitedUnit,
+): Promise<void> {
+  const named = { customer, site, name, words: foldedWords([customer, site, name].join(" ")) };
+  await tx
+    .insert(units)
+    .values({ shopId, id, ...named })
+    .onConflictDoUpdate({
+      target: [units.shopId, units.id],
+      set: { ...named, changedAt: sql`now()` },
+      setWhere: or(ne(units.customer, customer), ne(units.site, site), ne(units.name, name)) ?? sql`false`,
+    });
+}
+
+/** How far the leads of a job are identified, weighed anew from its facts and kept with it. Takes as long as identifying. */
+export async function keepStatus(db: Database, shopId: string, jobId: string): Promise<void> {
+  const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
+  const rows = await db.select().from(facts).where(ofJob).orderBy(facts.arrival);
+  const arrival = rows.at(-1)?.arrival;
+  if (arrival === undefined) return;
+  const status = statusOf(readRows(rows).read);
+  // One that was weighed with more facts stands.
+  await db
+    .update(jobs)
+    .set({ status, statusArrival: arrival })
+    .where(and(eq(jobs.shopId, shopId), eq(jobs.id, jobId), lt(jobs.statusArrival, arrival)));
+}
+
+function statusOf(made: readonly Fact[]): JobSummary["status"] {
+  const sheet = sheetOf(deriveJob(made));
+  const answer = sheet ? identify(sheet) : null;
+  return answer?.ok ? answer.status : "needs-probe";
+}
+
+const JOBS_A_BATCH = 200;
+/** Of so many of the latest jobs a status that was never weighed is weighed now; of older ones when they are written to. */
+const WEIGHED_AT_ONCE = 500;
+
+/** Weighs the status of the latest jobs that have leads and were never weighed. */
+export async function weighStatuses(db: Database): Promise<void> {
+  const rows = await db
+    .select({ shopId: jobs.shopId, id: jobs.id })
+    .from(jobs)
+    .where(and(eq(jobs.statusArrival, 0), ne(jobs.leads, [])))
+    .orderBy(sql`${jobs.lastFactAt} desc`)
+    .limit(WEIGHED_AT_ONCE);
+  for (const { shopId, id } of rows) await keepStatus(db, shopId, id);
+}
+
+/** Brings summaries of an earlier version, or none, up to this one; gives how many there were. */
+export async function bringSummariesUp(db: Database): Promise<number> {
+  let done = 0;
+  for (;;) {
+    const rows = await db
+      .select({ shopId: jobs.shopId, id: jobs.id })
+      .from(jobs)
+      .where(lt(jobs.summarised, SUMMARY_VERSION))
+      .orderBy(sql`${jobs.lastFactAt} desc`)
+      .limit(JOBS_A_BATCH);
+    if (rows.length === 0) return done;
+    for (const { shopId, id } of rows) {
+      const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, id));
+      await db.transaction(async (tx) => {
+        const kept = await tx.select().from(facts).where(ofJob).orderBy(facts.arrival);
+        await keepSummary(tx, shopId, id, readRows(kept).read);
+      });
+      done += 1;
+    }
+  }
+}

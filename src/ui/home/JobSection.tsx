@@ -1,0 +1,50 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import type { JobLine } from "@/contract/routes/jobs";
+import { JobRow } from "./JobRow";
+import type { RowAction } from "./RowMenu";
+
+/** A part of the list under its heading. */
+export function JobSection({
+  title,
+  note,
+  jobs,
+  empty = "",
+  busy = false,
+  onAction,
+}: {
+  title: string;
+  note?: string;
+  jobs: readonly JobLine[];
+  empty?: string;
+  busy?: boolean;
+  onAction: (job: JobLine, action: RowAction) => void;
+}) {
+  return (
+    <Box component="section" sx={{ mb: 10 }} aria-label={title} aria-busy={busy}>
+      <Box
+        sx={{
+          display: "flex",
+          alignItems: "baseline",
+          gap: 3,
+          flexWrap: "wrap",
+          borderBottom: "1.5px solid",
+          pb: 1,
+        }}
+      >
+        <Typography variant="h2">{title}</Typography>
+        {note ? <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>{note}</Typography> : null}
+      </Box>
+      {jobs.length === 0 ? <Typography sx={{ py: 4, color: "text.secondary" }}>{empty}</Typography> : null}
+      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        {jobs.map((job) => (
+          <Box component="li" key={job.id} sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
+            <JobRow job={job} onAction={(action) => onAction(job, action)} />
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,32 @@
+"use client";
+
+import Button from "@mui/material/Button";
+import { lazy, Suspense, useState } from "react";
+import { TOUCH } from "../theme/theme";
+import { useJob } from "./JobContext";
+
+const UnitDialog = lazy(() => import("./UnitDialog").then((made) => ({ default: made.UnitDialog })));
+
+/** The unit that the job is a visit of, or the way to name one. */
+export function UnitButton() {
+  const { job } = useJob();
+  const [open, setOpen] = useState(false);
+  const { unit } = job;
+  return (
+    <>
+      <Button
+        color="inherit"
+        aria-haspopup="dialog"
+        onClick={() => setOpen(true)}
+        sx={{ minHeight: TOUCH, minWidth: 0, px: 3, maxWidth: 260, textAlign: "left", lineHeight: 1.2 }}
+      >
+        {unit ? [unit.name, unit.position].filter((part) => part !== "").join(", ") : "Unit"}
+      </Button>
+      {open ? (
+        <Suspense fallback={null}>
+          <UnitDialog onClose={() => setOpen(false)} />
+        </Suspense>
+      ) : null}
+    </>
+  );
+}
