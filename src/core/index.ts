@@ -118,4 +118,12 @@ export { type Unit, unit, type VisitedUnit, visitedUnit } from "./record/nouns/u
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";
 export { provingSheetOf, turnedBy } from "./record/provingSheetOf";
+export {
+  HISTORY_C,
+  type HistoryPoint,
+  type HistorySeries,
+  type UnitHistory,
+  unitHistory,
+  type Visit,
+} from "./record/unitHistory";
 export { type StockItem, stockItem } from "./stock/item";

@@ -20,6 +20,7 @@ const WiringPracticePage = dynamic(() =>
 const FaultPracticePage = dynamic(() =>
   import("../practice/FaultPracticePage").then((m) => m.FaultPracticePage),
 );
+const UnitPage = dynamic(() => import("../unit/UnitPage").then((m) => m.UnitPage));
 const StockPage = dynamic(() => import("../stock/StockPage").then((m) => m.StockPage));
 
 /**
@@ -48,6 +49,8 @@ function screenOf(place: Place): ReactNode {
           </JobFrame>
         </JobProvider>
       );
+    case "unit":
+      return <UnitPage id={place.unit} />;
     case "practice":
       return <PracticePage />;
     case "practice-wiring":

@@ -13,14 +13,18 @@ export type Place =
         | "start"
         | "nowhere";
     }
+  | { readonly at: "unit"; readonly unit: string }
   | { readonly at: "job"; readonly job: string; readonly stage: Stage };
 
+const UNIT = /^\/units\/([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})\/?$/i;
 const JOB = /^\/jobs\/([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})\/([a-z]+)\/?$/i;
 
 /** The place of an address, for a page that has to find out by itself what it stands for. */
 export function placeOf(path: string): Place {
   const [, job, stage] = JOB.exec(path) ?? [];
   if (job && stage && isStage(stage)) return { at: "job", job: job.toLowerCase(), stage };
+  const [, unit] = UNIT.exec(path) ?? [];
+  if (unit) return { at: "unit", unit: unit.toLowerCase() };
   switch (path.replace(/\/+$/, "")) {
     case "":
     case "/kept":

@@ -21,9 +21,9 @@ import type { Cause, NextCheck, ProvingObservation } from "@/core/proving";
 import { placeName, wiringDrawing } from "@/core/wiring";
 import { WiringDrawingView } from "../land/WiringDrawingView";
 import { Choice } from "../parts/Choice";
+import { CAUSE_NAMES } from "../parts/causeNames";
 import { askWords, HOW_WORDS, UNIT } from "../prove/checkWords";
 import { MONO, TOUCH } from "../theme/theme";
-import { CAUSE_NAMES } from "./causeNames";
 import type { FaultWork } from "./faultState";
 
 interface Props {

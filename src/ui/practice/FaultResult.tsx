@@ -7,8 +7,8 @@ import { useMemo } from "react";
 import { leadNames } from "@/core";
 import { DANGERS, type FaultGrade, faultTask } from "@/core/practice";
 import type { Cause } from "@/core/proving";
+import { CAUSE_NAMES } from "../parts/causeNames";
 import { Verdict } from "../parts/Verdict";
-import { CAUSE_NAMES } from "./causeNames";
 import type { FaultWork } from "./faultState";
 
 interface Props {

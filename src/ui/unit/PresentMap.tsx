@@ -1,0 +1,65 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { useEffect, useState } from "react";
+import { type LabelContent, labelContent, leadNames } from "@/core";
+import { PlainLink } from "../parts/PlainLink";
+import type { UnitRecord } from "./useUnit";
+import { workedOutOf } from "./workedOutOf";
+
+/** What is in the unit now: leads, where they go, the setting, the capacitor, proved amps, from the last visit that says. */
+export function PresentMap({ visits }: { visits: UnitRecord["visits"] }) {
+  const [map, setMap] = useState<{ visit: string; on: string; content: LabelContent } | null>(null);
+  useEffect(() => {
+    // After the page stands: weighing a motor's leads takes a moment.
+    const timer = setTimeout(() => {
+      const last = visits.findLast(({ job }) => job.leads.length > 0);
+      if (!last) return;
+      const { answer, wiring } = workedOutOf(last.job);
+      const names = leadNames(last.job.leads);
+      const short = (id: string) => names.get(id)?.short ?? id;
+      setMap({
+        visit: last.id,
+        on: last.job.lastAt?.slice(0, 10) ?? "",
+        content: labelContent({ job: last.job, answer, wiring, check: null, short }),
+      });
+    });
+    return () => clearTimeout(timer);
+  }, [visits]);
+  if (!map) return null;
+  const { content } = map;
+  return (
+    <Box component="section" aria-label="In it now" sx={{ mb: 6 }}>
+      <Typography sx={{ fontWeight: 700 }}>
+        {[content.supply, content.capacitor].filter((part) => part !== "").join(" · ")}
+      </Typography>
+      <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
+        From the visit of <PlainLink href={`/jobs/${map.visit}/record`}>{map.on}</PlainLink>
+      </Typography>
+      <Box component="table" sx={{ borderCollapse: "collapse", width: "100%", maxWidth: 760 }}>
+        <tbody>
+          {content.rows.map((row) => (
+            <Box
+              component="tr"
+              key={`${row.wire} ${row.role} ${row.to}`}
+              sx={{ borderBottom: "1px solid", borderColor: "divider" }}
+            >
+              <Box
+                component="th"
+                scope="row"
+                sx={{ textAlign: "left", py: 1.5, pr: 4, whiteSpace: "nowrap" }}
+              >
+                {row.wire}
+              </Box>
+              <Box component="td" sx={{ pr: 4 }}>
+                {row.role}
+              </Box>
+              <Box component="td">{row.to}</Box>
+            </Box>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
