@@ -14,7 +14,7 @@ import {
   seededRandom,
 } from "../src/core/bench";
 import { capacitorsInCircuit, type Diagnosis, diagnose } from "../src/core/proving";
-import { compartmentById, statesOf } from "../src/core/wiring";
+import { compartmentById, planSteps, statesOf, stepTick } from "../src/core/wiring";
 import { uuidAt } from "./lib/uuidAt";
 
 interface Unit {
@@ -59,6 +59,33 @@ function equipment(id: string): FactBody {
   return { kind: "compartment", compartment };
 }
 
+/** A capacitor measured by meter, lifted and discharged. */
+const capacitorTest = (label: string, microfarads: number): FactBody => ({
+  kind: "capacitor-test",
+  test: { label, half: "single", by: { way: "meter", microfarads } },
+});
+
+/** The winding's temperature at a visit. */
+const windingAt = (windingC: number): FactBody => ({
+  kind: "conditions",
+  conditions: { windingC, conductor: "copper" },
+});
+
+const FAN_COIL = {
+  id: "019b8a6e-0c10-7a4e-8b52-5d1f3c7e9a01",
+  customer: "Saltrey Quay Harbour Board",
+  site: "Harbour office",
+  name: "Fan coil, chart room",
+  position: "blower",
+};
+const DRYER = {
+  id: "019b8a6e-0c10-7c2d-9e41-77aa20b4d602",
+  customer: "Quayside Net Makers",
+  site: "Net loft",
+  name: "Dryer 2",
+  position: "fan",
+};
+
 /** An old lead and where it was. */
 const oldLead = (id: string, wire: string, terminal: string): FactBody => ({
   kind: "old-lead",
@@ -96,6 +123,10 @@ const units: Unit[] = [
       }),
       equipment("air-handler-relay"),
       { kind: "wiring-wish", wish: { speeds: { fan: 2 }, reversed: false } },
+      { kind: "unit", unit: FAN_COIL },
+      windingAt(21),
+      insulation("2026-02-17", 210, 21),
+      capacitorTest("5 MFD 440", 2.6),
       {
         kind: "label",
         text: {
@@ -196,6 +227,10 @@ const units: Unit[] = [
       { kind: "told", v: 2, about: { capacitor: "run", reversible: true } },
       ...plate("old", { speed: "1550", volts: "115", phase: "1", hertz: "60", runCapacitor: "1.5 MFD 370" }),
       equipment("reversing-switch"),
+      { kind: "unit", unit: DRYER },
+      windingAt(26),
+      insulation("2026-08-21", 38, 26),
+      capacitorTest("1.5 MFD 370", 1.46),
     ],
     proof: [],
   },
@@ -411,8 +446,87 @@ function typedOf(shown: OhmsShown): { typed: string; ohms?: number; open?: true 
   return { typed, ohms: shown.ohms };
 }
 
+/** An earlier visit to a unit: the same motor at another temperature, with what was measured then. */
+function earlier(
+  of: string,
+  visit: {
+    n: number;
+    at: string;
+    by: string;
+    title: string;
+    windingC: number;
+    then: number;
+    more: FactBody[];
+  },
+): Unit {
+  const unit = units.find(({ demo }) => demo === of);
+  if (!unit) throw new Error(`there is no unit ${of}`);
+  const warm = (ZERO_OHMS_C + visit.windingC) / (ZERO_OHMS_C + visit.then);
+  const kept = unit.more.filter(
+    ({ kind }) => kind !== "insulation" && kind !== "capacitor-test" && kind !== "conditions",
+  );
+  return {
+    ...unit,
+    demo: `${VISIT_DEMO}${of}${visit.n}`,
+    title: visit.title,
+    by: visit.by,
+    at: visit.at,
+    network: {
+      ...unit.network,
+      sections: unit.network.sections.map((section) => ({ ...section, ohms: section.ohms * warm })),
+    },
+    more: [...kept, windingAt(visit.windingC), ...visit.more],
+    proof: [],
+  };
+}
+
+/** Copper has no ohms left at so many °C below zero (IEC 60034-1). */
+const ZERO_OHMS_C = 234.5;
+/** How the names of demo jobs begin that are earlier visits. */
+const VISIT_DEMO = "visit-";
+
+/** Earlier visits of two units, so that trends have something to show. */
+const visits = () => [
+  earlier("1", {
+    n: 1,
+    at: "2025-02-20T10:15:00Z",
+    by: "Ilo Brandt",
+    title: "Fan coil, yearly service",
+    windingC: 19,
+    then: 21,
+    more: [insulation("2025-02-20", 640, 19), capacitorTest("5 MFD 440", 5.02)],
+  }),
+  earlier("1", {
+    n: 2,
+    at: "2025-09-11T08:40:00Z",
+    by: "Maren Osk",
+    title: "Fan coil, little air on the top speed",
+    windingC: 27,
+    then: 21,
+    more: [insulation("2025-09-11", 480, 27), capacitorTest("5 MFD 440", 4.66)],
+  }),
+  earlier("4", {
+    n: 1,
+    at: "2025-08-14T13:05:00Z",
+    by: "Petra Quill",
+    title: "Dryer, yearly service",
+    windingC: 31,
+    then: 26,
+    more: [insulation("2025-08-14", 160, 31), capacitorTest("1.5 MFD 370", 1.49)],
+  }),
+  earlier("4", {
+    n: 2,
+    at: "2026-02-05T09:30:00Z",
+    by: "Petra Quill",
+    title: "Dryer, squeals when cold",
+    windingC: 12,
+    then: 26,
+    more: [insulation("2026-02-05", 95, 12), capacitorTest("1.5 MFD 370", 1.48)],
+  }),
+];
+
 function factsOf(unit: Unit): { id: string; demo: string; facts: Fact[] } {
-  const random = seededRandom(1000 + Number(unit.demo));
+  const random = seededRandom(1000 + Number(unit.demo.replace(/\D+/g, "")));
   const meter = ohmmeter(unit.network, METER, random);
   let ms = Date.parse(unit.at);
   const id = uuidAt(ms, random);
@@ -475,6 +589,10 @@ function prove(
   say: (body: FactBody) => void,
   random: () => number,
 ): void {
+  const { wiring } = planned(facts);
+  if (wiring.kind !== "plan") throw new Error(`unit ${unit.demo} has nothing to prove: ${wiring.kind}`);
+  for (const step of planSteps(wiring.plan, wiring.leads))
+    if (step.kind !== "look") say({ kind: "tick", step: stepTick(wiring.plan, step.id), done: true });
   const rounds = [...(unit.proof ?? []), { fault: SOUND, mended: "" }];
   for (const { fault, mended } of rounds) {
     const machine = poweredAs(facts, fault, random);
@@ -521,6 +639,6 @@ function poweredAs(facts: readonly Fact[], fault: PoweredFault, random: () => nu
   );
 }
 
-const jobs = units.map(factsOf);
+const jobs = [...units, ...visits()].map(factsOf);
 writeFileSync("src/server/demo/jobs.json", `${JSON.stringify(jobs, null, 1)}\n`);
 for (const job of jobs) console.log(job.demo, job.facts.length, "facts");

@@ -6,6 +6,8 @@ import { jobs, units } from "./schema";
 
 /** How the names of demo jobs begin that are a record only. */
 export const PAST_DEMO = "past-";
+/** How the names of demo jobs begin that are earlier visits: found, and shown with their unit. */
+const VISIT_DEMO = "visit-";
 
 /** The lists of one shop's jobs and units, out of what is kept beside the facts: nothing is worked out here. */
 export function jobList(db: Database, shopId: string) {
@@ -57,7 +59,15 @@ export function jobList(db: Database, shopId: string) {
       const rows = await db
         .select(columns)
         .from(jobs)
-        .where(and(inShop, listed, isNotNull(jobs.demo), eq(jobs.shelved, "listed")))
+        .where(
+          and(
+            inShop,
+            listed,
+            isNotNull(jobs.demo),
+            notLike(jobs.demo, `${VISIT_DEMO}%`),
+            eq(jobs.shelved, "listed"),
+          ),
+        )
         .orderBy(sql`length(${jobs.demo})`, jobs.demo)
         .limit(most);
       return rows.map(lineOf);

@@ -60,6 +60,28 @@ export function PresentMap({ visits }: { visits: UnitRecord["visits"] }) {
           ))}
         </tbody>
       </Box>
+      <Photos visits={visits} />
+    </Box>
+  );
+}
+
+/** Photos of the last visit that took any. */
+function Photos({ visits }: { visits: UnitRecord["visits"] }) {
+  const last = visits.findLast(({ job }) => job.photos.length > 0);
+  if (!last) return null;
+  return (
+    <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", mt: 3 }}>
+      {last.job.photos.map((photo) => (
+        <a key={photo.id} href={`/jobs/${last.id}/trace`}>
+          {/* biome-ignore lint/performance/noImgElement: a photo of the record, at its own address, with no loader between */}
+          <img
+            src={`/api/v1/jobs/${last.id}/photos/${photo.id}`}
+            alt={`Photo of the compartment, ${last.job.lastAt?.slice(0, 10) ?? ""}`}
+            height={120}
+            loading="lazy"
+          />
+        </a>
+      ))}
     </Box>
   );
 }
