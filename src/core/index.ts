@@ -55,6 +55,7 @@ export {
   referenceFromEarlier,
   USUAL_REFERENCE_C,
 } from "./record/comparison";
+export { canonicalJson, digestOf, digestOfBytes } from "./record/digest";
 export {
   type BoardNow,
   type CapacitorChoice,
@@ -96,6 +97,7 @@ export type {
   SafeStepDone,
   UsedPart,
 } from "./record/jobDraft";
+export { type FilePhoto, type JobFile, jobFile, jobFileOf, jobFileText, readJobFile } from "./record/jobFile";
 export {
   foldedWords,
   type JobSummary,
@@ -118,6 +120,8 @@ export { type Unit, unit, type VisitedUnit, visitedUnit } from "./record/nouns/u
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";
 export { provingSheetOf, turnedBy } from "./record/provingSheetOf";
+export { readingsCsv } from "./record/readingsCsv";
+export { MOST_SEALED, type SealState, sealOf, sealState } from "./record/seal";
 export {
   HISTORY_C,
   type HistoryPoint,
@@ -127,3 +131,4 @@ export {
   type Visit,
 } from "./record/unitHistory";
 export { type StockItem, stockItem } from "./stock/item";
+export { CORE_VERSION } from "./version";

@@ -36,6 +36,7 @@ import { proofSignedFact } from "./kinds/proofSigned";
 import { readyFact } from "./kinds/ready";
 import { referenceFact } from "./kinds/reference";
 import { safeStepFact } from "./kinds/safeStep";
+import { sealedFact } from "./kinds/sealed";
 import { setInsideFact } from "./kinds/setInside";
 import { shellReadingFact } from "./kinds/shellReading";
 import { shelvedFact } from "./kinds/shelved";
@@ -90,6 +91,7 @@ export const FACT_KINDS = [
   readyFact,
   referenceFact,
   safeStepFact,
+  sealedFact,
   setInsideFact,
   shellReadingFact,
   shelvedFact,
@@ -145,6 +147,7 @@ export const FACT_BODY = z.discriminatedUnion("kind", [
   readyFact.schema,
   referenceFact.schema,
   safeStepFact.schema,
+  sealedFact.schema,
   setInsideFact.schema,
   shellReadingFact.schema,
   shelvedFact.schema,

@@ -1,0 +1,17 @@
+import { z } from "zod";
+import { text } from "../../../quantity/text";
+import { DIGEST } from "../../digest";
+import { factKind, named } from "../kind";
+
+/** The record sealed as it stands: a hash over the facts named. It changes nothing of the job. */
+export const sealedFact = factKind("sealed", {
+  schema: z.object({
+    kind: named("sealed"),
+    hash: z.string().regex(DIGEST),
+    /** Ids of the facts it is over, in their order. */
+    over: z.array(z.uuid()).min(1).max(5000),
+    /** Of the core that judged. */
+    version: text(40),
+  }),
+  change: () => undefined,
+});
