@@ -7,6 +7,7 @@ import NextLink from "next/link";
 import { useRouter } from "next/navigation";
 import { v7 as uuid } from "uuid";
 import type { JobLine } from "@/contract/routes/jobs";
+import { PlainLink } from "../parts/PlainLink";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
 import { type FirstJobs, JobFinder } from "./JobFinder";
@@ -92,6 +93,13 @@ export function Home({
             {kept || demo.length === 0 ? null : <Demo jobs={demo} />}
           </JobFinder>
         )}
+        <Box
+          component="nav"
+          aria-label="More"
+          sx={{ display: "flex", gap: 6, borderTop: "1px solid", borderColor: "divider", pt: 4 }}
+        >
+          <PlainLink href="/files">Files: bring in, save</PlainLink>
+        </Box>
       </Box>
     </>
   );

@@ -5,6 +5,7 @@ import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, u
 import type { FactsSince } from "@/contract/routes/jobs";
 import {
   deriveJob,
+  type Fact,
   type FactBody,
   type Identification,
   type Job,
@@ -27,6 +28,8 @@ import { useIdentification } from "./useIdentification";
 /** What every stage of a job works with: the facts' outcome, the verdicts, and the one way to add a fact. */
 export interface OpenJob {
   readonly id: string;
+  /** As this device has them, in the order in which they count. */
+  readonly facts: readonly Fact[];
   readonly job: Job;
   readonly answer: Identification | null;
   /** True while `answer` is still that of the readings before. */
@@ -90,6 +93,7 @@ function Opened({ id, first, children }: Props) {
     const byId = new Map(job.leads.map((lead) => [lead.id, lead]));
     return {
       id,
+      facts,
       job,
       answer,
       working,
@@ -106,7 +110,7 @@ function Opened({ id, first, children }: Props) {
       dropPhoto: store.dropPhoto,
       unreadable,
     };
-  }, [id, job, answer, working, wiring, store, saving, aside, photos, unreadable]);
+  }, [id, facts, job, answer, working, wiring, store, saving, aside, photos, unreadable]);
   return <Context.Provider value={open}>{children}</Context.Provider>;
 }
 

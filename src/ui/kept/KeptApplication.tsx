@@ -61,6 +61,12 @@ function screenOf(place: Place): ReactNode {
       return <StockPage />;
     case "start":
       return null;
+    case "files":
+      return (
+        <Away>
+          Files are brought in to the server and saved from it. It is there again when the server is.
+        </Away>
+      );
     case "truck":
       return (
         <Away>

@@ -10,6 +10,7 @@ export type Place =
         | "practice-fault"
         | "stock"
         | "truck"
+        | "files"
         | "start"
         | "nowhere";
     }
@@ -39,6 +40,8 @@ export function placeOf(path: string): Place {
       return { at: "stock" };
     case "/start":
       return { at: "start" };
+    case "/files":
+      return { at: "files" };
     case "/truck":
       return { at: "truck" };
     default:

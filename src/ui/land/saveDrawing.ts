@@ -1,5 +1,6 @@
 import type { WiringDrawing } from "@/core/wiring";
 import { paintOf } from "../parts/insulation";
+import { saveFile } from "../parts/saveFile";
 
 /** Ink and paper of a saved drawing: it leaves the page's scheme behind. */
 const INK = "#1a1613";
@@ -21,7 +22,7 @@ export function saveDrawingSvg(svg: SVGSVGElement, file: string): void {
   for (const [name, value] of Object.entries({ width, height, fill: "#ffffff" }))
     ground.setAttribute(name, value);
   copy.prepend(ground);
-  save(new Blob([new XMLSerializer().serializeToString(copy)], { type: "image/svg+xml" }), `${file}.svg`);
+  saveFile(new Blob([new XMLSerializer().serializeToString(copy)], { type: "image/svg+xml" }), `${file}.svg`);
 }
 
 /** Saves the drawing as a PDF of one landscape page, from its geometry. */
@@ -120,7 +121,7 @@ export async function saveDrawingPdf(
     },
   );
   const bytes = await document.save();
-  save(new Blob([new Uint8Array(bytes)], { type: "application/pdf" }), `${file}.pdf`);
+  saveFile(new Blob([new Uint8Array(bytes)], { type: "application/pdf" }), `${file}.pdf`);
 }
 
 /** A4, landscape, points. */
@@ -132,12 +133,4 @@ function latin(words: string): string {
     .replace(/[–—]/g, "-")
     .replace(/’/g, "'")
     .replace(/[^\x20-\xff]/g, "?");
-}
-
-function save(blob: Blob, file: string): void {
-  const link = document.createElement("a");
-  link.href = URL.createObjectURL(blob);
-  link.download = file;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
 }

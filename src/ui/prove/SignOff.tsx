@@ -8,6 +8,7 @@ import { useState } from "react";
 import type { Diagnosis } from "@/core/proving";
 import { keepDeviceName, MOST_NAME_LETTERS, useDeviceName } from "../job/deviceName";
 import { useJob } from "../job/JobContext";
+import { useSealOnSigning } from "../job/useSealOnSigning";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
@@ -17,6 +18,7 @@ const LEAST_REASON = 3;
 /** The proof signed with a name; what was not seen is listed, a stop needs a reason. */
 export function SignOff({ status, unseen }: { status: Diagnosis["status"]; unseen: readonly string[] }) {
   const { id, job, add } = useJob();
+  const sealAfter = useSealOnSigning();
   const known = useDeviceName();
   const [name, setName] = useState(known);
   const [reason, setReason] = useState("");
@@ -59,12 +61,14 @@ export function SignOff({ status, unseen }: { status: Diagnosis["status"]; unsee
   const may = who !== "" && (good || reason.trim().length >= LEAST_REASON);
   const sign = () => {
     if (known === "") keepDeviceName(who);
-    add({
-      kind: "proof-signed",
-      signed: true,
-      unseen: unseen.map((line) => line.slice(0, 200)),
-      ...(good ? {} : { override: reason.trim() }),
-    });
+    sealAfter(
+      add({
+        kind: "proof-signed",
+        signed: true,
+        unseen: unseen.map((line) => line.slice(0, 200)),
+        ...(good ? {} : { override: reason.trim() }),
+      }),
+    );
   };
   return (
     <Box component="section" aria-label="Sign off">

@@ -13,6 +13,8 @@ import { useWiringCheck } from "../land/useWiringCheck";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { LabelDrawing } from "./LabelDrawing";
+import { RecordFiles } from "./RecordFiles";
+import { SealPanel } from "./SealPanel";
 
 /** Record: the label to leave behind, for whoever comes next. */
 export function RecordStage() {
@@ -37,6 +39,8 @@ export function RecordStage() {
         <Typography variant="h2">On the label</Typography>
         <LabelFields />
         <UndoButtons />
+        <SealPanel />
+        <RecordFiles />
       </Box>
       <Box component="section" aria-label="Label">
         <Typography variant="h2" className="no-print" sx={{ mb: 2 }}>

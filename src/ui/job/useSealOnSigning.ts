@@ -1,0 +1,20 @@
+"use client";
+
+import { useEffect, useRef } from "react";
+import { sealOf } from "@/core";
+import { useJob } from "./JobContext";
+
+/** Seals the record once the signature that was asked for here is among its facts; gives the way to ask. */
+export function useSealOnSigning(): (signature: string) => void {
+  const { facts, add } = useJob();
+  const awaited = useRef<string | null>(null);
+  useEffect(() => {
+    if (awaited.current === null || !facts.some(({ id }) => id === awaited.current)) return;
+    awaited.current = null;
+    const seal = sealOf(facts);
+    if (seal) add(seal);
+  }, [facts, add]);
+  return (signature) => {
+    awaited.current = signature;
+  };
+}
