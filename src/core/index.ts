@@ -98,6 +98,7 @@ export type {
   UsedPart,
 } from "./record/jobDraft";
 export { type FilePhoto, type JobFile, jobFile, jobFileOf, jobFileText, readJobFile } from "./record/jobFile";
+export { type JobSheet, jobSheet, type SheetPart } from "./record/jobSheet";
 export {
   foldedWords,
   type JobSummary,

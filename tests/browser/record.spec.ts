@@ -1,5 +1,8 @@
 import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
+import jsQR from "jsqr";
+import { PDFDict, PDFDocument, PDFName } from "pdf-lib";
+import sharp from "sharp";
 import { v7 as uuidv7 } from "uuid";
 import { startMotor } from "./bench";
 
@@ -93,7 +96,7 @@ test("a demo unit shows what is in it, its figures over the years with their ala
   const { units } = await (await page.request.get("/api/v1/units?search=chart%20room")).json();
   await page.goto(`/units/${units[0].id}`);
   const now = page.getByRole("region", { name: "In it now" });
-  await expect(now).toContainText("proved, Fan");
+  await expect(now).toContainText("proved: Fan");
   await expect(page.getByRole("img", { name: /^GY to VT: / })).toBeVisible();
   await expect(page.getByText("Halved or less since the test before.")).toBeVisible();
   await expect(page.getByRole("region", { name: "Visits" }).getByRole("listitem")).toHaveCount(3);
@@ -168,6 +171,40 @@ test.describe("files", () => {
     await expect(plan.getByText(/^New: /)).toHaveCount(0);
     await expect(plan.getByText("Here already, all of it").first()).toBeVisible();
   });
+});
+
+test("the label is a file in three forms whose code leads back, and the sheet a PDF with its faces inside", async ({
+  page,
+}) => {
+  const { jobs } = await (await page.request.get("/api/v1/jobs?of=demo&search=chart%20room%20four")).json();
+  await page.goto(`/jobs/${jobs[0].id}/record`, { waitUntil: "networkidle" });
+  const saved = async (button: string) => {
+    const saving = page.waitForEvent("download");
+    await page.getByRole("button", { name: button }).click();
+    return readFileSync(await (await saving).path());
+  };
+  const png = await saved("Save the label as PNG");
+  const { data, info } = await sharp(png).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
+  const code = jsQR(new Uint8ClampedArray(data), info.width, info.height);
+  expect(code?.data).toBe(`${new URL(page.url()).origin}/jobs/${jobs[0].id}`);
+  expect([info.width, info.height]).toEqual([1181, 709]);
+  const svg = (await saved("Save the label as SVG")).toString("utf8");
+  expect(svg).toContain('width="100mm"');
+  expect(svg).toContain("MED-HI");
+  for (const [button, least, size] of [
+    ["Save the label as PDF", 1, [283.46, 170.08]],
+    ["PDF, A4", 2, [595.28, 841.89]],
+    ["PDF, Letter", 2, [612, 792]],
+  ] as const) {
+    const pdf = await PDFDocument.load(await saved(button));
+    expect(pdf.getPageCount()).toBeGreaterThanOrEqual(least);
+    const { width, height } = pdf.getPage(0).getSize();
+    expect([width, height].map((side) => Number(side.toFixed(2)))).toEqual(size);
+    const faces = pdf.context
+      .enumerateIndirectObjects()
+      .filter(([, one]) => one instanceof PDFDict && one.has(PDFName.of("FontFile2")));
+    expect(faces).toHaveLength(2);
+  }
 });
 
 test("signing off seals the record; what comes after is told apart", async ({ page }) => {

@@ -8,6 +8,8 @@ const content = (rows: number, text = "speed 2"): LabelContent => ({
   who: "Maren Osk",
   supply: "Motor for 208–230 V",
   assumed: "",
+  proved: "",
+  address: "",
   capacitor: "capacitor 7.5 µF / 440 V",
   rows: Array.from({ length: rows }, (_, i) => ({ wire: `W${i}`, role: text, to: "capped on its own" })),
 });

@@ -1,3 +1,5 @@
+import { qrModules } from "./qr";
+
 /** The label's size in millimetres. */
 export const LABEL_MM = { width: 100, height: 60 } as const;
 
@@ -8,6 +10,10 @@ export interface LabelContent {
   readonly who: string;
   readonly supply: string;
   readonly capacitor: string;
+  /** Amps of the proof; "" before it. */
+  readonly proved: string;
+  /** The record's address, for the code in the corner; "" for none. */
+  readonly address: string;
   /** What is assumed still, in few words; "" where nothing is. */
   readonly assumed: string;
   readonly rows: readonly { readonly wire: string; readonly role: string; readonly to: string }[];
@@ -26,6 +32,14 @@ export interface LabelLayout {
   readonly texts: readonly LabelText[];
   /** Horizontal rules, by height in millimetres. */
   readonly rules: readonly number[];
+  /** The QR code of the record's address; null where it has none. */
+  readonly qr: {
+    readonly x: number;
+    readonly y: number;
+    readonly moduleMm: number;
+    /** Dark ones by row and column. */
+    readonly dark: readonly (readonly [row: number, column: number])[];
+  } | null;
 }
 
 const MARGIN = 4;
@@ -41,11 +55,16 @@ export function layoutLabel(content: LabelContent): LabelLayout {
   const size = Math.min(2.9, pitch * 0.78) * (columns === 2 ? 0.82 : 1);
   const columnWidth = (LABEL_MM.width - 2 * MARGIN) / columns;
   const whole = LABEL_MM.width - 2 * MARGIN;
+  const qr = content.address === "" ? null : codeOf(content.address);
+  const beside = qr ? whole - QR_MM - 2 : whole;
+  const proved = content.proved === "" ? "" : `proved: ${content.proved}`;
   const texts: LabelText[] = [
-    line(MARGIN, 7.6, 4.6, true, content.unit || "Motor", whole),
-    line(MARGIN, 12, 2.8, false, [content.date, content.who].filter(Boolean).join(" · "), whole),
-    line(MARGIN, 16, 3, true, content.supply, whole),
-    line(MARGIN, 19.6, 2.4, false, content.capacitor, whole),
+    line(MARGIN, 7.2, 4.4, true, content.unit || "Motor", beside),
+    line(MARGIN, 11, 2.6, false, [content.date, content.who].filter(Boolean).join(" · "), beside),
+    line(MARGIN, 14.6, 2.9, true, content.supply, beside),
+    ...[content.capacitor, proved]
+      .filter((text) => text !== "")
+      .map((text, i) => line(MARGIN, 17.6 + 2.8 * i, 2.2, false, text, i === 0 ? beside : whole)),
   ];
   // Where nothing is landed the role has the room of the place as well.
   const landed = rows.some(({ to }) => to !== "—");
@@ -63,7 +82,22 @@ export function layoutLabel(content: LabelContent): LabelLayout {
       line(MARGIN, 56.4, 2, true, `Assumed still: ${content.assumed}.`, whole),
       line(MARGIN, 58.8, 2, false, CAUTION, whole),
     );
-  return { texts, rules: [21.2, 54.2] };
+  return { texts, rules: [21.2, 54.2], qr };
+}
+
+/** Side of the code in the corner, and the paper that it needs around: four of its modules. */
+const QR_MM = 15.5;
+const QR_TOP = 3;
+
+function codeOf(address: string): LabelLayout["qr"] {
+  const modules = qrModules(address);
+  const moduleMm = QR_MM / modules.length;
+  return {
+    x: LABEL_MM.width - MARGIN - QR_MM + 0.5,
+    y: QR_TOP,
+    moduleMm,
+    dark: modules.flatMap((row, y) => row.flatMap((dark, x) => (dark ? [[y, x] as const] : []))),
+  };
 }
 
 const CAUTION = "Unused leads are live when running. Plate, maker’s drawing and local code come first.";

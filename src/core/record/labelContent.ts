@@ -1,5 +1,6 @@
 import type { Identification } from "../identify/identification";
 import { familyById } from "../motor/families";
+import { labelWord, speedWord } from "../motor/labelWord";
 import { shortRotation } from "../quantity/rotation";
 import type { Assumption } from "../wiring/check/assumption";
 import { type Compartment, placeName } from "../wiring/compartment";
@@ -21,18 +22,22 @@ export interface LabelAsk {
   } | null;
   /** A lead as the label names it. */
   readonly short: (lead: string) => string;
+  /** Where the record is found again; "" where it has no address. */
+  readonly address?: string;
 }
 
 /**
  * The label: what is landed, once every line of the work is ticked; before that PLANNED – NOT PROVED. A plan that the
  * check stops, and nobody overrode, names no terminal. It states the motor's own setting, never the supply's volts.
  */
-export function labelContent({ job, answer, wiring, check, short }: LabelAsk): LabelContent {
+export function labelContent({ job, answer, wiring, check, short, address = "" }: LabelAsk): LabelContent {
   const head = {
     unit: job.label.unit || job.title,
     date: job.lastAt?.slice(0, 10) ?? "",
     who: job.label.who,
     assumed: "",
+    proved: "",
+    address,
   };
   if (answer?.status === "fault") return { ...head, ...doNotRun(answer, short) };
   const capacitor = fittedCapacitor(job.label);
@@ -67,6 +72,7 @@ export function labelContent({ job, answer, wiring, check, short }: LabelAsk): L
     capacitor: [capacitor, turn && planned.kind === "plan" ? `turns ${shortRotation(turn)}` : ""]
       .filter(Boolean)
       .join(" · "),
+    proved: job.proof.signed ? provedAmps(plan, job.proof.seen, short) : "",
     assumed: (check?.assumes ?? [])
       .map((one) => one.short)
       .filter((s, i, all) => all.indexOf(s) === i)
@@ -84,8 +90,7 @@ export function labelContent({ job, answer, wiring, check, short }: LabelAsk): L
         role: placeName(plan.compartment, from),
         to: placeName(plan.compartment, to),
       })),
-      ...callRows(plan),
-      ...(job.proof.signed ? provedRows(plan, job.proof.seen, short) : []),
+      ...callRows(plan, speedsOf(answer)),
     ],
   };
 }
@@ -96,21 +101,19 @@ function standWords(landed: boolean, proved: boolean): string {
   return landed ? "LANDED – NOT PROVED · " : "PLANNED – NOT PROVED · ";
 }
 
-/** Amps that were read at the proof, the last of each lead and call. */
-function provedRows(
+/** Amps that were read at the proof, the last of each lead and call: "Cooling 1.05 A on BK". */
+function provedAmps(
   { compartment: { calls } }: WiringPlan,
   seen: LabelAsk["job"]["proof"]["seen"],
   short: (lead: string) => string,
-): LabelContent["rows"] {
-  const last = new Map<string, LabelContent["rows"][number]>();
+): string {
+  const last = new Map<string, string>();
   for (const { seen: one } of seen)
-    if (one.what === "line-amps")
-      last.set(`${one.call}/${one.lead}`, {
-        wire: short(one.lead),
-        role: `proved, ${calls.find(({ id }) => id === one.call)?.name ?? one.call}`,
-        to: `${one.amps} A`,
-      });
-  return [...last.values()];
+    if (one.what === "line-amps") {
+      const call = calls.find(({ id }) => id === one.call)?.name ?? one.call;
+      last.set(`${one.call}/${one.lead}`, `${call} ${one.amps} A on ${short(one.lead)}`);
+    }
+  return [...last.values()].join(", ");
 }
 
 function doNotRun(
@@ -135,18 +138,20 @@ function fittedCapacitor({ capacitorMicrofarads, capacitorVolts }: Job["label"])
     : "";
 }
 
-/** A lead's role in as few words as a label has room for: what stands before the first comma or bracket. */
+/** How many speeds the motor has by its leads. */
+function speedsOf(answer: LabelAsk["answer"]): number {
+  const roles = Object.values(answer?.roles ?? {});
+  return Math.max(0, ...roles.map((role) => (role.role === "speed" ? (role.rank ?? 0) : 0)));
+}
+
+/** A lead's role in the few letters that a label has room for. */
 function roleWords(answer: LabelAsk["answer"]): (lead: string) => string | null {
   const family = familyById(answer?.family ?? null);
   const roles = answer?.roles ?? {};
-  const speeds = Math.max(
-    0,
-    ...Object.values(roles).map((role) => (role.role === "speed" ? (role.rank ?? 0) : 0)),
-  );
+  const speeds = speedsOf(answer);
   return (lead) => {
     const role = roles[lead];
-    const words = role && family ? family.roleWords(role, speeds) : null;
-    return words === null ? null : (words.split(/[,(:]/)[0]?.trim() ?? words);
+    return role && family ? labelWord(role, speeds, family.roleWords(role, speeds)) : null;
   };
 }
 
@@ -174,11 +179,13 @@ function settingWords(planned: Extract<JobWiring, { kind: "plan" | "retrofit" }>
 }
 
 /** Which speed is on which call, where there is more than one of each. */
-function callRows({ wanted, compartment, compartment: { calls } }: WiringPlan): LabelContent["rows"] {
-  const speeds = new Set(wanted.map(({ speed }) => speed));
-  if (speeds.size < 2) return [];
+function callRows(
+  { wanted, compartment, compartment: { calls } }: WiringPlan,
+  speeds: number,
+): LabelContent["rows"] {
+  if (new Set(wanted.map(({ speed }) => speed)).size < 2) return [];
   return wanted.map(({ call, speed }) => ({
-    wire: `speed ${speed ?? "—"}`,
+    wire: speed === null ? "—" : speedWord(speed, speeds),
     role: calls.find(({ id }) => id === call)?.name ?? call,
     to: hotName(compartment, call),
   }));

@@ -2,7 +2,7 @@ import { LABEL_MM, type LabelContent, layoutLabel } from "@/core";
 
 /** The label as it prints: 100 × 60 mm, black on white, no colour needed to read it. */
 export function LabelDrawing({ content, width }: { content: LabelContent; width: string }) {
-  const { texts, rules } = layoutLabel(content);
+  const { texts, rules, qr } = layoutLabel(content);
   const rows = content.rows.map((row) => `${row.wire}: ${row.role}, ${row.to}`).join("; ");
   return (
     <svg
@@ -27,6 +27,18 @@ export function LabelDrawing({ content, width }: { content: LabelContent; width:
       {rules.map((y) => (
         <path key={y} d={`M4 ${y}H96`} stroke="#000" strokeWidth="0.3" />
       ))}
+      {qr ? (
+        <path
+          d={qr.dark
+            .map(
+              ([row, column]) =>
+                `M${qr.x + column * qr.moduleMm} ${qr.y + row * qr.moduleMm}h${qr.moduleMm}v${qr.moduleMm}h${-qr.moduleMm}z`,
+            )
+            .join("")}
+          fill="#000"
+          shapeRendering="crispEdges"
+        />
+      ) : null}
       {texts.map((text) => (
         <text
           key={`${text.x} ${text.y}`}

@@ -13,8 +13,10 @@ import { useWiringCheck } from "../land/useWiringCheck";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { LabelDrawing } from "./LabelDrawing";
+import { LabelFiles } from "./LabelFiles";
 import { RecordFiles } from "./RecordFiles";
 import { SealPanel } from "./SealPanel";
+import { SheetButtons } from "./SheetButtons";
 
 /** Record: the label to leave behind, for whoever comes next. */
 export function RecordStage() {
@@ -22,6 +24,10 @@ export function RecordStage() {
   const { answer } = open;
   const check = useWiringCheck();
   const settled = answer?.status === "settled";
+  const [origin, setOrigin] = useState("");
+  useEffect(() => setOrigin(window.location.origin), []);
+  const address = origin === "" ? "" : `${origin}/jobs/${open.id}`;
+  const content = labelContent({ ...open, check, address });
   return (
     <Box
       sx={{
@@ -39,6 +45,7 @@ export function RecordStage() {
         <Typography variant="h2">On the label</Typography>
         <LabelFields />
         <UndoButtons />
+        <SheetButtons label={content} />
         <SealPanel />
         <RecordFiles />
       </Box>
@@ -62,7 +69,7 @@ export function RecordStage() {
         <Box
           sx={{ border: "1px solid", borderColor: "divider", maxWidth: 640, "@media print": { border: 0 } }}
         >
-          <LabelDrawing content={labelContent({ ...open, check })} width="100%" />
+          <LabelDrawing content={content} width="100%" />
         </Box>
         <Box
           className="no-print"
@@ -71,6 +78,7 @@ export function RecordStage() {
           <Button variant="contained" sx={{ minHeight: TOUCH, px: 6 }} onClick={() => window.print()}>
             Print the label
           </Button>
+          <LabelFiles content={content} />
           <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
             Prints the label alone, at its own size. It does not replace the plate, the maker’s drawing or
             local code.

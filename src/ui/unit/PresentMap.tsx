@@ -33,7 +33,9 @@ export function PresentMap({ visits }: { visits: UnitRecord["visits"] }) {
   return (
     <Box component="section" aria-label="In it now" sx={{ mb: 6 }}>
       <Typography sx={{ fontWeight: 700 }}>
-        {[content.supply, content.capacitor].filter((part) => part !== "").join(" · ")}
+        {[content.supply, content.capacitor, content.proved === "" ? "" : `proved: ${content.proved}`]
+          .filter((part) => part !== "")
+          .join(" · ")}
       </Typography>
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
         From the visit of <PlainLink href={`/jobs/${map.visit}/record`}>{map.on}</PlainLink>

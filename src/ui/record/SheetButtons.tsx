@@ -1,0 +1,77 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { call } from "@/contract/call";
+import { getPhoto } from "@/contract/routes/jobs";
+import { jobSheet, type LabelContent, provingSheetOf, sealState } from "@/core";
+import { diagnose } from "@/core/proving";
+import { FRAME, wiringDrawing } from "@/core/wiring";
+import { useJob } from "../job/JobContext";
+import { useWireName } from "../land/useWiringCheck";
+import { saveFile } from "../parts/saveFile";
+import { localDay } from "../parts/useLocalDay";
+import { TOUCH } from "../theme/theme";
+import type { Paper } from "./sheetPdf";
+
+/** The job's sheet as PDF, made here: no server is needed for it. */
+export function SheetButtons({ label }: { label: LabelContent }) {
+  const { id, job, facts, answer, wiring, leadOf } = useJob();
+  const name = useWireName();
+  const [says, setSays] = useState("");
+  const save = async (paper: Paper) => {
+    setSays("Making the sheet …");
+    // The word is on the page before the work begins.
+    await new Promise((resolve) => setTimeout(resolve));
+    try {
+      const { sheetPdf } = await import("./sheetPdf");
+      const proved = provingSheetOf(job, answer, wiring);
+      const diagnosis = proved ? diagnose(proved) : null;
+      const sheet = jobSheet({
+        job,
+        wiring,
+        label,
+        diagnosis: diagnosis?.ok ? diagnosis : null,
+        seal: sealState(facts),
+        short: name,
+        today: localDay(new Date()),
+      });
+      const drawn = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring : null;
+      const bytes = await sheetPdf(sheet, paper, {
+        drawing: drawn ? wiringDrawing(drawn.plan, drawn.leads) : null,
+        looks: { name, colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour) },
+        photo: async (photo) => {
+          const called = await call(getPhoto, { params: { job: id, photo } });
+          return called.ok ? called.value.arrayBuffer() : null;
+        },
+      });
+      saveFile(
+        new Blob([bytes as Uint8Array<ArrayBuffer>], { type: "application/pdf" }),
+        `sheet-${id.slice(0, 8)}.pdf`,
+      );
+      setSays("");
+    } catch {
+      setSays("The sheet could not be made here.");
+    }
+  };
+  return (
+    <Box component="section" aria-label="Job sheet">
+      <Typography variant="h2" sx={{ mb: 2 }}>
+        Job sheet
+      </Typography>
+      <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap" }}>
+        <Button color="inherit" onClick={() => void save("Letter")} sx={{ minHeight: TOUCH }}>
+          PDF, Letter
+        </Button>
+        <Button color="inherit" onClick={() => void save("A4")} sx={{ minHeight: TOUCH }}>
+          PDF, A4
+        </Button>
+      </Box>
+      <Typography role="status" sx={{ mt: 2 }}>
+        {says}
+      </Typography>
+    </Box>
+  );
+}
