@@ -6,6 +6,7 @@ import { identification } from "./identification";
 import { ledFaults } from "./ledFaults";
 import { machine as acMachine } from "./machine";
 import { machineFit } from "./machineFit";
+import { knownAgain } from "./metBefore";
 import { proving } from "./proving";
 import { replacement } from "./replacement";
 import { retrofitAttack } from "./retrofitAttack";
@@ -32,6 +33,7 @@ const text = [
   wiringAttack(say),
   retrofitAttack(say),
   proving(say),
+  knownAgain(say),
 ].join("\n");
 writeFileSync("docs/benchmarks.md", text);
 say("written to docs/benchmarks.md");

@@ -3,6 +3,7 @@ import { diagnoseMotor } from "./routes/diagnose";
 import { deleteEquipment, listEquipment, putEquipment } from "./routes/equipment";
 import { identifyLeads } from "./routes/identify";
 import { addFacts, factsOfJob, getPhoto, listJobs, listUnits, putPhoto, visitsOfUnit } from "./routes/jobs";
+import { askMetBefore } from "./routes/metBefore";
 import { attachMeter, detachMeter, moveProbes, streamMeter } from "./routes/meter";
 import {
   faultResults,
@@ -40,6 +41,7 @@ export const ROUTES = [
   addFacts,
   getPhoto,
   putPhoto,
+  askMetBefore,
   attachMeter,
   detachMeter,
   moveProbes,

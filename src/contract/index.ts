@@ -22,6 +22,7 @@ export {
   type UnitLine,
   visitsOfUnit,
 } from "./routes/jobs";
+export { askMetBefore } from "./routes/metBefore";
 export {
   attachMeter,
   detachMeter,

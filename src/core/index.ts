@@ -82,6 +82,15 @@ export {
   type WiringWish,
 } from "./record/facts";
 export {
+  type Fingerprint,
+  fingerprint,
+  fingerprintOf,
+  pairAt,
+  stepsNear,
+  stepsOf,
+  UNKNOWN_OHMS,
+} from "./record/fingerprint";
+export {
   cableOhmsEachWayOf,
   deriveJob,
   type Job,
@@ -117,6 +126,12 @@ export {
 } from "./record/jobWiring";
 export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
 export { labelContent } from "./record/labelContent";
+export {
+  FEWEST_READINGS as FINGERPRINT_READINGS,
+  type MetBefore,
+  metBefore,
+  type ReadSoFar,
+} from "./record/metBefore";
 export { type Unit, unit, type VisitedUnit, visitedUnit } from "./record/nouns/unit";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";

@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, isNotNull, isNull, like, ne, notLike, or, type SQL, sql } from "drizzle-orm";
 import type { JobLine, JobQuery, UnitLine } from "@/contract";
-import { foldedWords } from "@/core";
+import { foldedWords, type MetBefore, metBefore, type ReadSoFar, stepsNear } from "@/core";
 import type { Database } from "./database";
 import { jobs, units } from "./schema";
 
@@ -73,6 +73,26 @@ export function jobList(db: Database, shopId: string) {
       return rows.map(lineOf);
     },
 
+    /** Motors of the record that these readings may be of, the likeliest first. */
+    async met(read: ReadSoFar, but: string | undefined): Promise<MetBefore<JobLine>[]> {
+      const told = read.readings.filter(({ ohms }) => ohms !== null && ohms >= LEAST_TELLING_OHMS);
+      if (told.length === 0) return [];
+      const narrowed = told.map(
+        ({ ohms }) => sql`${jobs.steps} && ${sql.param(stepsNear(ohms ?? 1))}::int[]`,
+      );
+      const recorded = and(inShop, ne(jobs.shelved, "deleted"), isNotNull(jobs.fingerprint));
+      const [rows, [counted]] = await Promise.all([
+        db
+          .select({ ...columns, print: jobs.fingerprint })
+          .from(jobs)
+          .where(and(recorded, ...narrowed, but === undefined ? undefined : ne(jobs.id, but)))
+          .limit(MOST_COMPARED),
+        db.select({ count: sql<number>`count(*)::int` }).from(jobs).where(recorded),
+      ]);
+      const stored = rows.flatMap(({ print, ...row }) => (print ? [{ of: lineOf(row), print }] : []));
+      return metBefore(read, stored, counted?.count ?? stored.length).slice(0, MOST_MET);
+    },
+
     /** Visits of a unit, the earliest first. */
     async visits(unitId: string, most: number): Promise<JobLine[]> {
       const rows = await db
@@ -109,6 +129,11 @@ export function jobList(db: Database, shopId: string) {
     },
   };
 }
+
+/** Less than this is a joint or a bond, and tells no motor from another. */
+const LEAST_TELLING_OHMS = 0.5;
+const MOST_COMPARED = 5000;
+const MOST_MET = 5;
 
 type Row = Omit<JobLine, "demo" | "at"> & { readonly demo: unknown; readonly at: string };
 

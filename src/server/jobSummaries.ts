@@ -2,11 +2,14 @@ import { and, eq, lt, ne, or, sql } from "drizzle-orm";
 import {
   deriveJob,
   type Fact,
+  type Fingerprint,
+  fingerprintOf,
   foldedWords,
   identify,
   type JobSummary,
   searchedWords,
   sheetOf,
+  stepsOf,
   summaryOf,
   type VisitedUnit,
 } from "@/core";
@@ -63,24 +66,34 @@ async function keepUnit(
     });
 }
 
-/** How far the leads of a job are identified, weighed anew from its facts and kept with it. Takes as long as identifying. */
+/** How far the leads of a job are identified, and what its motor is known again by, weighed anew from its facts and kept with it. Takes as long as identifying. */
 export async function keepStatus(db: Database, shopId: string, jobId: string): Promise<void> {
   const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
   const rows = await db.select().from(facts).where(ofJob).orderBy(facts.arrival);
   const arrival = rows.at(-1)?.arrival;
   if (arrival === undefined) return;
-  const status = statusOf(readRows(rows).read);
+  const { status, print } = weighed(readRows(rows).read);
   // One that was weighed with more facts stands.
   await db
     .update(jobs)
-    .set({ status, statusArrival: arrival })
+    .set({
+      status,
+      statusArrival: arrival,
+      fingerprint: print,
+      steps: print ? stepsOf(print) : null,
+    })
     .where(and(eq(jobs.shopId, shopId), eq(jobs.id, jobId), lt(jobs.statusArrival, arrival)));
 }
 
-function statusOf(made: readonly Fact[]): JobSummary["status"] {
-  const sheet = sheetOf(deriveJob(made));
-  const answer = sheet ? identify(sheet) : null;
-  return answer?.ok ? answer.status : "needs-probe";
+function weighed(made: readonly Fact[]): {
+  readonly status: JobSummary["status"];
+  readonly print: Fingerprint | null;
+} {
+  const job = deriveJob(made);
+  const sheet = sheetOf(job);
+  const found = sheet ? identify(sheet) : null;
+  const answer = found?.ok ? found : null;
+  return { status: answer?.status ?? "needs-probe", print: fingerprintOf(job, answer) };
 }
 
 const JOBS_A_BATCH = 200;

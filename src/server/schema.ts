@@ -15,7 +15,7 @@ import {
   timestamp,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { FactBody, JobSummary, StockItem } from "@/core";
+import type { FactBody, Fingerprint, JobSummary, StockItem } from "@/core";
 import type { FaultHandedIn, HandedIn, WiringHandedIn } from "@/core/practice";
 import type { Compartment } from "@/core/wiring";
 
@@ -44,6 +44,10 @@ export const jobs = pgTable(
     shelved: text("shelved").$type<JobSummary["shelved"]>().notNull().default("listed"),
     /** Everything that a search looks through, in lower case. */
     words: text("words").notNull().default(""),
+    /** The ohms that its motor is known again by; null where there are too few. */
+    fingerprint: jsonb("fingerprint").$type<Fingerprint>(),
+    /** The steps of the ladder that these ohms stand on. */
+    steps: integer("steps").array(),
     /** The version of the summary that these columns are of; 0 before the first. */
     summarised: integer("summarised").notNull().default(0),
   },
@@ -53,6 +57,7 @@ export const jobs = pgTable(
       .on(t.shopId, t.lastFactAt.desc().nullsFirst(), t.id.desc().nullsFirst())
       .where(sql`shelved = 'listed'`),
     index("jobs_of_unit").on(t.shopId, t.unitId, t.lastFactAt),
+    index("jobs_by_steps").using("gin", t.steps),
     index("jobs_by_words").using("gin", t.words.op("gin_trgm_ops")),
   ],
 );

@@ -4,7 +4,7 @@ import jsQR from "jsqr";
 import { PDFDict, PDFDocument, PDFName } from "pdf-lib";
 import sharp from "sharp";
 import { v7 as uuidv7 } from "uuid";
-import { startMotor } from "./bench";
+import { enter, startMotor } from "./bench";
 
 /** A word that no other test uses. */
 const own = () => `Q${Math.random().toString(36).slice(2, 9)}`;
@@ -102,6 +102,23 @@ test("a demo unit shows what is in it, its figures over the years with their ala
   await expect(page.getByRole("region", { name: "Visits" }).getByRole("listitem")).toHaveCount(3);
   await page.goto("/units/019b8a6e-0c10-7a4e-8b52-000000000000");
   await expect(page.getByRole("alert").filter({ hasText: "cannot be shown" })).toBeVisible();
+});
+
+test("a motor that was met before is known again at the third reading, and held against what it read then", async ({
+  page,
+}) => {
+  await startMotor(page, "RD BU WH");
+  await enter(page, "RD WH 51.9");
+  await enter(page, "BU WH 52.2");
+  const met = page.getByRole("region", { name: "Met before" });
+  await expect(met).toHaveCount(0);
+  await enter(page, "RD BU 104.2");
+  await expect(met).toContainText(/\d\d %: this motor, or one of its model/);
+  await expect(met).toContainText(/[Dd]ryer/);
+  await expect(met.getByRole("list", { name: "Leads of then" })).toContainText("the same then");
+  await met.getByRole("button", { name: "Hold the readings against it" }).click();
+  await expect(met.getByRole("button", { name: "Readings are held against it" })).toBeDisabled();
+  await expect(page.getByRole("button", { name: /Against a reference/ })).toContainText("Good");
 });
 
 test.describe("files", () => {

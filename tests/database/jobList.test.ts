@@ -215,6 +215,40 @@ describe("jobs in a list", () => {
   });
 });
 
+describe("motors met before", () => {
+  it("are found by their ohms once they are weighed, not by the job itself, nor once it is deleted", async () => {
+    const { id, list, write } = shop();
+    const leads = ["brown", "black", "red"].map(
+      (colour, i) => ({ kind: "lead", lead: { id: `l${i}`, colour } }) as const,
+    );
+    const job = await write(uuid(), [
+      ...leads,
+      reading("l0", "l1", 14.1),
+      reading("l1", "l2", 27.6),
+      reading("l0", "l2", 41.7),
+    ]);
+    const read = {
+      leads: ["BN", "BK", "RD"].map((name, i) => ({ id: `h${i}`, name })),
+      windingC: null,
+      readings: [
+        { between: ["h0", "h1"], ohms: 14.4, sigmaOhms: 0.2 },
+        { between: ["h1", "h2"], ohms: 28.1, sigmaOhms: 0.2 },
+        { between: ["h0", "h2"], ohms: 42.5, sigmaOhms: 0.3 },
+      ] as const,
+    };
+    expect(await list.met(read, undefined)).toEqual([]);
+    await keepStatus(test.db, id, job);
+    const [met] = await list.met(read, undefined);
+    expect(met?.of.id).toBe(job);
+    expect(met?.likely).toBeGreaterThan(0.9);
+    expect(await list.met(read, job)).toEqual([]);
+    const other = { ...read, readings: read.readings.map((one) => ({ ...one, ohms: one.ohms * 1.4 })) };
+    expect(await list.met(other, undefined)).toEqual([]);
+    await write(job, [{ kind: "shelved", as: "deleted" }]);
+    expect(await list.met(read, undefined)).toEqual([]);
+  });
+});
+
 describe("units", () => {
   it("are kept by the names of their last visit, found by a few letters, with their visits in order", async () => {
     const { list, write } = shop();

@@ -1,3 +1,4 @@
+import type { ReadSoFar } from "@/core";
 import { identify } from "@/core";
 import {
   type FaultHandedIn,
@@ -11,6 +12,7 @@ import {
 import { diagnose } from "@/core/proving";
 import type { MatchRequest } from "@/core/stock";
 import { database } from "../database";
+import { jobList } from "../jobList";
 import { keepStatus } from "../jobSummaries";
 import { rankStock } from "../rankStock";
 
@@ -33,6 +35,8 @@ export const works = {
   grade,
   gradedFault,
   gradedWiring,
+  metBefore: (shop: string, read: ReadSoFar, but: string | undefined) =>
+    jobList(database(), shop).met(read, but),
   keepStatus: (shop: string, job: string) => keepStatus(database(), shop, job),
   rankStock: (shop: string, asked: MatchRequest) => rankStock(database(), shop, asked),
 };

@@ -11,6 +11,7 @@ import { InsulationPanel } from "../reference/InsulationPanel";
 import { ReferencePanel } from "../reference/ReferencePanel";
 import { AboutEntry } from "./AboutEntry";
 import { LeadsEntry } from "./LeadsEntry";
+import { MetBefore } from "./MetBefore";
 import { MeterEntry } from "./MeterEntry";
 import { PairTable } from "./PairTable";
 import { ReadingEntry } from "./ReadingEntry";
@@ -50,6 +51,7 @@ export function ProbeStage() {
           <>
             <VerdictPanel onChoose={setChosen} />
             <WindingDrawing />
+            <MetBefore />
             <Box>
               <AboutEntry />
               <MeterEntry />

@@ -1,0 +1,52 @@
+import { z } from "zod";
+import { fingerprint } from "@/core";
+import { route } from "../route";
+import { jobLine } from "./jobs";
+
+const leadId = z.string().min(1).max(64);
+
+export const askMetBefore = route({
+  id: "askMetBefore",
+  method: "POST",
+  path: "/api/v1/met-before",
+  summary: "Motors of the record that a few readings may be of",
+  body: z.object({
+    /** The job that asks: it is not answered with itself. */
+    job: z.uuid().optional(),
+    leads: z.array(z.object({ id: leadId, name: z.string().max(40) })).max(12),
+    readings: z
+      .array(
+        z.object({
+          between: z.tuple([leadId, leadId]),
+          ohms: z.number().finite().nonnegative().nullable(),
+          sigmaOhms: z.number().finite().nonnegative(),
+        }),
+      )
+      .max(66),
+    windingC: z.number().finite().min(-50).max(250).nullable(),
+  }),
+  refused: "These readings do not hold together.",
+  answer: z.object({
+    met: z.array(
+      z.object({
+        job: jobLine,
+        likely: z.number().min(0).max(1),
+        print: fingerprint,
+        map: z.array(z.object({ here: leadId, then: z.number().int() })),
+      }),
+    ),
+  }),
+  example: {
+    leads: [
+      { id: "a", name: "GY" },
+      { id: "b", name: "VT" },
+      { id: "c", name: "TQ" },
+    ],
+    readings: [
+      { between: ["a", "b"], ohms: 18.6, sigmaOhms: 0.15 },
+      { between: ["b", "c"], ohms: 22.5, sigmaOhms: 0.2 },
+      { between: ["a", "c"], ohms: 3.9, sigmaOhms: 0.1 },
+    ],
+    windingC: 21,
+  },
+});
