@@ -32,7 +32,7 @@ export const askMetBefore = route({
         job: jobLine,
         likely: z.number().min(0).max(1),
         print: fingerprint,
-        map: z.array(z.object({ here: leadId, then: z.number().int() })),
+        map: z.array(z.object({ here: leadId, earlier: z.number().int() })),
       }),
     ),
   }),

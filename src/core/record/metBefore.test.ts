@@ -71,7 +71,7 @@ describe("a motor met before", () => {
       fc.property(fc.double({ min: 0.92, max: 1.08, noNaN: true }), (times) => {
         const [first] = metBefore(read(BLOWER, ALL, times), RECORD, RECORD.length);
         expect(first?.of).toBe(BLOWER);
-        expect(first?.map).toEqual([0, 1, 2, 3].map((then) => ({ here: `here-${then}`, then })));
+        expect(first?.map).toEqual([0, 1, 2, 3].map((earlier) => ({ here: `here-${earlier}`, earlier })));
         expect(first?.likely).toBeGreaterThan(0.9);
       }),
     );

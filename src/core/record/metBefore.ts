@@ -20,7 +20,7 @@ export interface MetBefore<T> {
   /** That it is this motor, or one of its model that is listed with it. */
   readonly likely: number;
   /** Each lead that was read here, and the lead of then that it would be. */
-  readonly map: readonly { readonly here: string; readonly then: number }[];
+  readonly map: readonly { readonly here: string; readonly earlier: number }[];
 }
 
 /** From so many readings on it is asked. */
@@ -106,7 +106,7 @@ function freedom({ leads, readings }: ReadSoFar): number {
 }
 
 interface Found {
-  readonly map: readonly { readonly here: string; readonly then: number }[];
+  readonly map: readonly { readonly here: string; readonly earlier: number }[];
   readonly logLikelihood: number;
 }
 
@@ -133,7 +133,7 @@ function bestMap(read: ReadSoFar, print: Fingerprint): Found | null {
       if (ratios.length === 0) return;
       const likely = logDensity(ratios, warmth.sigma) + nameOdds(taken, names, print);
       if (!best || likely > best.logLikelihood)
-        best = { map: [...taken].map(([id, then]) => ({ here: id, then })), logLikelihood: likely };
+        best = { map: [...taken].map(([id, then]) => ({ here: id, earlier: then })), logLikelihood: likely };
       return;
     }
     for (let then = 0; then < count && tried < MOST_TRIED; then++) {
@@ -252,13 +252,13 @@ type Weighed = { readonly print: Fingerprint; readonly map: Found["map"] };
 
 /** Whether two of the record are one model as far as these leads tell: their ohms between them agree. */
 function areAlike(one: Weighed, other: Weighed): boolean {
-  const thenOf = new Map(other.map.map(({ here, then }) => [here, then]));
+  const thenOf = new Map(other.map.map(({ here, earlier }) => [here, earlier]));
   for (const [i, a] of one.map.entries())
     for (const b of one.map.slice(i + 1)) {
       const [c, d] = [thenOf.get(a.here), thenOf.get(b.here)];
       if (c === undefined || d === undefined) return false;
       const [x, y] = [
-        one.print.ohms[pairAt(a.then, b.then, one.print.leads.length)],
+        one.print.ohms[pairAt(a.earlier, b.earlier, one.print.leads.length)],
         other.print.ohms[pairAt(c, d, other.print.leads.length)],
       ];
       if (typeof x !== "number" || typeof y !== "number" || x <= 0 || y <= 0) continue;

@@ -99,6 +99,7 @@ export function Home({
           sx={{ display: "flex", gap: 6, borderTop: "1px solid", borderColor: "divider", pt: 4 }}
         >
           <PlainLink href="/files">Files: bring in, save</PlainLink>
+          <PlainLink href="/words">Words</PlainLink>
         </Box>
       </Box>
     </>

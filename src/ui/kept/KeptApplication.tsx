@@ -21,6 +21,7 @@ const FaultPracticePage = dynamic(() =>
   import("../practice/FaultPracticePage").then((m) => m.FaultPracticePage),
 );
 const UnitPage = dynamic(() => import("../unit/UnitPage").then((m) => m.UnitPage));
+const WordsPage = dynamic(() => import("../words/WordsPage").then((m) => m.WordsPage));
 const StockPage = dynamic(() => import("../stock/StockPage").then((m) => m.StockPage));
 
 /**
@@ -61,6 +62,8 @@ function screenOf(place: Place): ReactNode {
       return <StockPage />;
     case "start":
       return null;
+    case "words":
+      return <WordsPage />;
     case "files":
       return (
         <Away>

@@ -11,6 +11,7 @@ export type Place =
         | "stock"
         | "truck"
         | "files"
+        | "words"
         | "start"
         | "nowhere";
     }
@@ -40,6 +41,8 @@ export function placeOf(path: string): Place {
       return { at: "stock" };
     case "/start":
       return { at: "start" };
+    case "/words":
+      return { at: "words" };
     case "/files":
       return { at: "files" };
     case "/truck":

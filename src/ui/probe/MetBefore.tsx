@@ -75,8 +75,8 @@ function Earlier({ met }: { met: Met }) {
         {found === "" ? "" : `; found then: ${found}`}
       </Typography>
       <Box component="ul" aria-label="Leads of then" sx={{ m: 0, mt: 1, pl: 5 }}>
-        {map.map(({ here, then }) => {
-          const lead = print.leads[then];
+        {map.map(({ here, earlier }) => {
+          const lead = print.leads[earlier];
           return (
             <li key={here}>
               {short(here)} here is{" "}
@@ -109,7 +109,7 @@ function referenceOf({ print, map }: Met, source: string): Reference {
     tolerancePercent: USUAL_TOLERANCE_PERCENT,
     lines: map.flatMap((one, i) =>
       map.slice(i + 1).flatMap((other) => {
-        const ohms = print.ohms[pairAt(one.then, other.then, print.leads.length)];
+        const ohms = print.ohms[pairAt(one.earlier, other.earlier, print.leads.length)];
         return typeof ohms === "number" && ohms >= 0
           ? [{ between: [one.here, other.here] as [string, string], ohms }]
           : [];

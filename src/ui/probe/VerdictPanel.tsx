@@ -6,6 +6,7 @@ import { type Finding, familyById, type Identification } from "@/core";
 import { useJob } from "../job/JobContext";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { Mark, type Shown, Verdict } from "../parts/Verdict";
+import { WordLinks } from "../parts/WordLinks";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
 import { AskChoice } from "./AskChoice";
@@ -73,11 +74,19 @@ export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void 
               <li key={sentence}>{sentence}</li>
             ))}
           </Box>
+          <WordLinks words={WORDS} />
         </>
       ) : null}
     </Box>
   );
 }
+
+const WORDS = [
+  ["joint", "Joint"],
+  ["shared-lead", "Shared lead"],
+  ["run-end", "Run end"],
+  ["start-end", "Start end"],
+] as const;
 
 /** Confidence in words and as a number; never rounded up to certainty. */
 function sureness({ confidence }: Identification): string {

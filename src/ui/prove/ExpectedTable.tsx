@@ -5,9 +5,15 @@ import Typography from "@mui/material/Typography";
 import type { Diagnosis, Expectation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
 import { Mark } from "../parts/Verdict";
+import { WordLinks } from "../parts/WordLinks";
 import { MONO } from "../theme/theme";
 import { UNIT } from "./checkWords";
 import { useNames } from "./useNames";
+
+const WORDS = [
+  ["through-once", "Clamp, through once"],
+  ["cw-lead-end", "CW, lead end"],
+] as const;
 
 type Banded = Exclude<Expectation, { what: "turn" }>;
 
@@ -24,6 +30,7 @@ export function ExpectedTable({ diagnosis }: { diagnosis: Diagnosis }) {
         Computed from plate, ohms and plan: nineteen of twenty sound motors lie inside the band. The plate and
         the clamp outrank it.
       </Typography>
+      <WordLinks words={WORDS} />
       {calls.map((call) => (
         <Box key={call} sx={{ mt: 3 }}>
           <Typography variant="h3">{names.call(call)}</Typography>

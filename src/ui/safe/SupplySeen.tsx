@@ -8,10 +8,18 @@ import { parseNumber } from "@/core";
 import { supplySystem } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
+import { WordLinks } from "../parts/WordLinks";
 import { TOUCH } from "../theme/theme";
 
 const LEAST_VOLTS = 20;
 const MOST_VOLTS = 1000;
+
+/** Supplies by their ratios, in words. */
+const WORDS = [
+  ["split-phase-supply", "Split-phase"],
+  ["wye-supply", "Wye"],
+  ["high-leg", "High leg"],
+] as const;
 
 /** Volts of the supply before it is locked off; their ratio says which system it is. Kept as a fact. */
 export function SupplySeen() {
@@ -43,6 +51,7 @@ export function SupplySeen() {
             ? supplySystem(between, legs).says
             : ""}
       </Typography>
+      <WordLinks words={WORDS} />
       {between ? (
         <Button
           variant="outlined"

@@ -1,0 +1,20 @@
+import Box from "@mui/material/Box";
+import { PlainLink } from "./PlainLink";
+
+/** Words of a page that mean one thing here, each leading to what it means. */
+export function WordLinks({ words }: { words: readonly (readonly [id: string, word: string])[] }) {
+  return (
+    <Box
+      component="nav"
+      aria-label="What the words mean"
+      className="no-print"
+      sx={{ display: "flex", gap: 3, flexWrap: "wrap", mt: 3, color: "text.secondary", fontSize: "0.875rem" }}
+    >
+      {words.map(([id, word]) => (
+        <PlainLink key={id} href={`/words#${id}`}>
+          {word}
+        </PlainLink>
+      ))}
+    </Box>
+  );
+}

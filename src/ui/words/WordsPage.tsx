@@ -1,0 +1,93 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import InputBase from "@mui/material/InputBase";
+import Typography from "@mui/material/Typography";
+import { useState } from "react";
+import { TopBar } from "../parts/TopBar";
+import { ENTRIES, type Entry } from "./entries";
+import { WordSketch } from "./WordSketch";
+
+const IN_ORDER = ENTRIES.toSorted((a, b) => a.word.localeCompare(b.word, "en"));
+
+/** The trade's words as these pages use them, drawn; what others call a thing leads to it. */
+export function WordsPage() {
+  const [search, setSearch] = useState("");
+  const shown = IN_ORDER.filter((entry) => isMeant(entry, search));
+  return (
+    <>
+      <TopBar />
+      <Box component="main" sx={{ maxWidth: 920, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 5, md: 8 } }}>
+        <Typography variant="h1">Words</Typography>
+        <Typography sx={{ color: "text.secondary", mt: 1, mb: 4 }}>
+          What is meant here where one word is used for two things, and what others call it.
+        </Typography>
+        <InputBase
+          type="search"
+          value={search}
+          onChange={(event) => setSearch(event.target.value)}
+          placeholder="COM, joint, CWLE …"
+          inputProps={{ "aria-label": "Find a word", maxLength: 60, autoComplete: "off" }}
+          sx={{
+            width: "100%",
+            border: "1.5px solid",
+            borderColor: "text.primary",
+            bgcolor: "background.paper",
+            px: 3,
+            minHeight: 56,
+            mb: 5,
+          }}
+        />
+        {shown.length === 0 ? (
+          <Typography role="status">No word here is called that.</Typography>
+        ) : (
+          <Box component="dl" sx={{ m: 0 }}>
+            {shown.map((entry) => (
+              <Word key={entry.id} entry={entry} />
+            ))}
+          </Box>
+        )}
+      </Box>
+    </>
+  );
+}
+
+function Word({ entry: { id, word, also, says, sketch } }: { entry: Entry }) {
+  return (
+    <Box
+      id={id}
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0,1fr)", sm: "minmax(0,1fr) 168px" },
+        columnGap: 6,
+        rowGap: 2,
+        py: 4,
+        borderTop: "1px solid",
+        borderColor: "divider",
+        scrollMarginTop: 16,
+        "&:target": { borderTop: "3px solid", borderColor: "primary.main" },
+      }}
+    >
+      <Box sx={{ minWidth: 0 }}>
+        <Typography component="dt" sx={{ fontWeight: 700, fontSize: "1.125rem" }}>
+          {word}
+        </Typography>
+        <Box component="dd" sx={{ m: 0 }}>
+          <Typography>{says}</Typography>
+          {also.length === 0 ? null : (
+            <Typography sx={{ color: "text.secondary", mt: 1 }}>Also: {also.join(" · ")}</Typography>
+          )}
+        </Box>
+      </Box>
+      {sketch ? <WordSketch sketch={sketch} word={word} /> : null}
+    </Box>
+  );
+}
+
+function isMeant({ word, also, says }: Entry, search: string): boolean {
+  const said = [word, ...also, says].join(" ").toLowerCase();
+  return search
+    .toLowerCase()
+    .split(/\s+/)
+    .every((one) => said.includes(one));
+}
