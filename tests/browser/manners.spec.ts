@@ -119,6 +119,26 @@ for (const [size, viewport] of [
       await mindsItsManners(page);
     });
 
+    test(`nor in a unit, the files, the words, and what the first page finds, ${where}`, async ({ page }) => {
+      await begin(page);
+      await page.getByLabel("Find a job").fill("fan");
+      await expect(page.getByRole("region", { name: "Found" })).toHaveAttribute("aria-busy", "false");
+      await page
+        .getByRole("button", { name: /^More for/ })
+        .first()
+        .click();
+      await expect(page.getByRole("menu")).toBeVisible();
+      await mindsItsManners(page);
+      const { units } = await (await page.request.get("/api/v1/units?search=chart%20room")).json();
+      await page.goto(`/units/${units[0].id}`);
+      await expect(page.getByRole("region", { name: "In it now" })).toBeVisible();
+      await mindsItsManners(page);
+      for (const path of ["/files", "/words#joint"]) {
+        await page.goto(path);
+        await mindsItsManners(page);
+      }
+    });
+
     test(`nor in Trace, nor in Land with everything unfolded, nor in the practice of wiring, ${where}`, async ({
       page,
     }) => {

@@ -32,7 +32,7 @@ test("a job becomes a visit of a unit in passing, is found by what is remembered
 }) => {
   const site = own();
   await startMotor(page, "VT/WH OG TQ");
-  await nameUnit(page, { name: "Rooftop 3", site, position: "condenser fan" });
+  await nameUnit(page, { name: "Rooftop 3", site, position: "exhaust wheel" });
   await expect(page.getByText("Saved")).toBeVisible();
   const first = page.url();
 
@@ -48,7 +48,7 @@ test("a job becomes a visit of a unit in passing, is found by what is remembered
   await dialog.getByLabel("Unit").fill(`rooftop ${site}`);
   await dialog.getByRole("button", { name: new RegExp(site) }).click();
   await expect(dialog.getByLabel("Site")).toHaveValue(site);
-  await dialog.getByLabel("Which of its motors").fill("condenser fan");
+  await dialog.getByLabel("Which of its motors").fill("exhaust wheel");
   await dialog.getByRole("button", { name: "Keep" }).click();
   await expect(page.getByText("Saved")).toBeVisible();
 
@@ -62,7 +62,7 @@ test("a job becomes a visit of a unit in passing, is found by what is remembered
   await expect(page.getByRole("heading", { name: "Rooftop 3" })).toBeVisible();
   await expect(page.getByRole("region", { name: "Visits" }).getByRole("listitem")).toHaveCount(2);
   await page.getByRole("button", { name: "New visit" }).click();
-  await expect(page.getByRole("button", { name: "Rooftop 3, condenser fan" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Rooftop 3, exhaust wheel" })).toBeVisible();
 });
 
 test("a job is archived, deleted and brought back; nothing of it is lost", async ({ page }) => {

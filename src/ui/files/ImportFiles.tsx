@@ -24,6 +24,7 @@ const LISTED = 50;
 export function ImportFiles({ files, onDone }: { files?: readonly File[]; onDone?: () => void }) {
   const [state, setState] = useState<State>({ at: "choose", says: "" });
   const stop = useRef<AbortController | null>(null);
+  const chooser = useRef<HTMLInputElement>(null);
   useEffect(() => () => stop.current?.abort(), []);
 
   const look = useCallback(async (chosen: readonly File[]) => {
@@ -71,16 +72,18 @@ export function ImportFiles({ files, onDone }: { files?: readonly File[]; onDone
     case "choose":
       return (
         <Box>
-          <Button component="label" variant="contained" sx={{ minHeight: 56, px: 6 }}>
+          <input
+            ref={chooser}
+            type="file"
+            multiple
+            accept=".json,.zip,application/json,application/zip"
+            aria-label="Files to bring in"
+            tabIndex={-1}
+            onChange={(event) => void look([...(event.target.files ?? [])])}
+            style={HIDDEN}
+          />
+          <Button variant="contained" onClick={() => chooser.current?.click()} sx={{ minHeight: 56, px: 6 }}>
             Choose files to bring in
-            <input
-              type="file"
-              multiple
-              accept=".json,.zip,application/json,application/zip"
-              aria-label="Files to bring in"
-              onChange={(event) => void look([...(event.target.files ?? [])])}
-              style={HIDDEN}
-            />
           </Button>
           {state.says === "" ? null : (
             <Typography role="alert" sx={{ mt: 3, color: "warning.main", fontWeight: 600 }}>

@@ -18,7 +18,17 @@ export function UnitButton() {
         color="inherit"
         aria-haspopup="dialog"
         onClick={() => setOpen(true)}
-        sx={{ minHeight: TOUCH, minWidth: 0, px: 3, maxWidth: 260, textAlign: "left", lineHeight: 1.2 }}
+        sx={{
+          minHeight: TOUCH,
+          minWidth: 0,
+          flexShrink: 1,
+          maxWidth: { xs: "45%", sm: 260 },
+          px: 3,
+          textAlign: "left",
+          lineHeight: 1.2,
+          whiteSpace: "normal",
+          overflowWrap: "anywhere",
+        }}
       >
         {unit ? [unit.name, unit.position].filter((part) => part !== "").join(", ") : "Unit"}
       </Button>

@@ -163,13 +163,13 @@ function TestTable({
         mt: 3,
         "& th, & td": {
           textAlign: "left",
-          whiteSpace: "nowrap",
           py: 1,
           pr: 2,
           borderBottom: "1px solid",
           borderColor: "divider",
         },
-        "& th": { fontSize: "0.8125rem", color: "text.secondary", fontWeight: 600 },
+        "& td": { whiteSpace: "nowrap" },
+        "& th": { fontSize: "0.8125rem", color: "text.secondary", fontWeight: 600, verticalAlign: "bottom" },
       }}
     >
       <thead>

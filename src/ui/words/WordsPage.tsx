@@ -41,7 +41,7 @@ export function WordsPage() {
         {shown.length === 0 ? (
           <Typography role="status">No word here is called that.</Typography>
         ) : (
-          <Box component="dl" sx={{ m: 0 }}>
+          <Box>
             {shown.map((entry) => (
               <Word key={entry.id} entry={entry} />
             ))}
@@ -56,6 +56,7 @@ function Word({ entry: { id, word, also, says, sketch } }: { entry: Entry }) {
   return (
     <Box
       id={id}
+      component="section"
       sx={{
         display: "grid",
         gridTemplateColumns: { xs: "minmax(0,1fr)", sm: "minmax(0,1fr) 168px" },
@@ -69,10 +70,10 @@ function Word({ entry: { id, word, also, says, sketch } }: { entry: Entry }) {
       }}
     >
       <Box sx={{ minWidth: 0 }}>
-        <Typography component="dt" sx={{ fontWeight: 700, fontSize: "1.125rem" }}>
+        <Typography component="h2" sx={{ fontWeight: 700, fontSize: "1.125rem" }}>
           {word}
         </Typography>
-        <Box component="dd" sx={{ m: 0 }}>
+        <Box>
           <Typography>{says}</Typography>
           {also.length === 0 ? null : (
             <Typography sx={{ color: "text.secondary", mt: 1 }}>Also: {also.join(" · ")}</Typography>
