@@ -19,7 +19,7 @@ const VIEWS = [
   ["home", DESK, "light", home],
   ["probe", DESK, "light", job(/fan coil/, "probe")],
   ["probing", DESK, "light", halfway],
-  ["meter-phone", PHONE, "light", meter],
+  ["unit", DESK, "light", unit],
   ["stop", DESK, "light", job(/draught/, "probe")],
   ["trace", DESK, "light", trace],
   ["land", DESK, "light", job(/condenser/, "land")],
@@ -111,17 +111,11 @@ async function practiceWiring(page) {
   await page.getByRole("region", { name: "The motor" }).waitFor();
 }
 
-/** The simulated meter at rest, the keypad beside it. */
-async function meter(page) {
-  await page.getByRole("button", { name: "Start with a motor" }).click();
-  await page.getByLabel("Lead colours, in a row").fill("WH BK RD BN");
-  await page.keyboard.press("Enter");
-  await page.getByRole("button", { name: "Simulated meter" }).click();
-  await page.getByText("steady").waitFor();
-  await page.getByRole("button", { name: "Hold" }).click();
-  await page.getByText("steady").waitFor();
-  await page.evaluate(() => document.activeElement?.blur());
-  await page.getByRole("region", { name: "Reading", exact: true }).scrollIntoViewIfNeeded();
+/** A unit with its visits over a year. */
+async function unit(page) {
+  const { units } = await (await page.request.get("/api/v1/units?search=chart%20room")).json();
+  await page.goto(new URL(`/units/${units[0].id}`, page.url()).href);
+  await page.getByRole("img", { name: /^GY to VT/ }).waitFor();
 }
 
 /** The best candidate chosen, its reasons and its capacitor. */
