@@ -21,6 +21,7 @@ export function speedWord(rank: number, speeds: number): string {
 export function labelWord(role: Role, speeds: number, inFull: string): string {
   if (role.role === "speed" && role.rank !== undefined && speeds > 1) return speedWord(role.rank, speeds);
   if (role.role === "start-end") return "CAP (start)";
-  const [, common] = /\((COM)\b/.exec(inFull) ?? [];
-  return common ?? inFull.split(/[,(:]/)[0]?.trim() ?? inFull;
+  // COM is never bare: it is a joint on one motor and a shared lead on another.
+  const [, common, which] = /\((COM), ([^)]+)\)/.exec(inFull) ?? [];
+  return common ? `${common} (${which})` : (inFull.split(/[,(:]/)[0]?.trim() ?? inFull);
 }
