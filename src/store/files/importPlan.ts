@@ -3,6 +3,7 @@ import { putEquipment } from "@/contract/routes/equipment";
 import { addFacts, factsOfJob, getPhoto, putPhoto } from "@/contract/routes/jobs";
 import { putStock } from "@/contract/routes/stock";
 import { canonicalJson, deriveJob, type Fact, jobHeading, MOST_FACTS_A_WRITE } from "@/core";
+import { paced, patiently } from "./patiently";
 import type { ReadArchive, ReadJob } from "./readArchive";
 
 /** What an import of a job would do. */
@@ -40,6 +41,7 @@ export async function importPlan(
   for (const [done, read] of archive.jobs.entries()) {
     signal.throwIfAborted();
     onProgress(done, archive.jobs.length);
+    await paced(archive.jobs.length);
     jobs.push(await plannedJob(read, signal));
   }
   return {
@@ -51,13 +53,16 @@ export async function importPlan(
 
 async function plannedJob(read: ReadJob, signal: AbortSignal): Promise<PlannedJob> {
   const { job, facts } = read.file;
-  const here = must(await asked(() => call(factsOfJob, { params: { job }, signal })));
+  const here = must(await patiently(() => call(factsOfJob, { params: { job }, signal })));
   const known = new Map(here.facts.map((fact) => [fact.id, same(fact)]));
   const news = facts.filter(({ id }) => !known.has(id));
   const conflicts = facts.filter((fact) => known.has(fact.id) && known.get(fact.id) !== same(fact)).length;
   const photos: string[] = [];
   for (const id of read.photos.keys()) {
-    const there = here.facts.length > 0 ? await call(getPhoto, { params: { job, photo: id }, signal }) : null;
+    const there =
+      here.facts.length > 0
+        ? await patiently(() => call(getPhoto, { params: { job, photo: id }, signal }))
+        : null;
     if (!there?.ok) photos.push(id);
   }
   return {
@@ -84,22 +89,23 @@ export async function bringIn(
 ): Promise<void> {
   const all = plan.jobs.length + plan.stock + plan.equipment;
   let done = 0;
-  const step = () => {
+  const step = async () => {
     signal.throwIfAborted();
     done += 1;
     onProgress(done, all);
+    await paced(all);
   };
   for (const planned of plan.jobs) {
     if (planned.conflicts === 0) await bringJob(planned);
-    step();
+    await step();
   }
   for (const { id, made } of archive.shop?.equipment ?? []) {
-    must(await asked(() => call(putEquipment, { params: { equipment: id }, body: made, signal })));
-    step();
+    must(await patiently(() => call(putEquipment, { params: { equipment: id }, body: made, signal })));
+    await step();
   }
   for (const item of archive.shop?.stock ?? []) {
-    must(await asked(() => call(putStock, { params: { item: item.id }, body: item, signal })));
-    step();
+    must(await patiently(() => call(putStock, { params: { item: item.id }, body: item, signal })));
+    await step();
   }
 }
 
@@ -107,30 +113,17 @@ async function bringJob({ read, news, photos }: PlannedJob): Promise<void> {
   const { job } = read.file;
   for (let from = 0; from < news.length; from += MOST_FACTS_A_WRITE) {
     const facts = news.slice(from, from + MOST_FACTS_A_WRITE);
-    must(await asked(() => call(addFacts, { params: { job }, body: { facts } })));
+    must(await patiently(() => call(addFacts, { params: { job }, body: { facts } })));
   }
   for (const photo of photos) {
     const bytes = read.photos.get(photo);
     if (!bytes) continue;
     const file = new Blob([bytes as Uint8Array<ArrayBuffer>], { type: "image/jpeg" });
-    must(await asked(() => call(putPhoto, { params: { job, photo }, file })));
+    must(await patiently(() => call(putPhoto, { params: { job, photo }, file })));
   }
 }
 
 function must<T>(called: Called<T>): T {
   if (!called.ok) throw new NotBroughtIn(called.says);
   return called.value;
-}
-
-/** The server may be busy, or have had enough of this address for a moment: it is asked again a few times. */
-const TRIES = 6;
-const WAIT_MS = 2000;
-
-async function asked<T>(ask: () => Promise<Called<T>>): Promise<Called<T>> {
-  let called = await ask();
-  for (let again = 1; again < TRIES && !called.ok && (called.later || called.status === 429); again++) {
-    await new Promise((resolve) => setTimeout(resolve, WAIT_MS * again));
-    called = await ask();
-  }
-  return called;
 }

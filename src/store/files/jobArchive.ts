@@ -2,6 +2,7 @@ import { strToU8, zipSync } from "fflate";
 import { call } from "@/contract/call";
 import { getPhoto } from "@/contract/routes/jobs";
 import { deriveJob, digestOfBytes, type Fact, jobFileOf, jobFileText } from "@/core";
+import { patiently } from "./patiently";
 
 /** A file ready to be saved. */
 export interface MadeFile {
@@ -56,7 +57,7 @@ export function jobText(
 export async function photosOf(job: string, facts: readonly Fact[]): Promise<PhotoBytes[] | null> {
   const made: PhotoBytes[] = [];
   for (const { id } of deriveJob(facts).photos) {
-    const called = await call(getPhoto, { params: { job, photo: id } });
+    const called = await patiently(() => call(getPhoto, { params: { job, photo: id } }));
     if (called.ok) made.push({ id, bytes: new Uint8Array(await called.value.arrayBuffer()) });
     else if (called.status !== 404) return null;
   }

@@ -1,9 +1,10 @@
 import { strToU8, zipSync } from "fflate";
-import { asked } from "@/contract/call";
+import { type Called, call } from "@/contract/call";
 import { listEquipment } from "@/contract/routes/equipment";
 import { factsOfJob, listJobs } from "@/contract/routes/jobs";
 import { listStock } from "@/contract/routes/stock";
 import { jobText, type MadeFile, photosOf } from "./jobArchive";
+import { paced, patiently } from "./patiently";
 
 /** The form of `odd-lead/shop@1`: what stands beside the jobs of an archive. */
 export const SHOP_FILE = "shop.json";
@@ -25,7 +26,7 @@ export async function shopArchive(
   const ids: string[] = [];
   for (let before: string | undefined; ; ) {
     const query = { shelved: "any" as const, most: PAGE, ...(before ? { before } : {}) };
-    const page = await asked(listJobs, { query, signal });
+    const page = await must(() => call(listJobs, { query, signal }));
     ids.push(...page.jobs.map(({ id }) => id));
     if (page.next === null) break;
     before = page.next;
@@ -34,17 +35,18 @@ export async function shopArchive(
   for (const [done, job] of ids.entries()) {
     signal.throwIfAborted();
     onProgress({ done, all: ids.length });
-    const { facts } = await asked(factsOfJob, { params: { job }, signal });
+    await paced(ids.length);
+    const { facts } = await must(() => call(factsOfJob, { params: { job }, signal }));
     if (facts.length === 0) continue;
     const photos = await photosOf(job, facts);
     if (!photos) throw new Error("A photo could not be had from the server; the archive would not be whole.");
     entries[`jobs/${job}.json`] = strToU8(jobText(job, facts, photos, written));
     for (const { id, bytes } of photos) entries[`photos/${id}.jpg`] = [bytes, { level: 0 }];
   }
-  const { equipment } = await asked(listEquipment, { signal });
+  const { equipment } = await must(() => call(listEquipment, { signal }));
   const stock = [];
   for (let offset = 0; ; offset += PAGE) {
-    const { lines, total } = await asked(listStock, { query: { most: PAGE, offset }, signal });
+    const { lines, total } = await must(() => call(listStock, { query: { most: PAGE, offset }, signal }));
     stock.push(...lines.map(({ item }) => item));
     if (lines.length === 0 || stock.length >= total) break;
   }
@@ -54,4 +56,11 @@ export async function shopArchive(
     type: "application/zip",
     bytes: zipSync(entries),
   };
+}
+
+/** An answer, or an error in the server's words: half an archive is none. */
+async function must<T>(ask: () => Promise<Called<T>>): Promise<T> {
+  const called = await patiently(ask);
+  if (!called.ok) throw new Error(called.says);
+  return called.value;
 }
