@@ -124,7 +124,7 @@ export {
   type WiringFactsOfJob,
   wiringFactsOf,
 } from "./record/jobWiring";
-export { LABEL_MM, type LabelContent, layoutLabel } from "./record/label";
+export { A6_MM, LABEL_MM, type LabelContent, layoutLabel, STRIP_MM, stripWords } from "./record/label";
 export { labelContent } from "./record/labelContent";
 export {
   FEWEST_READINGS as FINGERPRINT_READINGS,

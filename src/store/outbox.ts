@@ -1,12 +1,31 @@
+import { deriveJob, jobHeading, readFact } from "@/core";
 import { openShelf } from "./openShelf";
 import { sendWaiting } from "./sending";
+import type { Shelf } from "./shelf";
+
+/** A job with something that the server has not got yet. */
+export interface WaitingJob {
+  readonly job: string;
+  /** Its name, or what is known of it here. */
+  readonly title: string;
+}
 
 /** Jobs with something that the server has not got yet: facts or photos. */
-export async function jobsWaiting(): Promise<string[]> {
+export async function jobsWaiting(): Promise<WaitingJob[]> {
   const shelf = await openShelf();
   const [facts, photos] = await Promise.all([shelf.waiting(), shelf.photos()]);
   const sending = photos.filter(({ says }) => says === undefined);
-  return [...new Set([...facts, ...sending].map(({ job }) => job))];
+  const jobs = [...new Set([...facts, ...sending].map(({ job }) => job))];
+  return Promise.all(jobs.map(async (job) => ({ job, title: await titleOf(shelf, job) })));
+}
+
+async function titleOf(shelf: Shelf, job: string): Promise<string> {
+  const { rows } = await shelf.load(job);
+  const facts = rows.flatMap(({ standing, fact }) => {
+    const read = standing === "aside" ? null : readFact(fact);
+    return read?.ok ? [read.fact] : [];
+  });
+  return jobHeading(deriveJob(facts));
 }
 
 /** Sends all of it, from any page. */

@@ -32,11 +32,11 @@ test("equipment is built from the library, kept for other jobs, and taken out ag
   await page.keyboard.press("Enter");
   await page.getByRole("button", { name: "Keep the change for other jobs" }).click();
   await expect(page.getByText("Kept for other jobs.")).toBeVisible();
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(page.getByText("120 V, 60 Hz", { exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Take it out of the shop’s own" }).click();
   await expect(page.getByText("This job keeps its copy.")).toBeVisible();
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(choice(page)).toHaveValue(/^own-/);
 
   await trace(page, "Condenser, dual capacitor");
@@ -59,7 +59,7 @@ test("calls are added and named, contacts are told which calls close them", asyn
   await meeting.getByRole("button", { name: "No two can" }).click();
   await expect(meeting).toContainText("No two of them can");
   await meeting.getByRole("checkbox", { name: "Low with High" }).check();
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await page.getByRole("button", { name: "Edit this equipment" }).click();
   await editor(page)
     .getByRole("button", { name: /^Calls and where they are hot/ })
@@ -72,7 +72,7 @@ test("calls are added and named, contacts are told which calls close them", asyn
     .click();
   const pole = editor(page).getByRole("group", { name: "Contact L to load side" });
   await pole.getByRole("checkbox", { name: "Low" }).check();
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await page.getByRole("button", { name: "Edit this equipment" }).click();
   await editor(page)
     .getByRole("button", { name: /^switch/ })

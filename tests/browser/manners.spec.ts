@@ -102,7 +102,7 @@ for (const [size, viewport] of [
 
     test(`nor in Plate, Match, Cap, the stock and the truck plan, ${where}`, async ({ page }) => {
       await begin(page);
-      await page.getByRole("link", { name: /condenser/ }).click();
+      await page.getByRole("link", { name: /Ice house condenser/ }).click();
       await page.waitForURL(/\/probe$/);
       for (const stage of ["plate", "match", "cap"] as const) {
         await page.goto(page.url().replace(/\w+$/, stage));

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { LABEL_MM, type LabelContent, layoutLabel } from "./label";
+import { LABEL_MM, type LabelContent, layoutLabel, stripWords } from "./label";
 
 const content = (rows: number, text = "speed 2"): LabelContent => ({
   unit: "Harbour office fan coil",
@@ -16,6 +16,21 @@ const content = (rows: number, text = "speed 2"): LabelContent => ({
 
 /** Letters of running text come to half the size of the type on average; a line may not run off the paper. */
 const LETTER = 0.5;
+
+describe("the strip for the shell", () => {
+  it.each([
+    ["Motor joined for 115 V", "WIRED 115 V"],
+    ["Motor for 208–230 V", "WIRED 208–230 V"],
+    ["Motor set for 230 V", "WIRED 230 V"],
+    ["PLANNED – NOT PROVED · Motor joined for 115 V", null],
+    ["LANDED – NOT PROVED · Motor joined for 115 V", null],
+    ["DO NOT RUN", null],
+    ["Setting not looked at", null],
+    ["NOT LANDED: the check stops this plan", null],
+  ])("of “%s” says %s", (supply, words) => {
+    expect(stripWords({ supply })).toBe(words);
+  });
+});
 
 describe("the label", () => {
   it("has a line for every wire, up to the fourteen a motor and a jumper can bring", () => {

@@ -3,6 +3,11 @@ import { qrModules } from "./qr";
 /** The label's size in millimetres. */
 export const LABEL_MM = { width: 100, height: 60 } as const;
 
+/** A6, landscape: the same label larger. */
+export const A6_MM = { width: 148, height: 105 } as const;
+/** A strip for the shell of the motor. */
+export const STRIP_MM = { width: 50, height: 12 } as const;
+
 /** What a label says. Every text is plain; the wires are told by letters, so no colour is needed. */
 export interface LabelContent {
   readonly unit: string;
@@ -45,6 +50,12 @@ export interface LabelLayout {
 const MARGIN = 4;
 const FIRST_ROW = 22.4;
 const LAST_ROW = 53;
+
+/** The strip for the shell, "WIRED 115 V"; null while it is not landed and proved, or its volts are not known. */
+export function stripWords({ supply }: Pick<LabelContent, "supply">): string | null {
+  const [, volts] = /^(?:Motor|Module) .*?(\d+(?:–\d+)? V)$/.exec(supply) ?? [];
+  return volts ? `WIRED ${volts}` : null;
+}
 
 /** Lays a label out at 100 × 60 mm: head, a row for each wire in one or two columns, foot with the caution. */
 export function layoutLabel(content: LabelContent): LabelLayout {

@@ -5,14 +5,21 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import NextLink from "next/link";
 import { useRouter } from "next/navigation";
+import { lazy, Suspense, useState } from "react";
 import { v7 as uuid } from "uuid";
 import type { JobLine } from "@/contract/routes/jobs";
+import { DropFiles } from "../files/DropFiles";
 import { PlainLink } from "../parts/PlainLink";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
 import { type FirstJobs, JobFinder } from "./JobFinder";
 import { JobSection } from "./JobSection";
 import { Waiting } from "./Waiting";
+
+/** Loaded once a file is dropped here. */
+const ImportFiles = lazy(() =>
+  import("../files/ImportFiles").then((made) => ({ default: made.ImportFiles })),
+);
 
 /** The first page: begin with a motor at once, or go on with one. */
 export function Home({
@@ -29,8 +36,9 @@ export function Home({
   kept?: boolean;
 }) {
   const router = useRouter();
+  const [files, setFiles] = useState<readonly File[]>([]);
   return (
-    <>
+    <DropFiles onFiles={setFiles}>
       <TopBar />
       <Box component="main" sx={{ maxWidth: 1080, mx: "auto", px: { xs: 4, md: 6 }, py: { xs: 6, md: 10 } }}>
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 6, alignItems: "center", mb: 10 }}>
@@ -81,6 +89,13 @@ export function Home({
           </Button>
         </Box>
         <Waiting />
+        {files.length > 0 ? (
+          <Box component="section" aria-label="Bring in" sx={{ mb: 8 }}>
+            <Suspense fallback={null}>
+              <ImportFiles files={files} onDone={() => router.refresh()} />
+            </Suspense>
+          </Box>
+        ) : null}
         {away ? (
           <Box role="alert" sx={{ border: "1.5px solid", borderColor: "warning.main", p: 4, mb: 8 }}>
             <Verdict weight="again" word={kept ? "The server is away." : "The database is away."} />{" "}
@@ -102,7 +117,7 @@ export function Home({
           <PlainLink href="/words">Words</PlainLink>
         </Box>
       </Box>
-    </>
+    </DropFiles>
   );
 }
 

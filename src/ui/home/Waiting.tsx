@@ -5,6 +5,7 @@ import NextLink from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { anythingWaiting } from "@/store/anythingWaiting";
+import type { WaitingJob } from "@/store/outbox";
 import { deviceName } from "../job/deviceName";
 import { Verdict } from "../parts/Verdict";
 
@@ -13,7 +14,7 @@ const RETRY_MS = 4000;
 /** Jobs whose entries this browser still keeps: they are sent from here, and can be opened meanwhile. */
 export function Waiting() {
   const router = useRouter();
-  const [jobs, setJobs] = useState<readonly string[]>([]);
+  const [jobs, setJobs] = useState<readonly WaitingJob[]>([]);
   useEffect(() => {
     const send = async () => {
       if (!(await anythingWaiting())) {
@@ -38,7 +39,7 @@ export function Waiting() {
     <Box role="status" sx={{ border: "1.5px solid", borderColor: "warning.main", p: 4, mb: 8 }}>
       <Verdict weight="again" word="Kept in this browser, not sent yet." />
       <Box component="ul" sx={{ m: 0, mt: 2, pl: 5 }}>
-        {jobs.map((job, i) => (
+        {jobs.map(({ job, title }) => (
           <li key={job}>
             <Box
               component={NextLink}
@@ -46,7 +47,7 @@ export function Waiting() {
               prefetch={false}
               sx={{ color: "primary.main" }}
             >
-              Open job {i + 1}
+              {title}
             </Box>
           </li>
         ))}

@@ -1,4 +1,4 @@
-import { LABEL_MM, type LabelContent, layoutLabel } from "@/core";
+import { A6_MM, LABEL_MM, type LabelContent, layoutLabel, STRIP_MM } from "@/core";
 import { embedFaces } from "../pdf/faces";
 
 const POINTS_A_MM = 72 / 25.4;
@@ -7,36 +7,56 @@ const DOTS_A_MM = 300 / 25.4;
 const FACE = "Atkinson Hyperlegible Next Variable, sans-serif";
 const FRAME = { inset: 1, width: 0.4 } as const;
 
-/** The label as a PDF of its own size, faces embedded. */
-export async function labelPdf(content: LabelContent): Promise<Uint8Array> {
+/** The label as a PDF, faces embedded: of its own size, or as large as A6 takes it. */
+export async function labelPdf(content: LabelContent, paper: "label" | "A6" = "label"): Promise<Uint8Array> {
   const { PDFDocument, rgb } = await import("pdf-lib");
   const document = await PDFDocument.create();
   document.setTitle(content.unit || "Label");
   document.setProducer("Odd Lead");
   const { plain, bold, letters } = await embedFaces(document);
-  const page = document.addPage([LABEL_MM.width * POINTS_A_MM, LABEL_MM.height * POINTS_A_MM]);
+  const sheet = paper === "A6" ? A6_MM : LABEL_MM;
+  const page = document.addPage([sheet.width * POINTS_A_MM, sheet.height * POINTS_A_MM]);
   const ink = rgb(0, 0, 0);
-  const at = (x: number, y: number) => ({ x: x * POINTS_A_MM, y: (LABEL_MM.height - y) * POINTS_A_MM });
+  const times = sheet.width / LABEL_MM.width;
+  /** Points of a millimetre of the label on this paper. */
+  const mm = POINTS_A_MM * times;
+  const at = (x: number, y: number) => ({ x: x * mm, y: sheet.height * POINTS_A_MM - y * mm });
   const { texts, rules, qr } = layoutLabel(content);
   page.drawRectangle({
     ...at(FRAME.inset, LABEL_MM.height - FRAME.inset),
-    width: (LABEL_MM.width - 2 * FRAME.inset) * POINTS_A_MM,
-    height: (LABEL_MM.height - 2 * FRAME.inset) * POINTS_A_MM,
-    borderWidth: FRAME.width * POINTS_A_MM,
+    width: (LABEL_MM.width - 2 * FRAME.inset) * mm,
+    height: (LABEL_MM.height - 2 * FRAME.inset) * mm,
+    borderWidth: FRAME.width * mm,
     borderColor: ink,
   });
-  for (const y of rules) page.drawLine({ start: at(4, y), end: at(96, y), thickness: 0.3 * POINTS_A_MM });
+  for (const y of rules) page.drawLine({ start: at(4, y), end: at(96, y), thickness: 0.3 * mm });
   for (const { x, y, sizeMm, bold: strong, text } of texts)
-    page.drawText(letters(text), { ...at(x, y), size: sizeMm * POINTS_A_MM, font: strong ? bold : plain });
+    page.drawText(letters(text), { ...at(x, y), size: sizeMm * mm, font: strong ? bold : plain });
   if (qr)
     for (const [row, column] of qr.dark)
       page.drawRectangle({
         ...at(qr.x + column * qr.moduleMm, qr.y + (row + 1) * qr.moduleMm),
         // A hair over its place, so that no white shows between two of them.
-        width: qr.moduleMm * POINTS_A_MM + 0.05,
-        height: qr.moduleMm * POINTS_A_MM + 0.05,
+        width: qr.moduleMm * mm + 0.05,
+        height: qr.moduleMm * mm + 0.05,
         color: ink,
       });
+  return document.save();
+}
+
+/** The strip for the motor's shell as a PDF. */
+export async function stripPdf(words: string): Promise<Uint8Array> {
+  const { PDFDocument } = await import("pdf-lib");
+  const document = await PDFDocument.create();
+  document.setTitle(words);
+  document.setProducer("Odd Lead");
+  const { bold, letters } = await embedFaces(document);
+  const [width, height] = [STRIP_MM.width * POINTS_A_MM, STRIP_MM.height * POINTS_A_MM];
+  const page = document.addPage([width, height]);
+  const text = letters(words);
+  const size = Math.min(22, (22 * (width - 12)) / bold.widthOfTextAtSize(text, 22));
+  const wide = bold.widthOfTextAtSize(text, size);
+  page.drawText(text, { x: (width - wide) / 2, y: (height - 0.7 * size) / 2, size, font: bold });
   return document.save();
 }
 
