@@ -123,7 +123,7 @@ test("a newcomer replaces a three-lead fan by a four-lead one, both ways, by the
   await boxes.nth(0).check();
   await boxes.nth(1).check();
   await expect(list(page)).toContainText("2 of 9 done");
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(list(page)).toContainText("2 of 9 done");
   await expect(boxes.nth(0)).toBeChecked();
   await expect(check(page)).not.toContainText("Stop");

@@ -45,7 +45,7 @@ test("a motor is wired by hand: left bare it is told why not, wired as it should
     await page.getByRole("combobox", { name: "to", exact: true }).selectOption(to);
     await page.getByRole("button", { name: "Add it" }).click();
   }
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(selects.nth(0)).toHaveValue(good.landings.frame ?? "");
   await page.getByRole("button", { name: "Turn the power on" }).click();
   await expect(result.getByRole("status")).toContainText("Right");

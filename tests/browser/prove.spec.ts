@@ -130,7 +130,7 @@ test.describe("on a phone", () => {
     for (const box of await page.getByRole("list", { name: "Steps" }).getByRole("checkbox").all())
       if (!(await box.isChecked())) await box.check();
     await expect(gate).toContainText("Safe to touch");
-    await page.reload();
+    await page.reload({ waitUntil: "networkidle" });
     await expect(gate).toContainText("Safe to touch");
 
     await page.goto(page.url().replace(/safe$/, "prove"));
@@ -177,7 +177,7 @@ test("a hum and no amps in the start lead: found, mended, proved again; a struck
   await page.getByLabel("What was mended").fill("new capacitor");
   await page.getByRole("button", { name: "Mended: prove again" }).click();
   await expect(asked(page)).toContainText("bump it one second");
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(page.getByRole("region", { name: "Lines of the proof" })).toContainText("new capacitor");
 });
 

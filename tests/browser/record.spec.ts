@@ -255,6 +255,6 @@ test("signing off seals the record; what comes after is told apart", async ({ pa
   await page.getByRole("textbox", { name: "Name of this job" }).fill("Dryer after the seal");
   await page.getByRole("textbox", { name: "Name of this job" }).press("Enter");
   await expect(seal).toContainText("1 entry came after it");
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(seal).toContainText("The seal holds");
 });

@@ -36,7 +36,7 @@ test("a photo comes back upright with its pins, and goes away again", async ({ p
   await mark.focus();
   for (let i = 0; i < 5; i++) await page.keyboard.press("ArrowRight");
   await expect(page.getByRole("button", { name: /Undo/ })).toBeEnabled();
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(mark).toBeVisible();
   // What the server sent with the page may lag behind what this browser has kept and is still sending.
   await expect.poll(async () => ((await mark.boundingBox())?.x ?? 0) - (before?.x ?? 0)).toBeGreaterThan(10);
@@ -84,13 +84,13 @@ test("a photo taken without signal waits in the browser, through other stages an
   await expect(page.getByRole("heading", { name: "Landed on" })).toBeVisible();
   await stages.getByRole("link", { name: /Trace/ }).click();
   await expect(trouble).toBeVisible();
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(trouble).toBeVisible();
   await page.unroute("**/photos/*");
   // It goes by itself once there is a line again.
   await expect(page.getByRole("img", { name: /Compartment, photo 1/ })).toBeVisible({ timeout: 15_000 });
   await expect(trouble).toHaveCount(0);
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(page.getByRole("img", { name: /Compartment, photo/ })).toHaveCount(1);
 });
 
@@ -154,6 +154,6 @@ test("the equipment is edited, refused where it does not hold together, and kept
   await text.fill("{");
   await page.getByRole("button", { name: "Take this over" }).click();
   await expect(page.getByRole("alert").filter({ hasText: "not valid JSON" })).toBeVisible();
-  await page.reload();
+  await page.reload({ waitUntil: "networkidle" });
   await expect(page.getByText("208 V, 60 Hz, edited here")).toBeVisible();
 });
