@@ -50,6 +50,15 @@ test("what is no address, no method or no text is the caller's, in problem detai
     ["POST", JOB, "[]", 422],
     ["GET", "/api/v1/practice?person=%F0%9F", undefined, 400],
     ["GET", "/api/v1/stock?search=a%00b", undefined, 400],
+    ["GET", `/api/v1/jobs?before=9999-99-99T99:99:99.999Z_${JOB.slice(13, 49)}`, undefined, 422],
+    [
+      "GET",
+      "/api/v1/jobs?before=2026-11-28T12:00:00.000Z_------------------------------------",
+      undefined,
+      422,
+    ],
+    ["GET", `/api/v1/jobs?before=0000-01-01T00:00:00.000Z_${JOB.slice(13, 49)}`, undefined, 422],
+    ["GET", "/api/v1/units/nothing", undefined, 404],
   ] as const) {
     const answer = await raw(baseURL, method, path, body);
     expect([method, path, answer.status]).toEqual([method, path, status]);

@@ -23,8 +23,18 @@ export const jobLine = jobSummary.extend({
 });
 export type JobLine = z.output<typeof jobLine>;
 
-/** Where a page of the list begins: after the line of this time and id. */
-const before = z.string().regex(/^[\d:.TZ-]{20,30}_[0-9a-f-]{36}$/, "is no place in the list");
+/** Where a page of the list begins: after the line of this time and id. Years outside of sense are no time to the database. */
+const before = z
+  .string()
+  .refine(
+    (text) =>
+      z.tuple([z.iso.datetime(), z.uuid()]).safeParse(text.split("_")).success &&
+      text >= "1900" &&
+      text < "2200",
+    {
+      error: "is no place in the list",
+    },
+  );
 const jobQuery = z.object({
   search: z.string().trim().max(120).default(""),
   of: z.enum(["all", "own", "demo"]).default("all"),

@@ -1,6 +1,7 @@
 import type { NextCheck } from "../proving/diagnosis";
 import type { InstrumentKind } from "../proving/instrumentFor";
 import type { ProvingObservation, STARTS } from "../proving/observation";
+import { measuredFigure } from "../proving/reading";
 import type { PoweredMachine } from "./poweredMachine";
 import {
   namesOf,
@@ -231,22 +232,8 @@ function observed(machine: PoweredMachine, check: NextCheck): ProvingObservation
   return machine.observe(check);
 }
 
-/** The number of an observation, in its kind's unit; SCPI's own over range where it is open. */
+/** The number that an instrument shows for what was measured; SCPI's own over range where it is open. */
 function figureSeen(seen: ProvingObservation): number {
-  switch (seen.what) {
-    case "line-amps":
-    case "capacitor-amps":
-      return seen.amps;
-    case "supply-volts":
-    case "capacitor-volts":
-      return seen.volts;
-    case "capacitor-microfarads":
-      return seen.microfarads;
-    case "rpm":
-      return seen.rpm;
-    case "ohms":
-      return seen.ohms ?? SCPI_OVERLOAD;
-    default:
-      return 0;
-  }
+  if (seen.what === "starts" || seen.what === "turn" || seen.what === "air" || seen.what === "sign") return 0;
+  return Math.min(SCPI_OVERLOAD, measuredFigure(seen));
 }

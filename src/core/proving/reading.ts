@@ -94,10 +94,11 @@ export function measured(
   const reading = readingOf(made, seen);
   if (!reading) return null;
   const of = seen as Measured;
-  return { reading, value: figureOf(of), meter: of.meter };
+  return { reading, value: measuredFigure(of), meter: of.meter };
 }
 
-function figureOf(seen: Measured): number {
+/** The number of a measurement in the unit of its kind; infinite where it read open. */
+export function measuredFigure(seen: Measured): number {
   switch (seen.what) {
     case "line-amps":
     case "capacitor-amps":
