@@ -7,7 +7,8 @@ import type { Metadata, Viewport } from "next";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
 import { KeepApplication } from "@/ui/kept/KeepApplication";
-import { EARLY_SCRIPT } from "@/ui/parts/earlyEntries";
+import { EarlyTouches } from "@/ui/parts/EarlyTouches";
+import { EARLY_SCRIPT } from "@/ui/parts/earlyTouches";
 import { Theme } from "@/ui/theme/Theme";
 
 export const metadata: Metadata = {
@@ -29,6 +30,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
         <AppRouterCacheProvider options={{ nonce, enableCssLayer: true }}>
           <Theme>{children}</Theme>
           <KeepApplication />
+          <EarlyTouches />
         </AppRouterCacheProvider>
       </body>
     </html>

@@ -1,18 +1,28 @@
-import { expect, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
 
-/** What is entered while the page's scripts are still on their way over a slow line. */
+/** What is touched and typed while the page's scripts are still on their way over a slow line. */
 
-test("leads and a reading entered before the scripts have come are there when they have", async ({
-  page,
-}) => {
+/** Holds the page's scripts back until what it gives is called. */
+async function scriptsHeld(page: Page): Promise<() => Promise<void>> {
   let release: () => void = () => undefined;
   const come = new Promise<void>((resolve) => {
     release = resolve;
   });
-  await page.route("**/_next/static/**/*.js", async (route) => {
+  const scripts = "**/_next/static/**/*.js";
+  await page.route(scripts, async (route) => {
     await come;
     await route.continue();
   });
+  return async () => {
+    release();
+    await page.unrouteAll({ behavior: "wait" });
+  };
+}
+
+test("leads and a reading entered before the scripts have come are there when they have", async ({
+  page,
+}) => {
+  let release = await scriptsHeld(page);
   await page.goto("/", { waitUntil: "commit" });
   // Without scripts the button is a plain form.
   await page.getByRole("button", { name: "Start with a motor" }).click();
@@ -26,27 +36,48 @@ test("leads and a reading entered before the scripts have come are there when th
   await row.press("Enter");
   await row.fill("BU");
   expect(page.url()).toBe(address);
-  release();
+  await release();
   for (const lead of ["WH", "BK", "RD"])
     await expect(page.getByRole("button", { name: `Take ${lead} off the sheet` })).toBeVisible();
   await expect(row).toHaveValue("BU");
   await row.press("Enter");
   await expect(page.getByRole("button", { name: "Take BU off the sheet" })).toBeVisible();
 
-  const slow = new Promise<void>((resolve) => {
-    release = resolve;
-  });
-  await page.unroute("**/_next/static/**/*.js");
   await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
-  await page.route("**/_next/static/**/*.js", async (route) => {
-    await slow;
-    await route.continue();
-  });
+  release = await scriptsHeld(page);
   await page.reload({ waitUntil: "commit" });
   const field = page.getByLabel("Reading in ohms, or OL for open");
   await field.fill("WH BK 8.4");
   await field.press("Enter");
   await expect(field).toHaveValue("");
-  release();
+  await release();
   await expect(page.getByRole("button", { name: "WH to BK, reads 8.4" })).toBeVisible();
+});
+
+test("a choice, a figure and ticks made before the scripts have come are facts when they have", async ({
+  page,
+}) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  await expect(page).toHaveURL(/\/probe$/);
+  const safe = page.url().replace(/probe$/, "safe");
+  let release = await scriptsHeld(page);
+  await page.goto(safe, { waitUntil: "commit" });
+  await page.getByRole("button", { name: "A loose motor on the bench: nothing to lock off" }).click();
+  await release();
+  await expect(page.getByText("Loose on the bench, nothing connected")).toBeVisible();
+  await page.getByRole("button", { name: "It is in its machine" }).click();
+  await page.getByRole("combobox", { name: "Equipment", exact: true }).selectOption({ index: 1 });
+  await expect(page.getByRole("list", { name: "Steps" }).getByRole("checkbox").first()).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+
+  release = await scriptsHeld(page);
+  await page.reload({ waitUntil: "commit" });
+  const boxes = page.getByRole("list", { name: "Steps" }).getByRole("checkbox");
+  await boxes.first().click();
+  await page.getByLabel("Highest volts measured").fill("120");
+  await page.getByLabel("Highest volts measured").press("Enter");
+  await release();
+  await expect(boxes.first()).toBeChecked();
+  await expect(page.getByRole("alert").filter({ hasText: "is not dead" })).toBeVisible();
 });

@@ -17,9 +17,8 @@ import {
   parseLeadEntry,
 } from "@/core";
 import { useJob } from "../job/JobContext";
-import { HELD } from "../parts/earlyEntries";
+import { CLEARS } from "../parts/earlyTouches";
 import { LeadTag, WirePiece } from "../parts/LeadTag";
-import { useEarlyEntries } from "../parts/useEarlyEntries";
 import { MONO, TOUCH } from "../theme/theme";
 
 /** The leads by colour and stripe: typed in a row, or picked by letters. */
@@ -60,8 +59,6 @@ export function LeadsEntry() {
     }
     if (words.length > 0 && addLeads(read.flatMap((r) => (r.insulation ? [r.insulation] : [])))) setText("");
   };
-
-  const form = useEarlyEntries(enter, setText);
 
   if (!shown) {
     return (
@@ -116,7 +113,7 @@ export function LeadsEntry() {
           </Box>
         ))}
       </Box>
-      <Box component="form" ref={form} onSubmit={submit} sx={{ display: "flex", gap: 2 }} {...HELD}>
+      <Box component="form" onSubmit={submit} sx={{ display: "flex", gap: 2 }} {...CLEARS}>
         <InputBase
           value={text}
           onChange={(event) => setText(event.target.value)}

@@ -16,10 +16,9 @@ import {
 } from "react";
 import { type Identification, type OhmsShown, ohmsDigits, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
-import { HELD } from "../parts/earlyEntries";
+import { CLEARS } from "../parts/earlyTouches";
 import { useInstrumentAddress } from "../parts/instrumentAddress";
 import { LeadTag } from "../parts/LeadTag";
-import { useEarlyEntries } from "../parts/useEarlyEntries";
 import { WHEN_SLOW } from "../parts/whenSlow";
 import { MONO, TOUCH } from "../theme/theme";
 import { readEntry } from "./entryGrammar";
@@ -120,8 +119,6 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
     if (!keypad) field.current?.focus();
   };
 
-  const form = useEarlyEntries(enter, setText);
-
   /** Several lines at once are a table and open the place for one; a single line goes into the field as usual. */
   const onPaste = (event: ClipboardEvent) => {
     const clip = event.clipboardData.getData("text");
@@ -163,7 +160,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
       <Box aria-live="polite" sx={{ minHeight: 84 }}>
         <TargetLine target={target} isChosen={isChosen} because={answer?.nextProbe?.because ?? null} />
       </Box>
-      <Box component="form" ref={form} onSubmit={submit} {...HELD}>
+      <Box component="form" onSubmit={submit} {...CLEARS}>
         <Box sx={{ display: "flex", gap: 2 }}>
           <InputBase
             inputRef={field}

@@ -5,8 +5,7 @@ import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import { type FormEvent, useState } from "react";
 import { parseNumber } from "@/core";
-import { HELD } from "../parts/earlyEntries";
-import { useEarlyEntries } from "../parts/useEarlyEntries";
+import { CLEARS } from "../parts/earlyTouches";
 import { MONO } from "../theme/theme";
 import { StartClock } from "./StartClock";
 
@@ -54,13 +53,12 @@ export function FigureEntry({
     setText("");
     setBeside("");
   };
-  const form = useEarlyEntries(enter, setText);
   const submit = (event: FormEvent) => {
     event.preventDefault();
     enter(text);
   };
   return (
-    <Box component="form" ref={form} onSubmit={submit} {...HELD}>
+    <Box component="form" onSubmit={submit} {...CLEARS}>
       <Box sx={{ display: "flex", gap: 2, alignItems: "stretch" }}>
         <InputBase
           value={text}
