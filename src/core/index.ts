@@ -14,10 +14,19 @@ export {
   COLOUR_WORD,
   type ColourLetters,
   colourLetters,
+  couldBe,
   type Insulation,
   parseInsulation,
 } from "./motor/colour";
 export { FAMILY_IDS, familyById } from "./motor/families";
+export {
+  INSULATION_PAINT,
+  type LikelyColour,
+  likelyColours,
+  patchColour,
+  type Rgb,
+} from "./motor/insulationPaint";
+export { labelWord } from "./motor/labelWord";
 export { type Lead, type LeadName, leadNames } from "./motor/lead";
 export { type LeadEntry, parseLeadEntry } from "./motor/leadEntry";
 export * from "./motor/plate";
@@ -134,6 +143,7 @@ export {
 } from "./record/metBefore";
 export { type Unit, unit, type VisitedUnit, visitedUnit } from "./record/nouns/unit";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
+export { hasNewMotor, withOldLabel } from "./record/presentCapacitor";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";
 export { provingSheetOf, turnedBy } from "./record/provingSheetOf";
 export { readingsCsv } from "./record/readingsCsv";

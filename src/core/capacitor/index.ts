@@ -11,6 +11,8 @@ export {
   voltsLeft,
 } from "./discharge";
 export { type CapacitorEstimate, estimateRun } from "./estimate";
+export { type LikeForLike, likeForLike, type ReplacementWay } from "./likeForLike";
+export { type Decided, plateOverLabel } from "./plateOverLabel";
 export { type PresentCapacitor, planRun, type RunPlan, type RunSchool } from "./runPlan";
 export type { ShelfCapacitor } from "./shelf";
 export { judgeStart, startsOnShelf, startVoltsFor, typicalStart } from "./start";

@@ -72,11 +72,11 @@ export function planRun(runCase: RunCase, shelf: readonly ShelfCapacitor[]): Run
     says:
       present.kind === "dual"
         ? [
-            `A single of ${digits(need.microfarads, 4)} µF, ${volts} V or more, on the motor’s two capacitor leads.`,
+            `A single of ${digits(need.microfarads, 4)} µF, ${volts} V or higher, on the motor’s two capacitor leads.`,
             "FAN of the dual stays empty; the compressor keeps C and HERM as they are.",
           ]
         : [
-            `${digits(need.microfarads, 4)} µF, ${volts} V or more, as the new motor’s plate says.`,
+            `${digits(need.microfarads, 4)} µF, ${volts} V or higher, as the new motor’s plate says.`,
             ...changedWords(present, need),
           ],
     duals: [],
@@ -114,7 +114,7 @@ function keepOneDual(
           "The motor’s second capacitor lead is capped on its own.",
         ]
       : [
-          `The FAN side changes from ${digits(present.fanMicrofarads, 4)} to ${digits(need.microfarads, 4)} µF, the compressor’s side stays ${digits(present.hermMicrofarads, 4)} µF: a dual of ${digits(dual.hermMicrofarads, 4)} + ${digits(dual.fanMicrofarads, 4)} µF, ${dual.volts} V or more.`,
+          `The FAN side changes from ${digits(present.fanMicrofarads, 4)} to ${digits(need.microfarads, 4)} µF, the compressor’s side stays ${digits(present.hermMicrofarads, 4)} µF: a dual of ${digits(dual.hermMicrofarads, 4)} + ${digits(dual.fanMicrofarads, 4)} µF, ${dual.volts} V or higher.`,
           "The motor’s second capacitor lead is capped on its own.",
           "C carries both motors: losing it stops both.",
         ],
@@ -160,7 +160,7 @@ function notesFor({ newMotor, present, lifeClass }: RunCase, volts: number, hert
             .join("; ")}.`,
         ]
       : []),
-    "Strapped, never dangling, terminals covered. The can’s diameter decides the bracket, its height does not.",
+    "Strap it down, terminals covered. The can’s diameter decides the bracket, its height does not.",
   ];
 }
 

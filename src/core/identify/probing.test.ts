@@ -111,7 +111,7 @@ describe("the reasoning", () => {
     const text = answer(sheet).reasoning.join(" ");
     expect(text).toContain("White to brown/white is the longest, 22.0 Ω.");
     expect(text).toContain("Black lies between them: 8.2 Ω + 13.9 Ω");
-    expect(text).toContain("Brown/white: start end");
+    expect(text).toContain("Brown/white: CAP (start end)");
   });
 
   it("names the pair whose sum closes when it is not the longest one", () => {

@@ -51,10 +51,7 @@ const ALIASES: Readonly<Record<string, ColourLetters>> = {
   yel: "YE",
   yl: "YE",
   ochre: "YE",
-  gr: "GN",
   grn: "GN",
-  b: "BU",
-  bl: "BU",
   blu: "BU",
   purple: "VT",
   pur: "VT",
@@ -75,6 +72,19 @@ export function colourLetters(word: string): ColourLetters | null {
   const key = word.trim().toLowerCase();
   const letters = COLOUR_LETTERS.find((l) => l.toLowerCase() === key || COLOUR_WORD[l] === key);
   return letters ?? ALIASES[key] ?? null;
+}
+
+/** Short forms that hands write for more than one colour: asked back, never guessed. */
+const AMBIGUOUS: Readonly<Record<string, readonly ColourLetters[]>> = {
+  b: ["BK", "BU", "BN"],
+  bl: ["BK", "BU"],
+  g: ["GN", "GY"],
+  gr: ["GN", "GY"],
+};
+
+/** The colours that a short form may mean where it may mean several; empty for any other word. */
+export function couldBe(word: string): readonly ColourLetters[] {
+  return AMBIGUOUS[word.trim().toLowerCase()] ?? [];
 }
 
 /** A lead's insulation as typed: its colour and, where it has one, its stripe. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { FAMILIES } from "./families";
-import { labelWord, speedWord } from "./labelWord";
+import { labelWord, speedInFull, speedWord } from "./labelWord";
 
 describe("a role on the label", () => {
   it("says speeds as they are said aloud, the fastest first", () => {
@@ -27,6 +27,16 @@ describe("a role on the label", () => {
   });
 
   it("names the start end by what it goes to", () => {
-    expect(labelWord({ role: "start-end" }, 1, "start end, to the capacitor")).toBe("CAP (start)");
+    expect(labelWord({ role: "start-end" }, 1, "CAP (start end), to the capacitor")).toBe("CAP (start)");
+    expect(labelWord({ role: "run-end" }, 1, "LINE (run end)")).toBe("LINE");
+  });
+
+  it("puts our words in brackets behind the trade's", () => {
+    expect([1, 2, 3].map((rank) => speedInFull(rank, 3))).toEqual([
+      "HI (speed 1, the fastest)",
+      "MED (speed 2)",
+      "LO (speed 3, the slowest)",
+    ]);
+    expect(speedInFull(1, 7)).toBe("speed 1, the fastest");
   });
 });

@@ -167,7 +167,7 @@ describe("rotation as a hand types it", () => {
 
   it("clockwise from the lead end is counter-clockwise from the shaft end: both are always said", () => {
     expect(formatRotation("cw-lead-end")).toBe(
-      "clockwise from the lead end, counter-clockwise from the shaft end",
+      "CWLE (clockwise from the lead end, counter-clockwise from the shaft end)",
     );
   });
 

@@ -41,12 +41,13 @@ function endOf(words: string): MotorEnd | null {
   return /^(?:se|shaft ?end|shaft|opp(?:osite)? ?(?:le|lead(?: end)?)|front)$/.test(words) ? "shaft" : null;
 }
 
-/** Always both ends: "clockwise from the lead end, counter-clockwise from the shaft end". */
+/** As plates print it, and always both ends: "CWLE (clockwise from the lead end, counter-clockwise from the shaft end)". */
 export function formatRotation(rotation: Rotation): string {
   if (rotation === "either") return "either way, by its leads or plug";
   const [lead, shaft] =
     rotation === "cw-lead-end" ? ["clockwise", "counter-clockwise"] : ["counter-clockwise", "clockwise"];
-  return `${lead} from the lead end, ${shaft} from the shaft end`;
+  const printed = rotation === "cw-lead-end" ? "CWLE" : "CCWLE";
+  return `${printed} (${lead} from the lead end, ${shaft} from the shaft end)`;
 }
 
 /** Both ends in the letters of a plate, where there is little room: "CW lead end, CCW shaft end". */

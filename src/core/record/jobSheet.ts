@@ -1,5 +1,6 @@
 import type { Diagnosis } from "../proving/diagnosis";
 import type { ProvingObservation } from "../proving/observation";
+import type { DayOf } from "../quantity/day";
 import { formatOhms } from "../quantity/ohms";
 import { CORE_VERSION } from "../version";
 import { placeName } from "../wiring/compartment";
@@ -43,20 +44,23 @@ export interface SheetAsk {
   readonly diagnosis: Diagnosis | null;
   readonly seal: SealState;
   readonly short: (lead: string) => string;
-  /** The day as it is where the sheet is made. */
+  /** The day as it is where the sheet is made, and of any moment there. */
   readonly today: string;
+  readonly dayOf: DayOf;
 }
 
 const MOST_PHOTOS = 4;
 
 /** The sheet that stays with the office: identity, photos, readings, leads, drawing, changes, proof, overrides, signature. */
 export function jobSheet(ask: SheetAsk): JobSheet {
-  const { job, label, today } = ask;
+  const { job, label, today, dayOf } = ask;
   const { unit } = job;
   const place = unit ? [unit.name, unit.position, unit.site].filter((part) => part !== "").join(", ") : "";
   return {
     title: jobHeading(job),
-    line: [place, job.lastAt?.slice(0, 10) ?? today, label.who].filter((part) => part !== "").join(" · "),
+    line: [place, job.lastAt ? dayOf(job.lastAt) : today, label.who]
+      .filter((part) => part !== "")
+      .join(" · "),
     parts: [
       ...identityPart(ask),
       ...boxedPart(ask),
@@ -188,7 +192,7 @@ const FIGURE_WORDS = {
 } as const;
 
 /** What was to be expected, and what was seen with its verdict. */
-function proofPart({ job, diagnosis, short, wiring }: SheetAsk): SheetPart[] {
+function proofPart({ job, diagnosis, short, wiring, dayOf }: SheetAsk): SheetPart[] {
   if (!diagnosis) return [];
   const calls = wiring.kind === "plan" ? wiring.plan.compartment.calls : [];
   const call = (id: string) => calls.find((one) => one.id === id)?.name ?? id;
@@ -208,7 +212,7 @@ function proofPart({ job, diagnosis, short, wiring }: SheetAsk): SheetPart[] {
     const line = diagnosis.lines.find(({ observation }) => observation === i);
     return [String(i + 1), line ? VERDICT[line.verdict] : "", line?.says ?? seenWords(one)];
   });
-  const mended = job.proof.rounds.map(({ at, mended: what }) => `Mended ${at.slice(0, 10)}: ${what}`);
+  const mended = job.proof.rounds.map(({ at, mended: what }) => `Mended ${dayOf(at)}: ${what}`);
   return [
     { kind: "heading", text: "Expected" },
     {
@@ -246,17 +250,15 @@ function partsPart({ used }: Job): SheetPart[] {
   ];
 }
 
-function signaturePart({ job, seal }: SheetAsk): SheetPart[] {
+function signaturePart({ job, seal, dayOf }: SheetAsk): SheetPart[] {
   const { signed } = job.proof;
   return [
     { kind: "heading", text: "Signature" },
     {
       kind: "text",
-      text: signed
-        ? `Signed off by ${signed.by || "nobody named"}, ${signed.at.slice(0, 10)}.`
-        : "Not signed off.",
+      text: signed ? `Signed off by ${signed.by || "nobody named"}, ${dayOf(signed.at)}.` : "Not signed off.",
     },
-    { kind: "text", text: sealWords(seal) },
+    { kind: "text", text: sealWords(seal, dayOf) },
     {
       kind: "text",
       text: `Judged by version ${CORE_VERSION}. The plate, the maker’s drawing and local code come before this sheet.`,
@@ -264,9 +266,9 @@ function signaturePart({ job, seal }: SheetAsk): SheetPart[] {
   ];
 }
 
-function sealWords(seal: SealState): string {
+function sealWords(seal: SealState, dayOf: DayOf): string {
   if (seal.kind === "none") return "Not sealed.";
-  const over = `Sealed ${seal.at.slice(0, 10)} over ${seal.facts} entries by version ${seal.version}`;
+  const over = `Sealed ${dayOf(seal.at)} over ${seal.facts} entries by version ${seal.version}`;
   const holds = { holds: "holds", broken: "BROKEN", "other-version": "cannot be told by this version" }[
     seal.kind
   ];

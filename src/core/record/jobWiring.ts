@@ -17,7 +17,7 @@ import { planWiring } from "../wiring/planWiring";
 import { planRetrofit, type RetrofitModule } from "../wiring/retrofit";
 import type { SetInside } from "./facts";
 import type { Job } from "./job";
-import { withPresent } from "./presentCapacitor";
+import { withOldLabel, withPresent } from "./presentCapacitor";
 
 /** What a job has to say of its wiring, told apart by how far it got. */
 export type JobWiring =
@@ -87,7 +87,7 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
   // The school chosen in Cap is the plan's, unless another plan was chosen here.
   const wish = { ...job.wish, plan: job.wish.plan ?? job.capacitor.school };
   const { changes } = job;
-  const plate = plateOf(job);
+  const plate = withOldLabel(plateOf(job), job);
   if (plate.kind === "retrofit" || plate.kind === "electronic")
     return chosen(
       planRetrofit(compartment, moduleOf(job, plate)),

@@ -1,6 +1,7 @@
 import type { Identification } from "../identify/identification";
 import { familyById } from "../motor/families";
 import { labelWord, speedWord } from "../motor/labelWord";
+import { type DayOf, utcDay } from "../quantity/day";
 import { shortRotation } from "../quantity/rotation";
 import type { Assumption } from "../wiring/check/assumption";
 import { type Compartment, placeName } from "../wiring/compartment";
@@ -24,16 +25,26 @@ export interface LabelAsk {
   readonly short: (lead: string) => string;
   /** Where the record is found again; "" where it has no address. */
   readonly address?: string;
+  /** Whose day its date is. */
+  readonly dayOf?: DayOf;
 }
 
 /**
  * The label: what is landed, once every line of the work is ticked; before that PLANNED – NOT PROVED. A plan that the
  * check stops, and nobody overrode, names no terminal. It states the motor's own setting, never the supply's volts.
  */
-export function labelContent({ job, answer, wiring, check, short, address = "" }: LabelAsk): LabelContent {
+export function labelContent({
+  job,
+  answer,
+  wiring,
+  check,
+  short,
+  address = "",
+  dayOf = utcDay,
+}: LabelAsk): LabelContent {
   const head = {
     unit: job.label.unit || job.title,
-    date: job.lastAt?.slice(0, 10) ?? "",
+    date: job.lastAt ? dayOf(job.lastAt) : "",
     who: job.label.who,
     assumed: "",
     proved: "",

@@ -54,8 +54,8 @@ export const SOFT_RULES: readonly SoftRule[] = [
       const [was, is] = [ampsAt(old, supplyVolts), ampsAt(plate, supplyVolts ?? old.volts?.[0]?.high)];
       if (was === null || is === null) return null;
       const share = is / was;
-      const numbers = `${digits(is)} A against ${digits(was)} A, ${share >= 1 ? "+" : "−"}${Math.abs(100 * (share - 1)).toFixed(0)} %`;
-      if (share <= MOST_AMPS_SHARE + 1e-9) return good(`${numbers}: within 15 %.`);
+      const numbers = `${digits(is)} A for ${digits(was)} A, ${moreOrLess(share)} than the old motor`;
+      if (share <= MOST_AMPS_SHARE + 1e-9) return good(`${numbers}: fine.`);
       return costs(
         10 + 20 * (share - MOST_AMPS_SHARE),
         `${numbers}: check contactor, breaker and wire upstream.`,
@@ -290,4 +290,10 @@ function capital(text: string): string {
 
 function article(text: string): string {
   return text.startsWith("no ") ? text.replace(/^no /, "none, no ") : `a ${text}`;
+}
+
+/** A ratio as it is said: "33 % less"; "no more" where it rounds to nothing. */
+function moreOrLess(share: number): string {
+  const percent = Math.round(Math.abs(100 * (share - 1)));
+  return percent === 0 ? "no more" : `${percent} % ${share > 1 ? "more" : "less"}`;
 }

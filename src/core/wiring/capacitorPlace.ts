@@ -44,7 +44,13 @@ export function capacitorPlaces(
   if (!capacitor) return [own(made, asked, "own-capacitor", "", [])];
   const onLine = otherSide === "line";
   if (capacitor.dual) {
-    const ownOne = own(made, asked, "own-capacitor", onLine ? "" : "A capacitor of its own", leftEmpty(made));
+    const ownOne = own(
+      made,
+      asked,
+      "own-capacitor",
+      onLine ? "" : "A separate capacitor for the fan",
+      leftEmpty(made),
+    );
     return onLine ? [ownOne] : [keepDual(made, asked), ownOne];
   }
   const { compartment, work } = withValue(made, capacitor.device, asked);
@@ -108,7 +114,7 @@ function keepDual(made: Compartment, asked: AskedCapacitor): CapacitorPlace {
   const { compartment, work } = withValue(made, device, asked, made.offers.capacitor?.startSide);
   return {
     id: "keep-one-dual",
-    school: "One dual capacitor kept",
+    school: "Keep the dual capacitor",
     compartment,
     work: [work],
     removed: [],
@@ -136,7 +142,7 @@ function own(
     },
     work: [{ device: OWN, change: "added", ...asked }, ...left],
     removed: [],
-    cautions: ["The new capacitor is strapped, never dangling, its terminals covered."],
+    cautions: ["Strap the new capacitor down, its terminals covered."],
   };
 }
 

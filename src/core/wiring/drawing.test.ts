@@ -78,7 +78,9 @@ describe.each(DRAWN)("the drawing of $plan.id in $id", ({ motor, plan }) => {
         .find((d) => d.id === id)
         ?.parts.some((p) => p.kind === "capacitor");
       // A value that somebody stated or the plan fits; else it says that nobody has read it.
-      expect(/^(?:[\d.]+( \+ [\d.]+)? µF, \d+ V(?: or more)?|label not read)$/.test(note)).toBe(has === true);
+      expect(/^(?:[\d.]+( \+ [\d.]+)? µF, \d+ V(?: or higher)?|label not read)$/.test(note)).toBe(
+        has === true,
+      );
     }
   });
 

@@ -1,4 +1,4 @@
-import { CAPPED, type Device, JOINT, placeName } from "./compartment";
+import { CAPPED, type Compartment, type Device, JOINT, placeName } from "./compartment";
 import { FRAME, type WiringPlan } from "./plan";
 
 /** Geometry of a wiring drawing, in units of one pixel at natural size; x to the right, y down. */
@@ -41,7 +41,15 @@ export interface DrawnDevice {
     readonly at: Point;
     readonly used: boolean;
   }[];
+  /** The trade's public symbols for what is inside, where they are drawn. */
+  readonly symbols: readonly DrawnSymbol[];
 }
+
+/** A capacitor between two rows, a contact in a row, a motor or the earth at a place. */
+export type DrawnSymbol =
+  | { readonly kind: "capacitor"; readonly from: Point; readonly to: Point; readonly x: number }
+  | { readonly kind: "contact"; readonly at: Point }
+  | { readonly kind: "motor" | "ground"; readonly at: Point };
 
 /** A wire as an orthogonal run of points: a lead of the motor, or a wire of the equipment. */
 export interface DrawnWire {
@@ -113,6 +121,7 @@ export function wiringDrawing(
       y,
       width: DEVICE_WIDTH,
       height,
+      symbols: [],
       terminals: device.terminals.map((terminal, i) => ({
         id: terminal.id,
         name: terminal.name,
@@ -123,6 +132,7 @@ export function wiringDrawing(
     });
     y += height + GAP;
   }
+  const drawn = devices.map((device) => ({ ...device, symbols: symbolsOf(device, made) }));
   const at = new Map(devices.flatMap(({ terminals }) => terminals.map((t) => [t.id, t.at] as const)));
   const joints = jointsOf(plan);
   const rows = orderedRows(plan, [FRAME, ...leads], at, joints);
@@ -194,7 +204,7 @@ export function wiringDrawing(
   return {
     width: leadX + leadTextWidth + MARGIN,
     height,
-    devices,
+    devices: drawn,
     wires,
     leads: drawnLeads,
     joints: joints.map(({ id, leads: joined }) => {
@@ -203,6 +213,39 @@ export function wiringDrawing(
     }),
     crossings: countCrossings(wires),
   };
+}
+
+/** A terminal's name ends this far left of its point, each of its letters is so wide. */
+const NAME_GAP = 18;
+const NAME_LETTER = 8.6;
+/** Longer names leave no room for a contact before them. */
+const SHORT_NAME = 4;
+const SYMBOL_STEP = 20;
+
+function symbolsOf({ id, terminals, x, y, height }: DrawnDevice, made: Compartment): DrawnSymbol[] {
+  const parts = made.devices.find((device) => device.id === id)?.parts ?? [];
+  const row = (terminal: string) => terminals.find((one) => one.id === terminal);
+  const before = ({ at, name }: DrawnDevice["terminals"][number]): Point => ({
+    x: at.x - NAME_GAP - NAME_LETTER * name.length,
+    y: at.y,
+  });
+  const widest = Math.max(0, ...terminals.map(({ name }) => name.length));
+  const middle = { x: x + 30, y: y + height / 2 + 6 };
+  const symbols: DrawnSymbol[] = [];
+  for (const part of parts) {
+    const [from, to] = [row(part.from), row(part.to)];
+    if (part.kind === "compressor") symbols.push({ kind: "motor", at: middle });
+    if (part.kind === "capacitor" && from && to) {
+      const nth = symbols.filter(({ kind }) => kind === "capacitor").length;
+      const at = x + DEVICE_WIDTH - NAME_GAP - NAME_LETTER * widest - 14 - SYMBOL_STEP * nth;
+      symbols.push({ kind: "capacitor", from: before(from), to: before(to), x: at });
+    }
+    if (part.kind === "contact" && to && to.name.length <= SHORT_NAME && to.feed !== "")
+      symbols.push({ kind: "contact", at: { x: before(to).x - 14, y: to.at.y } });
+  }
+  if (terminals.some((terminal) => terminal.id === made.supply.ground))
+    symbols.push({ kind: "ground", at: { x: middle.x, y: (terminals[0]?.at.y ?? middle.y) - 4 } });
+  return symbols;
 }
 
 /** Values of a device's capacitors that somebody stated or the plan fits; what nobody stated is not drawn as stated. */
@@ -219,7 +262,7 @@ function capacitorsOf({ id, parts }: Device, { capacitors, parts: works }: Wirin
   const [first] = known;
   if (!first) return parts.some(({ kind }) => kind === "capacitor") ? "label not read" : "";
   const values = known.map(({ microfarads }) => Number(microfarads.toPrecision(3))).join(" + ");
-  return `${values} µF, ${first.volts} V${planned?.change === "fit" ? " or more" : ""}`;
+  return `${values} µF, ${first.volts} V${planned?.change === "fit" ? " or higher" : ""}`;
 }
 
 /** The contact that feeds a terminal, in a few words. */

@@ -23,7 +23,13 @@ export {
   terminalOf,
 } from "./compartment";
 export { DEVICE_LIBRARY, type LibraryDevice } from "./deviceLibrary";
-export { type DrawnWire, type WiringDrawing, wiringDrawing } from "./drawing";
+export {
+  type DrawnDevice,
+  type DrawnSymbol,
+  type DrawnWire,
+  type WiringDrawing,
+  wiringDrawing,
+} from "./drawing";
 export { COMPARTMENTS, compartmentById } from "./equipment";
 export { HARNESS, harnessName } from "./harness";
 export { tapName } from "./landing";
@@ -41,10 +47,12 @@ export {
 export { emptied, planWiring, speedsOf } from "./planWiring";
 export { planRetrofit, type RetrofitModule } from "./retrofit";
 export { settingByOhms } from "./settingByOhms";
+export { type SettingWord, settingFor } from "./settingFor";
 export { speedCalls } from "./speedCalls";
 export { type SpeedForecast, speedForecast } from "./speedForecast";
 export { type EquipmentState, guardedStatesOf, statesOf } from "./stateCircuit";
 export { planSteps, stepTick } from "./steps";
 export { type SupplySystem, supplySystem } from "./supplySystem";
+export { symbolPath } from "./symbolPath";
 export { HELD, type Move } from "./voltageMoves";
 export { type CurvePoint, type WhatIf, whatIf } from "./whatIf";

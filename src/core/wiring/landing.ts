@@ -155,7 +155,8 @@ function reasonOf({ services, slots, terminals }: TerminalNet, ask: WiringAsk, m
   if (services.includes("start")) return "Start winding: through what starts it, never straight on the line.";
   if (motor.feeding.phases === 3) return "A line of three; any two LINES changed over reverse it.";
   const taps = motor.leads.filter(({ slot }) => slot.startsWith("speed-")).length;
-  if (services.includes("line-2")) return taps > 1 ? "The return of every speed." : "The return.";
+  if (services.includes("line-2"))
+    return taps > 1 ? "Common of every speed (the shared lead)." : "The other side of the line.";
   const calls = terminals.flatMap((terminal) => {
     const call = made.offers.feeds.find(({ hot }) => hot === terminal)?.call;
     const name = made.calls.find(({ id }) => id === call)?.name;

@@ -73,6 +73,10 @@ export interface PlanStep {
   readonly lead: string | null;
   /** A terminal, a joint or the capped end; null where no wire moves. */
   readonly to: string | null;
+  /** The wire of the equipment that is taken off, or the jumper that is put in. */
+  readonly wire: string | null;
+  /** The device that is worked on, where no wire moves. */
+  readonly device: string | null;
   /** What to do, where it is no lead that goes somewhere. */
   readonly does: string;
   readonly because: string;

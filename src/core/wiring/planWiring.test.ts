@@ -417,7 +417,7 @@ describe("what a plan leaves and changes", () => {
     ]);
     const step = plan && planSteps(plan, fan3.leads).find(({ id }) => id === "capacitor-dual");
     expect(step?.does).toBe(
-      "The dual capacitor: its FAN side has to be 7.5 µF, 250 V or more. Read its label; change it where it is not.",
+      "The dual capacitor: use 7.5 µF, 250 V or higher on its FAN side. Read its label; change it where it says otherwise.",
     );
   });
 

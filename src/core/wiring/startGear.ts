@@ -190,7 +190,7 @@ export function withOwnCapacitors(plan: WiringPlan, motor: WoundMotor, fitted: F
   const lead = motor.leads.find(({ junction, id }) => start.has(junction) && plan.landings[id] !== undefined);
   const { startPlated, sources, runVolts } = fitted.rating;
   const value = startPlated
-    ? `${startPlated.lowMicrofarads}–${startPlated.highMicrofarads} µF${startPlated.volts ? `, ${startPlated.volts} V or more` : ""}`
+    ? `${startPlated.lowMicrofarads}–${startPlated.highMicrofarads} µF${startPlated.volts ? `, ${startPlated.volts} V or higher` : ""}`
     : "its band by the motor’s plate";
   const read = motor.coils.some(({ winding, id }) => winding === "start" && !motor.inside.includes(id));
   const work: PartWork[] = [
@@ -209,7 +209,7 @@ export function withOwnCapacitors(plan: WiringPlan, motor: WoundMotor, fitted: F
     work.push({
       device: "motor-run",
       change: "on-motor",
-      does: `The run capacitor (${runBesideMicrofarads} µF${runVolts ? `, ${runVolts} V or more` : ""}) belongs on the motor too, beside the start capacitor and its switch.`,
+      does: `The run capacitor (${runBesideMicrofarads} µF${runVolts ? `, ${runVolts} V or higher` : ""}) belongs on the motor too, beside the start capacitor and its switch.`,
       because:
         "It stays in line with the start winding for good; the start capacitor goes out near three quarters of speed.",
     });
@@ -277,10 +277,10 @@ function capacitorWork(device: Device, part: CapacitorPart, need: StartNeed, ban
     device: device.id,
     change: part.stated ? (suits ? "kept" : "replace") : "fit",
     does: !part.stated
-      ? `The ${device.name} has to be ${band}. Read its label; change it where it is not.`
+      ? `The ${device.name}: use ${band}. Read its label; change it where it says otherwise.`
       : suits
         ? `The ${device.name} stays: ${part.microfarads} µF, ${part.volts} V.`
-        : `Replace the ${device.name} (${part.microfarads} µF, ${part.volts} V): it has to be ${band}.`,
+        : `Replace the ${device.name} (${part.microfarads} µF, ${part.volts} V): use ${band}.`,
     because: need.plated
       ? "Same band, volts equal or higher, never lower."
       : "Figured from the windings: an estimate; the plate’s band decides.",
@@ -313,8 +313,8 @@ function relayWork(
 function bandWords({ rating }: FittedMotor, need: StartNeed): string {
   const { startPlated } = rating;
   return startPlated
-    ? `${Math.round(startPlated.lowMicrofarads)}–${Math.round(startPlated.highMicrofarads)} µF, ${need.volts} V or more`
-    : `about ${Math.round(need.microfarads)} µF by estimate, ${need.volts} V or more`;
+    ? `${Math.round(startPlated.lowMicrofarads)}–${Math.round(startPlated.highMicrofarads)} µF, ${need.volts} V or higher`
+    : `about ${Math.round(need.microfarads)} µF by estimate, ${need.volts} V or higher`;
 }
 
 function withPart(

@@ -14,6 +14,8 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
   const step = (part: Partial<PlanStep> & Pick<PlanStep, "id" | "kind">): PlanStep => ({
     lead: null,
     to: null,
+    wire: null,
+    device: null,
     does: "",
     because: "",
     ...part,
@@ -27,6 +29,7 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
     step({
       id: `off-${id}`,
       kind: "take-off",
+      wire: id,
       does: `Take off the wire from ${name(from)} to ${name(to)}.`,
       because: byHand ? "Taken off by hand." : "The motor’s own leads take its place.",
     }),
@@ -46,6 +49,7 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
     return step({
       id: `capacitor-${device}`,
       kind: "capacitor",
+      device,
       does: CAPACITOR_WORK[change](
         on,
         known ? `${microfarads} µF, ${volts} V` : "the µF of the new motor’s plate",
@@ -54,7 +58,7 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
     });
   });
   const parts = plan.parts.map(({ device, does, because }) =>
-    step({ id: `part-${device}`, kind: "capacitor", does, because }),
+    step({ id: `part-${device}`, kind: "capacitor", device, does, because }),
   );
   const placed = leads.flatMap((lead): PlanStep[] => {
     const to = landings[lead];
@@ -81,6 +85,7 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
     step({
       id: `wire-${id}`,
       kind: "jumper",
+      wire: id,
       does: `${from.startsWith(JOINT) ? "One wire" : "A jumper"} from ${name(from)} to ${name(to)}.`,
       because: from.startsWith(JOINT)
         ? "The joint has more ends than the terminal has places."
@@ -135,13 +140,17 @@ function bumps({ turn, wanted, moduleVolts, parts }: WiringPlan): string[] {
   ];
 }
 
+/** Of a dual one half alone is meant. */
+function fanSide(on: string): string {
+  return on.startsWith("dual") ? " on its FAN side" : "";
+}
+
 const CAPACITOR_WORK = {
   kept: (on: string, value: string) => `The ${on} stays: ${value}.`,
-  replaced: (on: string, value: string) =>
-    `Change the ${on}: ${on.startsWith("dual") ? "its FAN side" : "it"} has to be ${value} or more.`,
+  replaced: (on: string, value: string) => `Change the ${on}: use ${value} or higher${fanSide(on)}.`,
   fit: (on: string, value: string) =>
-    `The ${on}: ${on.startsWith("dual") ? "its FAN side" : "it"} has to be ${value} or more. Read its label; change it where it is not.`,
+    `The ${on}: use ${value} or higher${fanSide(on)}. Read its label; change it where it says otherwise.`,
   removed: (on: string) => `Take the ${on} out: this motor has none.`,
-  added: (on: string, value: string) => `Strap in the ${on}: ${value} or more.`,
+  added: (on: string, value: string) => `Strap in the ${on}: use ${value} or higher.`,
   "left-empty": (on: string) => `Leave FAN of the ${on} empty; the compressor keeps C and HERM.`,
 } as const;

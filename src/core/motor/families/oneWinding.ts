@@ -1,4 +1,5 @@
 import type { Family, Variant } from "../family";
+import { speedInFull } from "../labelWord";
 import { softBox } from "../softBox";
 import { SMALL_MOTOR_OHMS } from "./ratios";
 import { type ToldOdds, toldFactor } from "./told";
@@ -25,9 +26,9 @@ export const oneWinding: Family = {
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   plateTells: (speeds) => ({ phase: 1, capacitor: "none", speeds: Math.max(1, speeds) }),
   roleWords: (role, speeds) => {
-    if (role.role === "end") return "end of the winding (line)";
-    if (role.role === "line-common") return "shared lead of all speeds (common)";
-    return `speed ${role.rank}${role.rank === 1 ? ", the fastest" : role.rank === speeds ? ", the slowest" : ""}`;
+    if (role.role === "end") return "LINE (end of the winding)";
+    if (role.role === "line-common") return "COM (shared lead) of all speeds";
+    return speedInFull(role.rank ?? 1, speeds);
   },
   swappable: ["end"],
   feeding: {

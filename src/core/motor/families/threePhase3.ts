@@ -29,7 +29,7 @@ export const threePhase3: Family = {
       : [],
   likelihoodOfAbout: threePhaseAsTold,
   plateTells: () => ({ phase: 3 }),
-  roleWords: () => "a phase lead (line)",
+  roleWords: () => "LINE (a phase lead)",
   feeding: threePhaseFeeding({
     slotSets: () => [["T1", "T2", "T3"]],
     endsMatter: [],

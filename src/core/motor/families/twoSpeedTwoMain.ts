@@ -78,9 +78,9 @@ export const twoSpeedTwoMain: Family = {
   likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
   plateTells: () => ({ phase: 1, speeds: 2 }),
   roleWords: (role) => {
-    if (role.role === "common") return "shared lead of the windings";
+    if (role.role === "common") return "COM (shared lead) of the windings";
     if (role.role === "start") return "start winding";
-    return role.role === "main-high" ? "main of the fast speed" : "main of the slow speed";
+    return role.role === "main-high" ? "HI (main of the fast speed)" : "LO (main of the slow speed)";
   },
   feeding: {
     phases: 1,

@@ -1,5 +1,6 @@
 import type { Family, TemplateNode, TemplateSection, ToldSpeeds, Variant } from "../family";
 import { START_AXIS_DEGREES } from "../feeding";
+import { speedInFull } from "../labelWord";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
 import { type ToldOdds, toldFactor } from "./told";
 
@@ -23,10 +24,10 @@ export const twoWinding: Family = {
   roleWords: (role, speeds) => {
     // One speed: the trade's common is the joint. Several: it is the lead that all of them share.
     if (role.role === "run-end")
-      return speeds <= 1 ? "run end" : "run end, shared by all speeds (COM, shared lead)";
-    if (role.role === "start-end") return "start end, to the capacitor";
-    if (speeds <= 1) return "joint of run and start (COM, joint)";
-    return `speed ${role.rank}${role.rank === 1 ? ", the fastest" : role.rank === speeds ? ", the slowest" : ""}`;
+      return speeds <= 1 ? "LINE (run end)" : "COM (shared lead), run end of all speeds";
+    if (role.role === "start-end") return "CAP (start end), to the capacitor";
+    if (speeds <= 1) return "COM (joint) of run and start";
+    return speedInFull(role.rank ?? 1, speeds);
   },
   feeding: {
     phases: 1,

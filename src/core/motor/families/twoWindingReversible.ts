@@ -37,7 +37,7 @@ export const twoWindingReversible: Family = {
   plateTells: () => ({ phase: 1, capacitor: "run", reversible: true }),
   roleWords: (role) =>
     role.role === "common"
-      ? "joint of both windings (common)"
+      ? "COM (joint) of both windings"
       : "winding end: line here turns one way, line on the other end the other",
   feeding: {
     phases: 1,

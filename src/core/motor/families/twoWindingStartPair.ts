@@ -1,5 +1,6 @@
 import type { Family, TemplateNode, ToldSpeeds, Variant } from "../family";
 import { type FeedingAsk, type Net, START_AXIS_DEGREES } from "../feeding";
+import { speedInFull } from "../labelWord";
 import { assemble, pair } from "./groups";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
 import { AGAINST, type ToldOdds, toldFactor } from "./told";
@@ -34,11 +35,11 @@ export const twoWindingStartPair: Family = {
   plateTells: (speeds) => ({ phase: 1, capacitor: "run", speeds: Math.max(1, speeds), reversible: true }),
   roleWords: (role, speeds) => {
     if (role.role === "start")
-      return "start winding, one end: one to the capacitor, the other to the line side";
+      return "CAP (start winding), one end: one to the capacitor, the other to the line side";
     if (role.role === "run-end")
-      return speeds <= 1 ? "run end" : "run end, shared by all speeds (COM, shared lead)";
-    if (speeds <= 1) return "line end of the main";
-    return `speed ${role.rank}${role.rank === 1 ? ", the fastest" : role.rank === speeds ? ", the slowest" : ""}`;
+      return speeds <= 1 ? "LINE (run end)" : "COM (shared lead), run end of all speeds";
+    if (speeds <= 1) return "LINE (other end of the main)";
+    return speedInFull(role.rank ?? 1, speeds);
   },
   feeding: {
     phases: 1,

@@ -32,7 +32,7 @@ export const PLATE_FIELDS: readonly PlateField[] = [
     take: (kind) => ({ kind }),
     has: (plate) => plate.kind,
   }),
-  choice("load", "Turns a", "drive", "helps", LOADS, {
+  choice("load", "Drives", "drive", "helps", LOADS, {
     howToGet: "See what is on its shaft.",
     take: (load) => ({ load }),
     has: (plate) => plate.load,
@@ -399,11 +399,11 @@ export const PLATE_FIELDS: readonly PlateField[] = [
   }),
   {
     id: "leadColours",
-    title: "Lead colours",
+    title: "Lead colors",
     example: "WH BK BN BN/WH",
     part: "use",
     matters: "helps",
-    howToGet: "As they hang out; the plate’s drawing may name them. Colours suggest, the meter decides.",
+    howToGet: "As they hang out; the plate’s drawing may name them. Colors suggest, the meter decides.",
     read: (text) => {
       const colours = text
         .trim()
@@ -412,7 +412,7 @@ export const PLATE_FIELDS: readonly PlateField[] = [
       return colours.length > 0 && colours.length <= 12
         ? { ok: true, gives: { leadColours: colours.map((word) => word.toUpperCase()) } }
         : refused(
-            fault("not-colours", "Write the leads’ colours in a row, two to twelve of them: WH BK BN BN/WH."),
+            fault("not-colours", "Write the leads’ colors in a row, two to twelve of them: WH BK BN BN/WH."),
           );
     },
     say: ({ leadColours }) => (leadColours ? `leads ${leadColours.join(", ")}` : null),

@@ -17,10 +17,14 @@ export function plateDoubts(plate: Plate): Fault[] {
   return [...ampsDoubt(plate), ...speedDoubt(plate)];
 }
 
+/** No mains that these motors run on is lower: what cannot be there cannot be anywhere. */
+const LEAST_MAINS_VOLTS = 100;
+
 function ampsDoubt({ powerWatts, volts, fullLoadAmps, phase }: Plate): Fault[] {
   const watts = powerWatts && Math.max(...powerWatts);
+  if (!watts || !fullLoadAmps) return [];
   const list = volts?.flatMap(({ low, high }) => [low, high]);
-  if (!watts || !list || !fullLoadAmps) return [];
+  if (!list) return ampsAtAnyVolts(Math.max(...fullLoadAmps), watts);
   // Where no phase is said it may be either.
   const phases = phase === 3 ? [Math.sqrt(3)] : phase === 1 ? [1] : [1, Math.sqrt(3)];
   const [least, most] = [Math.min(...list), Math.max(...list)];
@@ -38,8 +42,27 @@ function ampsDoubt({ powerWatts, volts, fullLoadAmps, phase }: Plate): Fault[] {
   ];
 }
 
-function speedDoubt({ rpm, hertz, poles }: Plate): Fault[] {
+/** Without volts: amps that are too many for the power at the lowest mains there are. */
+function ampsAtAnyVolts(amps: number, watts: number): Fault[] {
+  const limit = watts < SMALL_WATTS ? MOST_APPARENT.small : MOST_APPARENT.other;
+  if ((amps * LEAST_MAINS_VOLTS) / watts <= limit) return [];
+  return [
+    fault("cannot-be", `${digits(amps)} A do not go with ${formatPower(watts)} at any mains volts.`, [
+      "amps",
+    ]),
+  ];
+}
+
+/** Volts of 50 Hz countries: 220 to 240 between line and neutral, 380 to 415 between lines. */
+function isFiftyHertzVolts({ low, high }: { readonly low: number; readonly high: number }): boolean {
+  return (low >= 380 && high <= 415) || (low >= 220 && high <= 240);
+}
+
+function speedDoubt({ rpm, hertz, poles, volts }: Plate): Fault[] {
   if (rpm === undefined || poles !== undefined) return [];
+  // No hertz said: a speed and volts that are usual at 50 Hz are no doubt.
+  const fifty = hertz === undefined && (volts === undefined || volts.every(isFiftyHertzVolts));
+  if (fifty && stampedSpeed(rpm, 50).kind === "usual") return [];
   const mains = hertz !== undefined && !hertz.includes(60) ? 50 : 60;
   const stamped = stampedSpeed(rpm, mains);
   switch (stamped.kind) {

@@ -37,7 +37,7 @@ describe("a plate as a hand types it", () => {
     expect(echo.map(({ says }) => says)).toEqual([
       "1/3 hp (249 W)",
       "1075 rpm, 3 speeds",
-      "clockwise from the lead end, counter-clockwise from the shaft end",
+      "CWLE (clockwise from the lead end, counter-clockwise from the shaft end)",
       "208–230 V",
       "single-phase",
       "60 Hz",

@@ -154,7 +154,7 @@ function runVoltsUnknown({ capacitors }: WiringPlan, { fitted }: MotorToRun): As
     {
       code: "figure-assumed",
       short: "the run capacitor’s volts",
-      says: `The plate names ${runMicrofarads} µF and no volts for its run capacitor; ${fitting.volts} V or more is asked for. More volts never harm, fewer fail.`,
+      says: `The plate names ${runMicrofarads} µF and no volts for its run capacitor; ${fitting.volts} V or higher is asked for. More volts never harm, fewer fail.`,
       source: assumed("the higher of the usual ratings"),
       effect: "figures",
       fact: "The plate’s volts beside its µF, or the maker’s sheet.",

@@ -94,6 +94,6 @@ function fewerVolts(part: Extract<Part, { kind: "capacitor" }>, plated: number, 
     weight: "stop",
     places: [place],
     says: `The ${part.start ? "start " : ""}capacitor is rated ${part.volts} V where the plate asks for ${plated} V: it fails.`,
-    mend: `A capacitor of ${plated} V or more, never lower.`,
+    mend: `A capacitor of ${plated} V or higher, never lower.`,
   });
 }

@@ -185,7 +185,7 @@ describe("start gear as it stands", () => {
   it("what nobody stated is a step that says what it has to be, not a silent exchange", () => {
     const steps = planSteps(first(capacitorStart230, made), capacitorStart230.leads);
     const does = steps.filter(({ id }) => id.startsWith("part-")).map((step) => step.does);
-    expect(does[0]).toMatch(/start capacitor has to be 108–130 µF, 250 V or more/);
+    expect(does[0]).toMatch(/start capacitor: use 108–130 µF, 250 V or higher/);
     expect(does[1]).toMatch(/potential relay has to be one that picks up near \d+ V/);
   });
 
