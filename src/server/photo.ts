@@ -1,4 +1,5 @@
 import sharp from "sharp";
+import { isPlainJpeg } from "./keptJpeg";
 import { Queue } from "./queue";
 
 /** A picture as it is kept. */
@@ -32,7 +33,7 @@ const RASTERS: readonly ((file: Buffer) => boolean)[] = [
 
 /**
  * The picture turned upright by its own mark, brought to a size, and packed anew as JPEG, so that place, time and camera
- * that the file may name are gone. Null for what is no picture, told by its content and not by its name. Throws
+ * that the file may name are gone; one that is packed so already stays as it is. Null for what is no picture, told by its content and not by its name. Throws
  * {@link QueueFull} where too many are waiting.
  */
 export async function uprightPhoto(file: Buffer): Promise<UprightPhoto | null> {
@@ -42,6 +43,15 @@ export async function uprightPhoto(file: Buffer): Promise<UprightPhoto | null> {
 
 async function unpacked(file: Buffer): Promise<UprightPhoto | null> {
   try {
+    if (isPlainJpeg(file)) {
+      // Unpacked all the same: what cannot be shown is not kept.
+      const { info } = await sharp(file, { limitInputPixels: MOST_PIXELS, failOn: "error" })
+        .timeout({ seconds: MOST_SECONDS })
+        .raw()
+        .toBuffer({ resolveWithObject: true });
+      if (Math.max(info.width, info.height) <= KEPT_PX)
+        return { widthPx: info.width, heightPx: info.height, jpeg: file };
+    }
     const { data, info } = await sharp(file, { limitInputPixels: MOST_PIXELS, failOn: "error" })
       .timeout({ seconds: MOST_SECONDS })
       .rotate()

@@ -7,7 +7,7 @@ import type { OhmsShown } from "../../src/core";
 export async function startMotor(page: Page, leads: string): Promise<void> {
   await page.goto("/");
   await page.getByRole("button", { name: "Start with a motor" }).click();
-  await page.getByLabel("Lead colours, in a row").fill(leads);
+  await page.getByLabel("Lead colors, in a row").fill(leads);
   await page.keyboard.press("Enter");
   await expect(page.getByLabel("Reading in ohms, or OL for open")).toBeVisible();
   // The first answer moves what stands below it.
@@ -52,4 +52,10 @@ export async function typePlate(page: Page, line: string): Promise<void> {
   await field.fill(line);
   await field.press("Enter");
   await expect(page.getByText(/^Taken: /)).toBeVisible();
+}
+
+/** Opens what is chosen of the plan in Land: equipment, dual or separate, speeds, turn. */
+export async function openChoices(page: Page): Promise<void> {
+  const fold = page.getByRole("button", { name: /^Landed on/ });
+  if ((await fold.getAttribute("aria-expanded")) === "false") await fold.click();
 }

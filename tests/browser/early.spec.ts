@@ -28,7 +28,7 @@ test("leads and a reading entered before the scripts have come are there when th
   await page.getByRole("button", { name: "Start with a motor" }).click();
   await expect(page).toHaveURL(/\/jobs\/[0-9a-f-]{36}\/probe$/);
   const address = page.url();
-  const row = page.getByLabel("Lead colours, in a row");
+  const row = page.getByLabel("Lead colors, in a row");
   await row.fill("WH BK");
   await row.press("Enter");
   await expect(row).toHaveValue("");

@@ -1,7 +1,7 @@
 import { expect, test } from "@playwright/test";
 import type { Network } from "../../src/core/bench";
 import { ohmmeter, seededRandom } from "../../src/core/bench";
-import { enter, followProbes, startMotor, typePlate } from "./bench";
+import { enter, followProbes, openChoices, startMotor, typePlate } from "./bench";
 
 const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
 
@@ -48,6 +48,7 @@ test("a motor with a duplicate lead and three speeds goes from nothing to a prin
   await expect(list.getByRole("listitem").filter({ hasText: "Start end" }).first()).toContainText(
     "run capacitor",
   );
+  await openChoices(page);
   await page.getByLabel("Speed for switch on").selectOption("3");
   const line = (wire: string) =>
     list.getByRole("listitem").filter({ has: page.getByText(wire, { exact: true }) });
@@ -100,10 +101,10 @@ test("a shell reading that is not open says stop, and nothing is landed", async 
 test("what cannot be read is said, and what was typed stays", async ({ page }) => {
   await page.goto("/");
   await page.getByRole("button", { name: "Start with a motor" }).click();
-  const leads = page.getByLabel("Lead colours, in a row");
+  const leads = page.getByLabel("Lead colors, in a row");
   await leads.fill("WH zz BK");
   await leads.press("Enter");
-  await expect(page.getByRole("alert").filter({ hasText: "zz" })).toContainText("is no colour we know");
+  await expect(page.getByRole("alert").filter({ hasText: "zz" })).toContainText("is no color we know");
   await expect(leads).toHaveValue("WH zz BK");
   await leads.fill("WH BK");
   await leads.press("Enter");
@@ -135,7 +136,7 @@ test("a tie is shown as one, with what settles it; telling the capacitor settles
   await enter(page, "BK RD 19.9");
   await enter(page, "WH RD 28.0");
   const verdict = page.getByRole("region", { name: "Verdict" });
-  await expect(verdict).toContainText("Tied");
+  await expect(verdict).toContainText("answers left: one question settles it");
   await expect(verdict).toContainText("What settles it");
   const settles = page.getByRole("region", { name: "What settles it" });
   await settles.getByRole("button", { name: /^two windings joined inside/ }).click();
@@ -144,7 +145,7 @@ test("a tie is shown as one, with what settles it; telling the capacitor settles
   await enter(page, "WH shell OL");
   await expect(verdict).toContainText("Settled");
   await page.getByRole("region", { name: "Seen beside the ohms" }).getByRole("button").click();
-  await expect(verdict).toContainText("Tied");
+  await expect(verdict).toContainText("answers left: one question settles it");
   await page.getByLabel("Capacitor").selectOption({ label: "run capacitor" });
   await expect(verdict).toContainText("Settled");
 });

@@ -78,12 +78,12 @@ test.describe("with the server away", () => {
     const page = await context.newPage();
     await page.goto("/");
     await page.getByRole("button", { name: "Start with a motor" }).click();
-    await expect(page.getByLabel("Lead colours, in a row")).toBeVisible();
+    await expect(page.getByLabel("Lead colors, in a row")).toBeVisible();
     await page.waitForLoadState("load");
     server.kill();
     await page.getByLabel("Name of this job").first().fill("Boatyard air mover, kept");
     await page.getByLabel("Name of this job").first().press("Enter");
-    await page.getByLabel("Lead colours, in a row").fill("TQ PK");
+    await page.getByLabel("Lead colors, in a row").fill("TQ PK");
     await page.keyboard.press("Enter");
     await expect(page.getByRole("status").filter({ hasText: "3 kept here" })).toBeVisible();
     await page.close();

@@ -1,7 +1,7 @@
 import { expect, type Locator, type Page, test } from "@playwright/test";
 import type { Network } from "../../src/core/bench";
 import { ohmmeter, seededRandom } from "../../src/core/bench";
-import { followProbes, startMotor, typePlate } from "./bench";
+import { followProbes, openChoices, startMotor, typePlate } from "./bench";
 
 const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
 
@@ -88,7 +88,7 @@ test("a newcomer replaces a three-lead fan by a four-lead one, both ways, by the
   await page
     .getByRole("combobox", { name: "Equipment", exact: true })
     .selectOption({ label: "Condenser, dual capacitor" });
-  await page.getByLabel("Old leads, by colour").fill("BK WH BN");
+  await page.getByLabel("Old leads, by color").fill("BK WH BN");
   await page.keyboard.press("Enter");
   await page.getByLabel("BK was on").selectOption({ label: "T1" });
   await page.getByLabel("WH was on").selectOption({ label: "T2" });
@@ -107,31 +107,47 @@ test("a newcomer replaces a three-lead fan by a four-lead one, both ways, by the
   await expect(page.getByRole("button", { name: "Mark the plan ready" })).toHaveCount(0);
   await typePlate(page, PLATES.fan);
   await go(page, /Land/);
-  await expect(list(page)).toContainText("its FAN side has to be 5 µF, 370 V or more. Read its label");
+  await expect(list(page)).toContainText("use 5 µF, 370 V or higher on its FAN side. Read its label");
 
+  await openChoices(page);
   await page
-    .getByRole("combobox", { name: "School", exact: true })
-    .selectOption({ label: "A capacitor of its own" });
+    .getByRole("combobox", { name: "Keep the dual, or a separate capacitor", exact: true })
+    .selectOption({ label: "A separate capacitor for the fan" });
   await expect(line(page, "BN")).toContainText("2, fan’s own capacitor");
   await expect(line(page, "BN/WH")).toContainText("1, fan’s own capacitor");
   await expect(list(page)).toContainText("Becomes empty: FAN, dual capacitor");
-  await expect(list(page).getByRole("listitem").first()).toContainText("ground stud");
-  await expect(list(page).locator("ol > li").nth(-2)).toContainText("Take a look before power.");
-  await expect(list(page).locator("ol > li").last()).toContainText("Bump it for a second");
+  const now = list(page).getByRole("region", { name: "Now", exact: true });
+  const then = list(page).getByRole("list", { name: "Then" }).getByRole("listitem");
+  await expect(now).toContainText("ground stud");
+  await expect(then.nth(-2)).toContainText("Take a look before power.");
+  await expect(then.last()).toContainText("Bump it for a second");
 
-  const boxes = list(page).getByRole("checkbox");
-  await boxes.nth(0).check();
-  await boxes.nth(1).check();
+  await now.getByRole("button", { name: "Done" }).click();
+  await then.first().getByRole("checkbox").click();
   await expect(list(page)).toContainText("2 of 9 done");
   await page.reload({ waitUntil: "networkidle" });
   await expect(list(page)).toContainText("2 of 9 done");
-  await expect(boxes.nth(0)).toBeChecked();
+  await list(page)
+    .getByRole("button", { name: /^Done 2 of 9/ })
+    .click();
+  const done = list(page).getByRole("list", { name: "Done" });
+  await expect(done.getByRole("checkbox").first()).toBeChecked();
+  // The rest one wire a screen; a touch too many goes back.
+  await page.getByRole("button", { name: "One wire a screen" }).click();
+  const alone = page.getByRole("dialog", { name: "One wire a screen" });
+  await alone.getByRole("button", { name: "Done" }).click();
+  await expect(alone).toContainText("4 of 9");
+  await alone.getByRole("button", { name: "Back one" }).click();
+  await expect(alone).toContainText("3 of 9");
+  await alone.getByRole("button", { name: "Whole list" }).click();
+  await expect(list(page)).toContainText("2 of 9 done");
   await expect(check(page)).not.toContainText("Stop");
   await page.getByRole("button", { name: "Mark the plan ready" }).click();
   await expect(check(page)).toContainText("Marked ready on");
+  await openChoices(page);
   await page
-    .getByRole("combobox", { name: "School", exact: true })
-    .selectOption({ label: "One dual capacitor kept" });
+    .getByRole("combobox", { name: "Keep the dual, or a separate capacitor", exact: true })
+    .selectOption({ label: "Keep the dual capacitor" });
   await expect(page.getByRole("button", { name: "Mark the plan ready" })).toBeVisible();
 });
 
@@ -142,6 +158,7 @@ test("a four-speed blower on a two-stage board: a tap for each call, changed by 
   await expect(line(page, "YE")).toContainText("HEAT-HIGH, board");
   await expect(line(page, "RD")).toContainText("HEAT-LOW, board");
   await expect(line(page, "WH")).toContainText("NEUTRAL, board");
+  await openChoices(page);
   await page.getByLabel("Speed for cooling, low").selectOption("3");
   await page.getByLabel("Speed for heating, high").selectOption("2");
   await expect(line(page, "YE")).toContainText("COOL-LOW, board");
@@ -174,7 +191,8 @@ test("a lead moved to the wrong terminal is a stop at once; ready needs a reason
   await page.getByRole("button", { name: "Record the override" }).click();
   await expect(check(page)).toContainText("against the check: Bench run, start winding isolated");
   await expect(check(page)).toContainText("by Ilo Brandt");
-  await page.getByRole("button", { name: "Not ready after all" }).click();
+  await page.getByRole("button", { name: "Take “ready” back" }).click();
+  await openChoices(page);
   await page.getByRole("button", { name: "Take back every change by hand" }).click();
   await expect(line(page, "BN")).toContainText("FAN, dual capacitor");
   await expect(page.getByRole("alert").filter({ hasText: "Stop" })).toHaveCount(0);
@@ -256,7 +274,7 @@ test("the circuit runs on screen: without its capacitor it does not turn", async
   await page.getByRole("combobox", { name: "Capacitor", exact: true }).selectOption({ label: "not there" });
   await expect(figures.getByRole("row", { name: /Turns/ })).toContainText("does not turn");
   await page.getByRole("combobox", { name: "Capacitor", exact: true }).selectOption({ label: "as planned" });
-  await page.getByRole("combobox", { name: "Call", exact: true }).selectOption({ label: "Nothing calls" });
+  await page.getByRole("combobox", { name: "Call", exact: true }).selectOption({ label: "No call: off" });
   await expect(page.getByText("No lead of the motor is live.")).toBeVisible();
 });
 
@@ -308,6 +326,7 @@ test("a wish the motor cannot follow is refused in words, with a way back; a new
   await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
   await page.getByRole("button", { name: "Mark the plan ready" }).click();
   await expect(check(page)).toContainText("Marked ready on");
+  await openChoices(page);
   await page.getByRole("combobox", { name: "Turns" }).selectOption({ label: "the other way, by its leads" });
   await expect(page.getByRole("status").filter({ hasText: "Not yet" })).toContainText(
     "cannot be turned round",
@@ -328,6 +347,7 @@ test("the plug for rotation turns a fan round that no lead reverses; the door st
 }) => {
   await landed(page, "YE BK BN BN/WH", FAN, "Furnace board, one stage", PLATES.fan115);
   await expect(check(page)).toContainText("when the door is open, the motor stops");
+  await openChoices(page);
   await page.getByRole("combobox", { name: "Turns" }).selectOption({ label: "the other way, by its leads" });
   await page.getByRole("button", { name: "It has a plug for rotation: turn that" }).click();
   await expect(list(page)).toContainText("Turn the plug of the start winding over.");

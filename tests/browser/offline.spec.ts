@@ -59,7 +59,7 @@ test("a reload, every stage, the first page, a new job and practice all open, an
   await expect(page.getByText("These are the jobs that this device keeps.")).toBeVisible();
   await expect(page.getByRole("link", { name: /^Harbour office fan, kept/ }).first()).toBeVisible();
   await page.getByRole("button", { name: "Start with a motor" }).click();
-  await page.getByLabel("Lead colours, in a row").fill("WH BK RD");
+  await page.getByLabel("Lead colors, in a row").fill("WH BK RD");
   await page.keyboard.press("Enter");
   await enter(page, "WH BK 11.2");
   const begun = page.url();

@@ -187,15 +187,15 @@ test("a check-up without leads or equipment judges by plate and label in a minut
   await page.waitForURL(/\/jobs\//);
   await page.goto(page.url().replace(/[a-z]+$/, "prove"), { waitUntil: "networkidle" });
   const checkUp = page.getByRole("region", { name: "Check-up" });
-  await expect(checkUp).toContainText("volts and amps are not typed");
+  await expect(checkUp).toContainText("volts and amps say what is normal");
   await page.getByLabel("Capacitor, its label").fill("35+5 440");
   await page.getByLabel("Capacitor, its label").press("Enter");
   await page.getByLabel("µF measured").fill("3.9");
   await page.getByLabel("µF measured").press("Enter");
   const lines = page.getByRole("region", { name: "Lines of the proof" });
   await expect(lines).toContainText("3.9 µF, label 5 ± 6 %: replace it.");
-  await page.getByRole("button", { name: "What was seen" }).click();
-  await page.getByRole("button", { name: "Smoke" }).click();
+  await page.getByRole("button", { name: /^Smoke, smell, noise/ }).click();
+  await page.getByRole("button", { name: "Smoke", exact: true }).click();
   await expect(lines).toContainText("off at once");
   await page.getByLabel("Who signs").fill("Dov Hask");
   await expect(page.getByRole("button", { name: /Sign off/ })).toBeDisabled();

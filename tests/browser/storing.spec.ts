@@ -58,7 +58,7 @@ test.describe("a browser that is killed", () => {
     const page = await (browser.contexts()[0] ?? (await browser.newContext())).newPage();
     await page.goto(`${baseURL}/`);
     await page.getByRole("button", { name: "Start with a motor" }).click();
-    await page.getByLabel("Lead colours, in a row").fill("WH BK RD BU");
+    await page.getByLabel("Lead colors, in a row").fill("WH BK RD BU");
     await page.keyboard.press("Enter");
     await expect(saved(page)).toBeVisible();
     await page.route("**/api/v1/jobs/**", (route) => route.abort());

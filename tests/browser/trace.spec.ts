@@ -110,10 +110,10 @@ test("the single capacitor's one wire is told from its two, and a wrong colour i
   await page
     .getByRole("combobox", { name: "Equipment", exact: true })
     .selectOption({ label: "Condenser, fan capacitor of its own" });
-  await page.getByLabel("Old leads, by colour").fill("BN QQ");
+  await page.getByLabel("Old leads, by color").fill("BN QQ");
   await page.keyboard.press("Enter");
-  await expect(page.getByRole("alert").filter({ hasText: "QQ" })).toContainText("is no colour we know");
-  await page.getByLabel("Old leads, by colour").fill("BN BN/WH");
+  await expect(page.getByRole("alert").filter({ hasText: "QQ" })).toContainText("is no color we know");
+  await page.getByLabel("Old leads, by color").fill("BN BN/WH");
   await page.keyboard.press("Enter");
   await page.getByLabel("BN was on").selectOption({ index: 5 });
   const old = page.getByRole("region", { name: "Old wiring" });

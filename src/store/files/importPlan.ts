@@ -111,16 +111,28 @@ export async function bringIn(
 
 async function bringJob({ read, news, photos }: PlannedJob): Promise<void> {
   const { job } = read.file;
-  for (let from = 0; from < news.length; from += MOST_FACTS_A_WRITE) {
-    const facts = news.slice(from, from + MOST_FACTS_A_WRITE);
-    must(await patiently(() => call(addFacts, { params: { job }, body: { facts } })));
-  }
+  for (let from = 0; from < news.length; from += MOST_FACTS_A_WRITE)
+    await bringFacts(job, news.slice(from, from + MOST_FACTS_A_WRITE));
   for (const photo of photos) {
     const bytes = read.photos.get(photo);
     if (!bytes) continue;
     const file = new Blob([bytes as Uint8Array<ArrayBuffer>], { type: "image/jpeg" });
     must(await patiently(() => call(putPhoto, { params: { job, photo }, file })));
   }
+}
+
+/** What the server answers where a body is too large: long equipment and captions fill one with few facts. */
+const TOO_LARGE = 413;
+
+async function bringFacts(job: string, facts: readonly Fact[]): Promise<void> {
+  const called = await patiently(() => call(addFacts, { params: { job }, body: { facts: [...facts] } }));
+  if (called.ok || called.status !== TOO_LARGE || facts.length === 1) {
+    must(called);
+    return;
+  }
+  const middle = Math.ceil(facts.length / 2);
+  await bringFacts(job, facts.slice(0, middle));
+  await bringFacts(job, facts.slice(middle));
 }
 
 function must<T>(called: Called<T>): T {

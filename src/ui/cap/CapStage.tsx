@@ -2,37 +2,26 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { formatCapacitor, parseCapacitor, readPlate } from "@/core";
-import { LIFE_HOURS } from "@/core/capacitor";
+import { hasNewMotor, parseCapacitor, readPlate } from "@/core";
+import { plateOverLabel } from "@/core/capacitor";
 import { useJob } from "../job/JobContext";
-import { UndoButtons } from "../job/JobFrame";
-import { Choice } from "../parts/Choice";
+import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
-import { KeptEntry } from "../parts/KeptEntry";
+import { PlainLink } from "../parts/PlainLink";
+import { Verdict } from "../parts/Verdict";
 import { CapacitorTests } from "./CapacitorTests";
 import { DischargePanel } from "./DischargePanel";
+import { LikeForLikeView } from "./LikeForLikeView";
+import { OldCapacitor } from "./OldCapacitor";
 import { RunPlanView } from "./RunPlanView";
 import { StartPanel } from "./StartPanel";
 import { useShelf } from "./useShelf";
 
-const LIFE_CLASSES = ["A", "B", "C", "D"] as const;
-
-/** Cap: the capacitors for the new motor, tests of the old ones, and their discharge. */
+/** Cap: which capacitor goes in, tests of the old ones, and their discharge. */
 export function CapStage() {
-  const { job, add } = useJob();
-  const { capacitor } = job;
+  const { job } = useJob();
   const plates = { old: readPlate(job.plates.old).plate, new: readPlate(job.plates.new).plate };
   const shelf = useShelf(JSON.stringify(job.used));
-  const read = parseCapacitor(capacitor.present);
-  const at50 = !(plates.new.hertz ?? plates.old.hertz ?? [60]).includes(60);
-  const keepPresent = (text: string) => {
-    if (text.trim() !== "") {
-      const given = parseCapacitor(text);
-      if (!given.ok) return given.faults[0]?.says ?? "That is no capacitor.";
-    }
-    add({ kind: "capacitor", choice: { ...capacitor, present: text.trim() } });
-    return null;
-  };
   return (
     <Box
       sx={{
@@ -42,98 +31,7 @@ export function CapStage() {
       }}
     >
       <Box sx={{ display: "grid", gap: 5, alignContent: "start", minWidth: 0 }}>
-        <Box
-          component="section"
-          aria-label="Run capacitor"
-          sx={{ borderTop: "3px solid", borderColor: "primary.main", pt: 3 }}
-        >
-          <Typography variant="h2">Run capacitor for the new motor</Typography>
-          <Box
-            sx={{
-              display: "grid",
-              gridTemplateColumns: { xs: "1fr 1fr", sm: "2fr 1fr 1fr" },
-              gap: 3,
-              my: 3,
-              alignItems: "start",
-            }}
-          >
-            <Box sx={{ gridColumn: { xs: "1 / -1", sm: "auto" } }}>
-              <KeptEntry
-                label="In place now, its label"
-                value={capacitor.present}
-                placeholder="35+5 440, or 5 MFD 370"
-                maxLength={60}
-                onKeep={keepPresent}
-              />
-              {read.ok ? (
-                <Box sx={{ color: "success.main", fontSize: "0.8125rem", mt: 0.5 }}>
-                  {formatCapacitor(read.label)}
-                </Box>
-              ) : null}
-            </Box>
-            <Choice
-              label="Tolerance"
-              value={String(capacitor.tolerancePercent ?? 6)}
-              onChange={(value) =>
-                add({ kind: "capacitor", choice: { ...capacitor, tolerancePercent: Number(value) } })
-              }
-            >
-              {[5, 6, 10].map((percent) => (
-                <option key={percent} value={percent}>
-                  ±{percent} %
-                </option>
-              ))}
-            </Choice>
-            <Choice
-              label="School"
-              value={capacitor.school ?? ""}
-              onChange={(value) =>
-                add({
-                  kind: "capacitor",
-                  choice: {
-                    ...capacitor,
-                    school: value === "keep-one-dual" || value === "own-capacitor" ? value : undefined,
-                  },
-                })
-              }
-            >
-              <option value="">not chosen</option>
-              <option value="keep-one-dual">keep one dual</option>
-              <option value="own-capacitor">its own capacitor</option>
-            </Choice>
-            {at50 ? (
-              <Choice
-                label="Life class of the old one"
-                value={capacitor.lifeClass ?? ""}
-                onChange={(value) =>
-                  add({
-                    kind: "capacitor",
-                    choice: { ...capacitor, lifeClass: LIFE_CLASSES.find((one) => one === value) },
-                  })
-                }
-              >
-                <option value="">not known</option>
-                {LIFE_CLASSES.map((one) => (
-                  <option key={one} value={one}>
-                    {one}, {LIFE_HOURS[one]} h
-                  </option>
-                ))}
-              </Choice>
-            ) : null}
-          </Box>
-          {shelf.isError ? (
-            <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, mb: 2 }}>
-              The stock cannot be had from the server just now: the plan stands, the shelf is left out.
-            </Typography>
-          ) : null}
-          <RunPlanView plate={plates.new} old={plates.old} choice={capacitor} shelf={shelf.data ?? []} />
-          {job.used.length > 0 ? (
-            <Typography sx={{ mt: 3 }}>
-              Taken for this job:{" "}
-              {job.used.map(({ name, count }) => (count > 1 ? `${count} × ${name}` : name)).join(", ")}.
-            </Typography>
-          ) : null}
-        </Box>
+        <Which plates={plates} shelf={shelf} />
         <Fold
           title="Start capacitor"
           summary={
@@ -155,6 +53,77 @@ export function CapStage() {
           <DischargePanel />
         </Fold>
       </Box>
+    </Box>
+  );
+}
+
+type Plates = Record<"old" | "new", ReturnType<typeof readPlate>["plate"]>;
+
+/** The capacitor to fit: the old one's like while its motor stays, the new motor's own where there is another. */
+function Which({ plates, shelf }: { plates: Plates; shelf: ReturnType<typeof useShelf> }) {
+  const { id, job } = useJob();
+  const { capacitor } = job;
+  const another = hasNewMotor(job);
+  const hertz = (plates.new.hertz ?? plates.old.hertz ?? [60]).includes(60) ? 60 : 50;
+  const read = parseCapacitor(capacitor.present);
+  const onHand = shelf.data ?? [];
+  const onPlate = plates.old.runCapacitor;
+  const decided = read.ok
+    ? plateOverLabel(read.label, onPlate)
+    : onPlate
+      ? { label: { kind: "single" as const, ...onPlate }, clash: "" }
+      : null;
+  return (
+    <Box
+      component="section"
+      aria-label="Run capacitor"
+      sx={{ borderTop: "3px solid", borderColor: "primary.main", pt: 3 }}
+    >
+      <Typography variant="h2">{another ? "Capacitor of the new motor" : "Which capacitor"}</Typography>
+      <OldCapacitor hertz={hertz} />
+      {shelf.isError ? (
+        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, mb: 2 }}>
+          The stock cannot be had from the server just now: the plan stands, the shelf is left out.
+        </Typography>
+      ) : null}
+      {another ? (
+        <RunPlanView plate={plates.new} old={plates.old} choice={capacitor} shelf={onHand} />
+      ) : decided ? (
+        <>
+          {decided.clash === "" ? null : (
+            <Box
+              role="alert"
+              sx={{ borderLeft: "4px solid", borderColor: "warning.main", pl: 3, py: 1, mb: 3 }}
+            >
+              <Verdict weight="again" word="The plate says otherwise" />
+              <Typography>{decided.clash}</Typography>
+            </Box>
+          )}
+          <LikeForLikeView
+            label={decided.label}
+            hertz={hertz}
+            tolerancePercent={capacitor.tolerancePercent}
+            shelf={onHand}
+          />
+        </>
+      ) : (
+        <Typography>
+          Type what is printed on the old one. Where nothing can be read, the motor’s plate tells its µF and
+          volts: <PlainLink href={`/jobs/${id}/plate`}>Plate</PlainLink>.
+        </Typography>
+      )}
+      {another ? null : (
+        <Typography sx={{ mt: 3, color: "text.secondary" }}>
+          A new motor goes in? Then its own plate decides:{" "}
+          <PlainLink href={`/jobs/${id}/match`}>Match</PlainLink>.
+        </Typography>
+      )}
+      {job.used.length > 0 ? (
+        <Typography sx={{ mt: 3 }}>
+          Taken for this job:{" "}
+          {job.used.map(({ name, count }) => (count > 1 ? `${count} × ${name}` : name)).join(", ")}.
+        </Typography>
+      ) : null}
     </Box>
   );
 }

@@ -31,7 +31,7 @@ function labelled(label: CapacitorLabel, half: KeptCapacitorTest["half"]): numbe
 
 const HALF_WORDS = { single: "", herm: "C to HERM", fan: "C to FAN" } as const;
 
-/** Tests of a capacitor: meter against label, or amps and volts at work, with the verdict and how sure it is. */
+/** Tests of a capacitor: meter against label, or under load, running, with the verdict and how sure it is. */
 export function CapacitorTests() {
   const { job, add } = useJob();
   const tests = job.capacitorTests;
@@ -148,7 +148,7 @@ function TestEntry() {
         onChange={(value) => setWay(value === "meter" ? "meter" : "under-load")}
       >
         <option value="meter">meter, discharged, one side lifted</option>
-        <option value="under-load">amps and volts at work</option>
+        <option value="under-load">under load, running</option>
       </Choice>
       {way === "meter" ? (
         <PlainEntry

@@ -49,7 +49,7 @@ export function StartPanel({
           Wanted: {wanted.lowMicrofarads}–{wanted.highMicrofarads} µF
           {wanted.volts === undefined
             ? ", volts not said"
-            : `, ${wanted.volts} V or more (sold from ${startVoltsFor(wanted.volts) ?? wanted.volts} V)`}
+            : `, ${wanted.volts} V or higher (sold from ${startVoltsFor(wanted.volts) ?? wanted.volts} V)`}
           . The same band only.
         </Typography>
       ) : (

@@ -3,6 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { DropFiles } from "./DropFiles";
 import { ExportShop } from "./ExportShop";
@@ -14,7 +15,11 @@ export function FilesPage() {
   return (
     <DropFiles onFiles={setFiles}>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 820, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 5, md: 8 } }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{ maxWidth: 820, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 5, md: 8 } }}
+      >
         <Typography variant="h1" sx={{ mb: 6 }}>
           Files
         </Typography>

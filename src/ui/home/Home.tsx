@@ -1,20 +1,20 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import NextLink from "next/link";
 import { useRouter } from "next/navigation";
 import { lazy, Suspense, useState } from "react";
-import { v7 as uuid } from "uuid";
 import type { JobLine } from "@/contract/routes/jobs";
 import { DropFiles } from "../files/DropFiles";
 import { PlainLink } from "../parts/PlainLink";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
+import { DEMO_SHOWS } from "./demoShows";
 import { type FirstJobs, JobFinder } from "./JobFinder";
 import { JobSection } from "./JobSection";
 import { Waiting } from "./Waiting";
+import { WaysIn } from "./WaysIn";
 
 /** Loaded once a file is dropped here. */
 const ImportFiles = lazy(() =>
@@ -40,53 +40,30 @@ export function Home({
   return (
     <DropFiles onFiles={setFiles}>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 1080, mx: "auto", px: { xs: 4, md: 6 }, py: { xs: 6, md: 10 } }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{ maxWidth: 1080, mx: "auto", px: { xs: 4, md: 6 }, py: { xs: 6, md: 10 } }}
+      >
         <Box sx={{ display: "flex", flexWrap: "wrap", gap: 6, alignItems: "center", mb: 10 }}>
           <Box sx={{ flex: "1 1 340px" }}>
             <Typography variant="h1" sx={{ fontSize: { xs: "1.75rem", md: "2.125rem" }, maxWidth: 640 }}>
               A motor, some leads, an ohmmeter.
             </Typography>
             <Typography sx={{ mt: 2, maxWidth: 560, color: "text.secondary" }}>
-              Type the colours and the ohms. You get which lead is what, which speed is which, where each
-              goes, and a label for whoever comes next.
+              Type the colors and the ohms. You get which lead is what, which speed is which, where each goes,
+              and a label for whoever comes next.
             </Typography>
           </Box>
-          <form
-            action="/start"
-            onSubmit={(event) => {
-              event.preventDefault();
-              router.push(`/jobs/${uuid()}/probe`);
-            }}
+          <WaysIn />
+          <Box
+            component="nav"
+            aria-label="Beside the jobs"
+            sx={{ display: "flex", gap: 5, flex: "1 1 100%", mt: -2 }}
           >
-            <Button
-              type="submit"
-              variant="contained"
-              size="large"
-              sx={{ minHeight: 64, px: 8, fontSize: "1.125rem" }}
-            >
-              Start with a motor
-            </Button>
-          </form>
-          <Button
-            component={NextLink}
-            href="/practice"
-            prefetch={false}
-            color="inherit"
-            size="large"
-            sx={{ minHeight: 64, px: 6 }}
-          >
-            Practise on a motor
-          </Button>
-          <Button
-            component={NextLink}
-            href="/stock"
-            prefetch={false}
-            color="inherit"
-            size="large"
-            sx={{ minHeight: 64, px: 6 }}
-          >
-            Stock
-          </Button>
+            <PlainLink href="/practice">Practice on a motor</PlainLink>
+            <PlainLink href="/stock">Stock</PlainLink>
+          </Box>
         </Box>
         <Waiting />
         {files.length > 0 ? (
@@ -128,6 +105,7 @@ function Demo({ jobs }: { jobs: readonly JobLine[] }) {
       title="Demo jobs"
       note="Ebbstone Motor Service, Saltrey Quay — an invented harbour"
       jobs={jobs}
+      shows={DEMO_SHOWS}
       onAction={async (job, action) => {
         const { newVisit, shelve } = await import("./rowActions");
         if (action === "visit") {

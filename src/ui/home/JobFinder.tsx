@@ -6,6 +6,7 @@ import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
 import { useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useRef, useState } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
 import type { JobLine } from "@/contract/routes/jobs";
 import { localDay, useToday } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
@@ -32,6 +33,7 @@ export function JobFinder({
 }) {
   const router = useRouter();
   const [search, setSearch] = useState("");
+  const field = useRef<HTMLInputElement>(null);
   const [shelved, setShelved] = useState<"listed" | "archived">("listed");
   const [done, setDone] = useState<{ says: string; job: string; was: JobLine["shelved"] } | null>(null);
   // Without the server the words are looked for in what this device keeps.
@@ -58,6 +60,18 @@ export function JobFinder({
     setDone({ says: `${DONE[as]}: ${job.title}.`, job: job.id, was: job.shelved });
     again();
   };
+  useHotkeys("slash", () => field.current?.focus(), { preventDefault: true });
+  /** Enter opens the first that is found for the words as they stand, not for those shown a moment ago. */
+  const openFirst = async () => {
+    const words = search.trim();
+    if (words === "") return;
+    const { findJobs } = await import("./findJobs");
+    const found = kept
+      ? { ok: true as const, jobs }
+      : await findJobs({ search: words, of: "own", shelved }, new AbortController().signal);
+    const job = found.ok ? found.jobs[0] : undefined;
+    if (job) router.push(`/jobs/${job.id}/probe`);
+  };
   const undo = async () => {
     if (!done) return;
     const { shelve } = await import("./rowActions");
@@ -72,7 +86,9 @@ export function JobFinder({
         <InputBase
           type="search"
           value={search}
+          inputRef={field}
           onChange={(event) => setSearch(event.target.value)}
+          onKeyDown={(event) => event.key === "Enter" && void openFirst()}
           placeholder="Site, unit, plate number, wire color, month …"
           inputProps={{
             "aria-label": "Find a job",

@@ -10,7 +10,16 @@ import { Verdict } from "../parts/Verdict";
 import { type RowAction, RowMenu } from "./RowMenu";
 
 /** A job in the list: its name and unit, its wires, how it stands, its day, and what else can be done with it. */
-export function JobRow({ job, onAction }: { job: JobLine; onAction: (action: RowAction) => void }) {
+export function JobRow({
+  job,
+  shows,
+  onAction,
+}: {
+  job: JobLine;
+  /** What it is there to show; "" for a job of one's own. */
+  shows: string;
+  onAction: (action: RowAction) => void;
+}) {
   const { weight, word } = job.signed ? PROVED : STATUS_WORDS[job.status];
   const day = useLocalDay(job.at);
   return (
@@ -38,7 +47,7 @@ export function JobRow({ job, onAction }: { job: JobLine; onAction: (action: Row
             {job.title}
           </Box>
           <Box component="span" sx={{ display: "block", color: "text.secondary", fontSize: "0.875rem" }}>
-            {underTitle(job)}
+            {shows === "" ? underTitle(job) : shows}
           </Box>
         </Box>
         <Box

@@ -6,6 +6,8 @@ import type { JobLine } from "@/contract/routes/jobs";
 import { JobRow } from "./JobRow";
 import type { RowAction } from "./RowMenu";
 
+const NOTHING_SHOWN: Readonly<Record<string, string>> = {};
+
 /** A part of the list under its heading. */
 export function JobSection({
   title,
@@ -13,6 +15,7 @@ export function JobSection({
   jobs,
   empty = "",
   busy = false,
+  shows = NOTHING_SHOWN,
   onAction,
 }: {
   title: string;
@@ -20,6 +23,8 @@ export function JobSection({
   jobs: readonly JobLine[];
   empty?: string;
   busy?: boolean;
+  /** What a job is there to show, by its id. */
+  shows?: Readonly<Record<string, string>>;
   onAction: (job: JobLine, action: RowAction) => void;
 }) {
   return (
@@ -41,7 +46,7 @@ export function JobSection({
       <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
         {jobs.map((job) => (
           <Box component="li" key={job.id} sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
-            <JobRow job={job} onAction={(action) => onAction(job, action)} />
+            <JobRow job={job} shows={shows[job.id] ?? ""} onAction={(action) => onAction(job, action)} />
           </Box>
         ))}
       </Box>

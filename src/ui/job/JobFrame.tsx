@@ -1,22 +1,31 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
-import { type ReactNode, useEffect, useState } from "react";
+import { type ReactNode, useEffect, useRef, useState } from "react";
 import { jobHeading } from "@/core";
+import { KeysHelp } from "../parts/KeysHelp";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
+import { UNSEEN } from "../parts/unseen";
+import { useLocalDay } from "../parts/useLocalDay";
 import { useJob } from "./JobContext";
 import { Loom } from "./Loom";
+import { NextBar } from "./NextBar";
+import { NothingHere } from "./NothingHere";
 import { SaveNotice, SaveState } from "./SaveState";
 import { StageRail } from "./StageRail";
+import { keysOf } from "./stageKeys";
 import { STAGES, type Stage } from "./stages";
 import { UnitButton } from "./UnitButton";
 
-/** What stands around every stage of a job: its name, undo, the rail, the loom. */
+/**
+ * What stands around every stage of a job: its name, the rail, the loom, and the one next step. On a phone rail and
+ * next step lie at the foot of the screen, in reach of a thumb.
+ */
 export function JobFrame({ stage, children }: { stage: Stage; children: ReactNode }) {
   return (
-    <>
+    <Box sx={{ display: "flex", flexDirection: "column", minHeight: "100dvh" }}>
       <TopBar>
         <Box sx={{ flex: 1, minWidth: 0, display: { xs: "none", sm: "flex" } }}>
           <JobTitle />
@@ -34,38 +43,70 @@ export function JobFrame({ stage, children }: { stage: Stage; children: ReactNod
         <UnitButton />
       </Box>
       <SaveNotice />
+      <NothingHere />
       <StageRail current={stage} />
       <Loom />
-      <Box component="main" sx={{ px: { xs: 3, md: 6 }, py: { xs: 4, md: 5 }, maxWidth: 1400, mx: "auto" }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{
+          flex: 1,
+          width: "100%",
+          px: { xs: 3, md: 6 },
+          py: { xs: 4, md: 5 },
+          maxWidth: 1400,
+          mx: "auto",
+        }}
+      >
+        <PrintedHead stage={stage} />
         <Heading stage={stage} />
         {children}
       </Box>
-    </>
-  );
-}
-
-/** The page's heading, for who listens to it: the rail and the title say it to the eye. */
-function Heading({ stage }: { stage: Stage }) {
-  const { job } = useJob();
-  const title = STAGES.find((entry) => entry.stage === stage)?.title ?? "";
-  return (
-    <Box component="h1" className="no-print" sx={UNSEEN}>
-      {title}: {jobHeading(job)}
+      <NextBar stage={stage} />
+      <KeysHelp lines={keysOf(stage)} />
     </Box>
   );
 }
 
-/** Out of sight and still read out. */
-const UNSEEN = {
-  position: "absolute",
-  width: "1px",
-  height: "1px",
-  m: "-1px",
-  p: 0,
-  overflow: "hidden",
-  clipPath: "inset(50%)",
-  whiteSpace: "nowrap",
-} as const;
+/** The stage that was open before this one; none when the page itself was opened. */
+let before: Stage | null = null;
+
+/** The page's heading, for who listens to it: the rail and the title say it to the eye. It has the focus after a change. */
+function Heading({ stage }: { stage: Stage }) {
+  const { job } = useJob();
+  const heading = useRef<HTMLHeadingElement>(null);
+  useEffect(() => {
+    const changed = before !== null && before !== stage;
+    before = stage;
+    // A stage that puts the cursor into its own field is left alone.
+    if (changed && !(document.activeElement instanceof HTMLInputElement)) heading.current?.focus();
+  }, [stage]);
+  const title = STAGES.find((entry) => entry.stage === stage)?.title ?? "";
+  const name = jobHeading(job);
+  // The server names the stage alone: what the job is called may be known to this device only.
+  useEffect(() => {
+    document.title = `${title}: ${name} · Odd Lead`;
+  }, [title, name]);
+  return (
+    <Box ref={heading} component="h1" tabIndex={-1} className="no-print" sx={UNSEEN}>
+      {title}: {name}
+    </Box>
+  );
+}
+
+/** On each printed sheet: which job, which unit, which day. */
+function PrintedHead({ stage }: { stage: Stage }) {
+  const { job } = useJob();
+  const day = useLocalDay(job.lastAt ?? "");
+  const title = STAGES.find((entry) => entry.stage === stage)?.title ?? "";
+  const { unit } = job;
+  const place = unit ? [unit.name, unit.position, unit.site].filter((part) => part !== "").join(", ") : "";
+  return (
+    <Box className="print-only printed-head">
+      <strong>{jobHeading(job)}</strong> — {[title, place, day].filter((part) => part !== "").join(" · ")}
+    </Box>
+  );
+}
 
 function JobTitle() {
   const { job, add } = useJob();
@@ -92,48 +133,5 @@ function JobTitle() {
         borderColor: "divider",
       }}
     />
-  );
-}
-
-/** A field that edits text undoes its own; only the place for readings, while it is empty, leaves the key to the job. */
-function editsText(target: EventTarget | null): boolean {
-  if (target instanceof HTMLInputElement) return target.value !== "" || target.dataset.undo !== "job";
-  return target instanceof HTMLTextAreaElement || (target instanceof HTMLElement && target.isContentEditable);
-}
-
-/** Undo and redo of the last entry, by button and by the usual keys. */
-export function UndoButtons() {
-  const { job, add } = useJob();
-  const { undo, redo } = job;
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
-      const target = event.shiftKey ? redo : undo;
-      if (editsText(event.target) || !target) return;
-      event.preventDefault();
-      add({ kind: "undone", fact: target.id });
-    };
-    window.addEventListener("keydown", onKey);
-    return () => window.removeEventListener("keydown", onKey);
-  }, [undo, redo, add]);
-  return (
-    <Box className="no-print" sx={{ display: "flex", gap: 2 }}>
-      <Button
-        size="small"
-        color="inherit"
-        disabled={!undo}
-        onClick={() => undo && add({ kind: "undone", fact: undo.id })}
-      >
-        Undo
-      </Button>
-      <Button
-        size="small"
-        color="inherit"
-        disabled={!redo}
-        onClick={() => redo && add({ kind: "undone", fact: redo.id })}
-      >
-        Redo
-      </Button>
-    </Box>
   );
 }

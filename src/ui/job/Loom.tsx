@@ -1,16 +1,19 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import { useState } from "react";
 import type { Lead } from "@/core";
 import { paintOf } from "../parts/insulation";
-import { MONO } from "../theme/theme";
+import { Mark } from "../parts/Verdict";
+import { MONO, TOUCH } from "../theme/theme";
 import { useJob } from "./JobContext";
-import { useLoom } from "./useLoom";
+import { type LoomLine, useLoom } from "./useLoom";
 
 /** Every lead of the motor as a wire, with what is known of it so far: it stays with the job from stage to stage. */
 export function Loom() {
   const { job } = useJob();
   const wires = useLoom();
+  const [open, setOpen] = useState(false);
   if (job.leads.length === 0) return null;
   return (
     <Box
@@ -25,7 +28,12 @@ export function Loom() {
         bgcolor: "background.paper",
       }}
     >
-      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+      <Folded wires={wires} open={open} onOpen={() => setOpen(!open)} />
+      <Box
+        component="ul"
+        id="loom"
+        sx={{ listStyle: "none", m: 0, p: 0, display: { xs: open ? "block" : "none", md: "block" } }}
+      >
         {wires.map((wire) => (
           <Box
             component="li"
@@ -55,7 +63,7 @@ export function Loom() {
             <Box
               component="span"
               sx={{
-                fontSize: { xs: "0.8125rem", md: "0.9375rem" },
+                fontSize: { xs: "0.875rem", md: "0.9375rem" },
                 fontWeight: wire.settled ? 500 : 700,
                 color: wire.settled ? "success.main" : wire.role ? "text.primary" : "primary.main",
               }}
@@ -81,6 +89,59 @@ export function Loom() {
         ))}
       </Box>
     </Box>
+  );
+}
+
+/** On a phone the loom is one line of leads with their marks, and opens by a touch. */
+function Folded({ wires, open, onOpen }: { wires: readonly LoomLine[]; open: boolean; onOpen: () => void }) {
+  const known = wires.filter(({ settled }) => settled).length;
+  return (
+    <Box
+      component="button"
+      type="button"
+      aria-expanded={open}
+      aria-controls="loom"
+      aria-label={`${known} of ${wires.length} leads are known; ${open ? "fold" : "show each"}`}
+      onClick={onOpen}
+      sx={{
+        display: { xs: "flex", md: "none" },
+        flexWrap: "wrap",
+        alignItems: "center",
+        columnGap: 3,
+        rowGap: 0.5,
+        width: "100%",
+        minHeight: TOUCH,
+        p: 0,
+        font: "inherit",
+        color: "text.primary",
+        bgcolor: "transparent",
+        border: 0,
+        cursor: "pointer",
+      }}
+    >
+      {wires.map(({ lead, name, settled }) => (
+        <Box key={lead.id} component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.75 }}>
+          <Swatch lead={lead} />
+          <Box component="span" sx={{ fontFamily: MONO, fontWeight: 700, fontSize: "0.9375rem" }}>
+            {name}
+          </Box>
+          <Mark weight={settled ? "good" : "open"} size={14} />
+        </Box>
+      ))}
+      <Box component="span" aria-hidden="true" sx={{ ml: "auto", fontSize: "1.25rem" }}>
+        {open ? "−" : "+"}
+      </Box>
+    </Box>
+  );
+}
+
+/** A short piece of the insulation. */
+function Swatch({ lead }: { lead: Lead }) {
+  return (
+    <svg width="18" height="9" viewBox="0 0 18 9" aria-hidden="true">
+      <rect x="0.75" y="0.75" width="16.5" height="7.5" fill={paintOf(lead.colour)} stroke="currentColor" />
+      {lead.stripe ? <path d="M4 8l4-7M10 8l4-7" stroke={paintOf(lead.stripe)} strokeWidth="2.5" /> : null}
+    </svg>
   );
 }
 

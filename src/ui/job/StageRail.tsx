@@ -2,11 +2,14 @@
 
 import Box from "@mui/material/Box";
 import NextLink from "next/link";
+import { useRouter } from "next/navigation";
 import { useEffect, useRef } from "react";
+import { useHotkeys } from "react-hotkeys-hook";
 import { plateOf, readPlate } from "@/core";
 import { safeSteps } from "@/core/proving";
 import { Mark, type Shown } from "../parts/Verdict";
 import { useJob } from "./JobContext";
+import { RAIL_HEIGHT } from "./NextBar";
 import { STAGES, type Stage } from "./stages";
 
 /** The stages in the order of the hands: a rail to enter anywhere, not a wizard. */
@@ -14,6 +17,16 @@ export function StageRail({ current }: { current: Stage }) {
   const { id } = useJob();
   const weights = useStageWeights();
   const rail = useRef<HTMLElement>(null);
+  const router = useRouter();
+  useHotkeys(
+    STAGES.map((_, i) => `alt+${i + 1}`),
+    (_, { keys }) => {
+      const found = STAGES[Number(keys?.[0]) - 1];
+      if (found) router.push(`/jobs/${id}/${found.stage}`);
+    },
+    { enableOnFormTags: true, preventDefault: true },
+    [id],
+  );
   // On a phone the rail is wider than the screen: the stage that is open is brought into it.
   useEffect(() => {
     const here = rail.current?.querySelector<HTMLElement>(`[href$="/${current}"]`);
@@ -28,9 +41,17 @@ export function StageRail({ current }: { current: Stage }) {
       sx={{
         display: "flex",
         overflowX: "auto",
-        borderBottom: "1px solid",
+        borderBottom: { md: "1px solid" },
+        borderTop: { xs: "1px solid", md: 0 },
         borderColor: "divider",
         px: { xs: 1, md: 4 },
+        // At the foot of a phone's screen, in reach of a thumb.
+        order: { xs: 9, md: 0 },
+        position: { xs: "sticky", md: "static" },
+        bottom: 0,
+        zIndex: 3,
+        minHeight: { xs: RAIL_HEIGHT, md: 48 },
+        bgcolor: "background.default",
       }}
     >
       {STAGES.map(({ stage, title }) => {
@@ -65,7 +86,7 @@ export function StageRail({ current }: { current: Stage }) {
               sx={{
                 color: "text.secondary",
                 fontWeight: 400,
-                fontSize: "0.8125rem",
+                fontSize: "0.875rem",
                 display: { xs: "none", lg: "inline" },
               }}
             >

@@ -9,6 +9,8 @@ import { v7 as uuid } from "uuid";
 import { JobProvider } from "../job/JobContext";
 import { JobFrame } from "../job/JobFrame";
 import { StageScreen } from "../job/screens";
+import { isStage } from "../job/stages";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { KeptHome } from "./KeptHome";
 import { type Place, placeOf } from "./place";
@@ -32,8 +34,10 @@ export function KeptApplication() {
   const [place, setPlace] = useState<Place | null>(null);
   useEffect(() => {
     const found = placeOf(window.location.pathname);
-    if (found.at === "start") window.location.replace(`/jobs/${uuid()}/probe`);
-    else setPlace(found);
+    if (found.at === "start") {
+      const at = new URLSearchParams(window.location.search).get("at") ?? "";
+      window.location.replace(`/jobs/${uuid()}/${isStage(at) ? at : "probe"}`);
+    } else setPlace(found);
   }, []);
   return place === null ? null : screenOf(place);
 }
@@ -85,7 +89,7 @@ function Away({ children }: { children: ReactNode }) {
   return (
     <>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 720, mx: "auto", px: { xs: 4, md: 6 }, py: 10 }}>
+      <Box component="main" id={MAIN} sx={{ maxWidth: 720, mx: "auto", px: { xs: 4, md: 6 }, py: 10 }}>
         <Typography variant="h1" sx={{ mb: 4 }}>
           The server is away
         </Typography>

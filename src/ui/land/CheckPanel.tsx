@@ -9,10 +9,11 @@ import type { Assumption, CheckFinding, FittedMotor } from "@/core/wiring";
 import { keepDeviceName, MOST_NAME_LETTERS, useDeviceName } from "../job/deviceName";
 import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
+import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { FindingList } from "./FindingList";
-import { useWireName } from "./useWiringCheck";
+import { useWireName } from "./useWireName";
 
 interface Check {
   readonly weight: CheckFinding["weight"];
@@ -123,6 +124,7 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
 function Ready({ check }: { check: Check }) {
   const { job, add } = useJob();
   const known = useDeviceName();
+  const day = useLocalDay(job.ready?.at ?? "");
   const [name, setName] = useState("");
   const [reason, setReason] = useState("");
   const [missing, setMissing] = useState<"reason" | "name" | null>(null);
@@ -132,11 +134,11 @@ function Ready({ check }: { check: Check }) {
       <Box sx={{ mt: 3, display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap" }}>
         <Verdict
           weight={job.ready.override ? "again" : "good"}
-          word={`Marked ready on ${job.ready.at.slice(0, 10)}${job.ready.by ? ` by ${job.ready.by}` : ""}`}
+          word={`Marked ready on ${day}${job.ready.by ? ` by ${job.ready.by}` : ""}`}
         />
         {job.ready.override ? <span>against the check: {job.ready.override}</span> : null}
-        <Button color="inherit" onClick={() => add({ kind: "ready", ready: false })}>
-          Not ready after all
+        <Button className="no-print" color="inherit" onClick={() => add({ kind: "ready", ready: false })}>
+          Take “ready” back
         </Button>
       </Box>
     );

@@ -4,29 +4,27 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
-import { type CheckFinding, FRAME, placeName, wiringDrawing } from "@/core/wiring";
+import { type CheckFinding, FRAME, placeName } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { HandChange } from "./HandChange";
+import { litOf } from "./lit";
 import { saveDrawingPdf, saveDrawingSvg } from "./saveDrawing";
-import { useWireName } from "./useWiringCheck";
+import type { Steps } from "./useSteps";
+import { useWireName } from "./useWireName";
 import { WiringDrawingView } from "./WiringDrawingView";
 
 interface Props {
+  readonly work: Steps;
   readonly check: { readonly findings: readonly CheckFinding[] };
 }
 
-/** A harness lead has a name of words, and its place beside it. */
-const HARNESS_TEXT = 380;
-
 /** The wiring drawing of the plan, to print, to save, and to change by hand. */
-export function DrawingPanel({ check }: Props) {
-  const { wiring, job, add, leadOf } = useJob();
+export function DrawingPanel({ work, check }: Props) {
+  const { job, add, leadOf } = useJob();
   const name = useWireName();
   const svg = useRef<SVGSVGElement>(null);
   const [trouble, setTrouble] = useState("");
-  if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
-  const { plan } = wiring;
-  const drawing = wiringDrawing(plan, wiring.leads, wiring.kind === "retrofit" ? HARNESS_TEXT : undefined);
+  const { plan, drawing } = work;
   const wrong = new Set(
     check.findings.filter(({ weight }) => weight === "stop").flatMap(({ leads }) => leads),
   );
@@ -86,6 +84,7 @@ export function DrawingPanel({ check }: Props) {
           leadOf={leadOf}
           name={name}
           placeOf={(lead) => placeName(plan.compartment, plan.landings[lead] ?? "")}
+          lit={litOf(work.current, drawing)}
           onMove={move}
         />
       </Box>

@@ -10,7 +10,7 @@ import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { TOUCH } from "../theme/theme";
-import { useWireName } from "./useWiringCheck";
+import { useWireName } from "./useWireName";
 
 /** Places offered beside those in use: a joint of the motor's own leads. */
 const MOST_JOINTS = 4;

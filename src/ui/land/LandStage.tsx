@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useJob } from "../job/JobContext";
-import { UndoButtons } from "../job/JobFrame";
+import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
@@ -15,65 +15,127 @@ import { KickPanel } from "./KickPanel";
 import { MarksPanel } from "./MarksPanel";
 import { RunPanel } from "./RunPanel";
 import { SettingPanel } from "./SettingPanel";
+import { SetVolts } from "./SetVolts";
 import { StepList } from "./StepList";
 import { SupplyPanel } from "./SupplyPanel";
+import { useSteps } from "./useSteps";
 import { useWiringCheck } from "./useWiringCheck";
 import { VoltagePanel } from "./VoltagePanel";
 import { Wishes } from "./Wishes";
 
-/** Land: the plan to follow one wire at a time, its drawing, and the check that runs it before power. */
+/** Land: the plan to follow one wire at a time beside its drawing, and the check that runs it before power. */
 export function LandStage() {
-  const { wiring } = useJob();
+  const { wiring, job } = useJob();
   const check = useWiringCheck();
-  const planned = wiring.kind === "plan" || wiring.kind === "retrofit";
+  const work = useSteps();
+  // Nothing of the motor's leads or its machine yet: what is asked then is its voltage.
+  const begun = job.leads.length > 0 || job.compartment !== null || wiring.kind === "retrofit";
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: { xs: 6, md: 8 } }}>
-      <Box
-        sx={{
-          display: "grid",
-          gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,8fr) minmax(0,4fr)" },
-          gap: { xs: 6, md: 8 },
-        }}
-      >
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: { xs: 5, md: 6 } }}>
+      {work ? null : begun ? <NotYet /> : <SetVolts />}
+      <LandedOn planned={work !== null} />
+      {work && check ? (
         <Box
-          component="section"
-          aria-label="What it is landed on"
-          className="no-print"
-          sx={{ display: "grid", gap: 4, alignContent: "start", order: { md: 2 } }}
+          sx={{
+            display: "grid",
+            gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,1fr) minmax(0,1fr)" },
+            gap: { xs: 6, md: 8 },
+          }}
         >
-          <Typography variant="h2">Landed on</Typography>
-          <EquipmentChoice />
-          {planned ? <Wishes /> : null}
-          <UndoButtons />
-        </Box>
-        <Box sx={{ minWidth: 0 }}>{planned ? <StepList check={check} /> : <NotYet />}</Box>
-      </Box>
-      {wiring.kind === "unproved" ? <Ends open /> : null}
-      {planned && check ? (
-        <>
-          <DrawingPanel check={check} />
-          <CheckPanel check={check} />
-          <Box className="no-print">
-            {wiring.kind === "plan" && wiring.motor.feeding.endsMatter.length > 0 ? <Ends /> : null}
-            <InsideSetting />
-            <Fold
-              title="Which supply it is"
-              summary={`${Math.round(wiring.compartment.supply.volts)} V, ${wiring.compartment.supply.hertz} Hz`}
-            >
-              <SupplyPanel />
-            </Fold>
-            {wiring.kind === "plan" && wiring.motor.feeding.twoVoltages ? (
-              <Fold title="Voltage setting" summary={`set for the ${wiring.plan.setting} volts by this plan`}>
-                <VoltagePanel />
-              </Fold>
-            ) : null}
-            {wiring.kind === "plan" ? (
-              <Fold title="Run it on screen" summary="choose a call, change something, see the difference">
-                <RunPanel />
-              </Fold>
-            ) : null}
+          <Box sx={{ minWidth: 0 }}>
+            <StepList work={work} check={check} />
           </Box>
+          <Box
+            sx={{
+              minWidth: 0,
+              alignSelf: "start",
+              position: { md: "sticky" },
+              top: 8,
+              maxHeight: { md: "calc(100vh - 80px)" },
+              overflowY: { md: "auto" },
+              "@media print": { position: "static", maxHeight: "none", overflow: "visible" },
+            }}
+          >
+            <DrawingPanel work={work} check={check} />
+          </Box>
+        </Box>
+      ) : null}
+      {wiring.kind === "unproved" ? <Ends open /> : null}
+      {work && check ? (
+        <>
+          <CheckPanel check={check} />
+          <More />
         </>
+      ) : null}
+      <UndoButtons />
+    </Box>
+  );
+}
+
+/** The equipment, and what a person chooses of the plan: one line once it is planned. */
+function LandedOn({ planned }: { planned: boolean }) {
+  const { wiring } = useJob();
+  const inside = (
+    <Box
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" },
+        gap: 4,
+        maxWidth: 900,
+        alignItems: "start",
+      }}
+    >
+      <EquipmentChoice />
+      {planned ? <Wishes /> : null}
+    </Box>
+  );
+  if (wiring.kind !== "plan" && wiring.kind !== "retrofit")
+    return (
+      <Box component="section" aria-label="What it is landed on" className="no-print">
+        <Typography variant="h2" sx={{ mb: 2 }}>
+          Landed on
+        </Typography>
+        {inside}
+      </Box>
+    );
+  const { compartment, school } = wiring.plan;
+  return (
+    <Box className="no-print">
+      <Fold
+        title="Landed on"
+        summary={[compartment.title, `${Math.round(compartment.supply.volts)} V`, school]
+          .filter((part) => part !== "")
+          .join(" · ")}
+      >
+        {inside}
+      </Fold>
+    </Box>
+  );
+}
+
+/** What is seldom needed beside the steps: ends, settings, the supply, the plan run on screen. */
+function More() {
+  const { wiring } = useJob();
+  if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
+  return (
+    <Box className="no-print">
+      {wiring.kind === "plan" && wiring.motor.feeding.endsMatter.length > 0 ? <Ends /> : null}
+      <InsideSetting />
+      <Fold
+        title="Which supply it is"
+        summary={`${Math.round(wiring.compartment.supply.volts)} V, ${wiring.compartment.supply.hertz} Hz`}
+      >
+        <SupplyPanel />
+      </Fold>
+      {wiring.kind === "plan" && wiring.motor.feeding.twoVoltages ? (
+        <Fold title="Voltage setting" summary={`set for the ${wiring.plan.setting} volts by this plan`}>
+          <VoltagePanel />
+        </Fold>
+      ) : null}
+      {wiring.kind === "plan" ? (
+        <Fold title="Run it on screen" summary="choose a call, change something, see the difference">
+          <RunPanel />
+        </Fold>
       ) : null}
     </Box>
   );

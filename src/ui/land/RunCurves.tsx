@@ -7,7 +7,7 @@ import type { WhatIf } from "@/core/wiring";
 /** Torque and capacitor volts over speed, as planned and with the change; as it runs up: start contacts move on the way. */
 export function RunCurves({ planned, other }: { planned: WhatIf; other: WhatIf | null }) {
   if (planned.curve.length === 0 && (other?.curve.length ?? 0) === 0)
-    return <p>Nothing calls: there is no torque to draw.</p>;
+    return <p>No call: off. There is no torque to draw.</p>;
   const data = (planned.curve.length > 0 ? planned.curve : (other?.curve ?? [])).map((point, i) => ({
     rpm: Math.round(point.rpm),
     torque: planned.curve[i]?.torqueNm,

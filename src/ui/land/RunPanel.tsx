@@ -17,7 +17,7 @@ import {
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { RunCurves } from "./RunCurves";
-import { useWireName } from "./useWiringCheck";
+import { useWireName } from "./useWireName";
 import { WiringDrawingView } from "./WiringDrawingView";
 
 const CAPACITOR_TIMES = [0, 0.5, 0.75, 1, 1.5, 2] as const;

@@ -1,25 +1,21 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import {
-  type Assumption,
-  CAPPED,
-  type CheckFinding,
-  emptied,
-  FRAME,
-  type PlanStep,
-  placeName,
-  planSteps,
-  stepTick,
-  type WiringPlan,
-} from "@/core/wiring";
+import { useState } from "react";
+import { type Assumption, type CheckFinding, emptied, FRAME, type PlanStep } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
+import { Fold } from "../parts/Fold";
 import { LeadTag } from "../parts/LeadTag";
 import { Verdict } from "../parts/Verdict";
-import { useWireName } from "./useWiringCheck";
+import { TOUCH } from "../theme/theme";
+import { CurrentStep } from "./CurrentStep";
+import { StepMode } from "./StepMode";
+import type { Steps } from "./useSteps";
 
 interface Props {
+  readonly work: Steps;
   readonly check: {
     readonly weight: CheckFinding["weight"];
     readonly findings: readonly CheckFinding[];
@@ -27,25 +23,32 @@ interface Props {
   } | null;
 }
 
-/** The work one wire at a time, to tick off; ticks are kept as they are made. */
-export function StepList({ check }: Props) {
-  const { wiring, job } = useJob();
-  if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
-  const { plan } = wiring;
-  const steps = planSteps(plan, wiring.leads);
-  const done = steps.filter((step) => job.ticked.includes(stepTick(plan, step.id))).length;
+/** The work one wire at a time: the one at hand large, what follows under it, what is done folded away. */
+export function StepList({ work, check }: Props) {
+  const { job } = useJob();
+  const [alone, setAlone] = useState(false);
+  const { plan, steps, done, open, current } = work;
   const empty = emptied(
     plan,
     job.oldLeads.flatMap(({ terminal }) => (terminal ? [terminal] : [])),
   );
   return (
     <Box component="section" aria-label="Landing list">
-      <Box sx={{ display: "flex", alignItems: "baseline", gap: 3, flexWrap: "wrap", mb: 2 }}>
+      <Box sx={{ display: "flex", alignItems: "center", gap: 3, flexWrap: "wrap", mb: 2 }}>
         <Typography variant="h2">One wire at a time</Typography>
-        <Typography sx={{ color: "text.secondary" }}>
-          {plan.school ? `${plan.school} · ` : ""}
-          {done} of {steps.length} done
+        <Typography sx={{ color: "text.secondary", mr: "auto" }}>
+          {done.length} of {steps.length} done
         </Typography>
+        {current ? (
+          <Button
+            className="no-print"
+            color="inherit"
+            onClick={() => setAlone(true)}
+            sx={{ minHeight: TOUCH }}
+          >
+            One wire a screen
+          </Button>
+        ) : null}
       </Box>
       {check && check.weight === "stop" ? (
         <Box role="alert" sx={{ borderLeft: "4px solid", borderColor: "error.main", pl: 3, py: 1, mb: 3 }}>
@@ -58,11 +61,35 @@ export function StepList({ check }: Props) {
           Assumed still: {[...new Set(check.assumes.map((one) => one.short))].join(", ")}.
         </Typography>
       ) : null}
-      <Box component="ol" sx={{ listStyle: "none", m: 0, p: 0, borderTop: "1.5px solid" }}>
-        {steps.map((step) => (
-          <StepLine key={step.id} step={step} plan={plan} />
-        ))}
-      </Box>
+      <PrintedSteps work={work} />
+      {current ? (
+        <Box className="no-print">
+          <CurrentStep work={work} step={current} />
+        </Box>
+      ) : null}
+      {open.length > 1 ? (
+        <Box
+          component="ol"
+          className="no-print"
+          aria-label="Then"
+          sx={{ listStyle: "none", m: 0, mt: 4, p: 0, borderTop: "1.5px solid" }}
+        >
+          {open.slice(1).map((step) => (
+            <StepLine key={step.id} step={step} work={work} />
+          ))}
+        </Box>
+      ) : null}
+      {done.length > 0 ? (
+        <Box className="no-print" sx={{ mt: 3 }}>
+          <Fold title="Done" summary={`${done.length} of ${steps.length}`}>
+            <Box component="ol" aria-label="Done" sx={{ listStyle: "none", m: 0, p: 0 }}>
+              {done.map((step) => (
+                <StepLine key={step.id} step={step} work={work} />
+              ))}
+            </Box>
+          </Fold>
+        </Box>
+      ) : null}
       {empty.length > 0 ? (
         <Typography sx={{ mt: 3 }}>
           Becomes empty: <strong>{empty.join("; ")}</strong>.
@@ -77,27 +104,47 @@ export function StepList({ check }: Props) {
           this list.
         </li>
       </Box>
+      <StepMode work={work} open={alone} onClose={() => setAlone(false)} />
     </Box>
   );
 }
 
-function StepLine({ step, plan }: { step: PlanStep; plan: WiringPlan }) {
-  const { job, add, wiring, leadOf } = useJob();
-  const name = useWireName();
-  const tick = stepTick(plan, step.id);
-  const done = job.ticked.includes(tick);
-  const to = step.to ? placeName(plan.compartment, step.to) : "";
+/** On paper the whole list, to tick by pen. */
+function PrintedSteps({ work }: { work: Steps }) {
+  return (
+    <Box
+      component="ol"
+      aria-label="Every step"
+      sx={{ display: "none", m: 0, pl: 6, "@media print": { display: "block" } }}
+    >
+      {work.steps.map((step) => {
+        const { what, where, isCapped } = work.words(step);
+        return (
+          <li key={step.id}>
+            {work.isDone(step) ? "☑" : "☐"} <strong>{what}</strong>
+            {where === "" ? "" : ` ${isCapped ? "⊓" : "→"} ${where}`} — {step.because}
+          </li>
+        );
+      })}
+    </Box>
+  );
+}
+
+function StepLine({ step, work }: { step: PlanStep; work: Steps }) {
+  const { wiring, leadOf } = useJob();
+  const { what, where, isCapped } = work.words(step);
+  const done = work.isDone(step);
   return (
     <Box component="li" sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
       <Box
         component="label"
         sx={{
           display: "grid",
-          gridTemplateColumns: { xs: "30px minmax(84px,auto) 1fr", md: "34px 130px minmax(200px,1fr) 1.3fr" },
+          gridTemplateColumns: "34px minmax(84px,auto) 1fr",
           columnGap: 3,
           alignItems: "center",
-          minHeight: 48,
-          py: 1.5,
+          minHeight: TOUCH,
+          py: 1,
           cursor: "pointer",
         }}
       >
@@ -105,48 +152,39 @@ function StepLine({ step, plan }: { step: PlanStep; plan: WiringPlan }) {
           component="input"
           type="checkbox"
           checked={done}
-          onChange={() => add({ kind: "tick", step: tick, done: !done })}
-          sx={{ width: 22, height: 22, accentColor: "var(--mui-palette-success-main)" }}
+          onChange={() => work.tick(step)}
+          sx={{ width: 24, height: 24, m: 0, accentColor: "var(--mui-palette-success-main)" }}
         />
         {step.lead === null ? (
           <Box
             component="span"
             sx={{
-              gridColumn: { xs: "2 / -1", md: "2 / 4" },
-              fontWeight: 700,
+              gridColumn: "2 / -1",
+              fontWeight: 650,
               color: done ? "text.secondary" : "text.primary",
             }}
           >
-            {step.does}
+            {what}
           </Box>
         ) : (
           <>
             <span>
-              {step.lead === FRAME ? (
-                <strong>Green or bare</strong>
-              ) : wiring.kind === "retrofit" ? (
-                <strong>{name(step.lead)}</strong>
+              {step.lead === FRAME || wiring.kind === "retrofit" ? (
+                <strong>{what}</strong>
               ) : (
-                <LeadTag lead={leadOf(step.lead)} name={name(step.lead)} />
+                <LeadTag lead={leadOf(step.lead)} name={what} />
               )}
             </span>
             <Box
               component="span"
-              sx={{ fontWeight: 700, color: step.to === CAPPED || done ? "text.secondary" : "text.primary" }}
+              sx={{ fontWeight: 650, color: isCapped || done ? "text.secondary" : "text.primary" }}
             >
-              {step.to === CAPPED ? "⊓ " : "→ "}
-              {to}
+              {isCapped ? "⊓ " : "→ "}
+              {where}
             </Box>
           </>
         )}
-        <Box
-          component="span"
-          sx={{
-            color: "text.secondary",
-            gridColumn: { xs: "2 / -1", md: "auto" },
-            fontSize: "0.9375rem",
-          }}
-        >
+        <Box component="span" sx={{ color: "text.secondary", gridColumn: "2 / -1", fontSize: "0.9375rem" }}>
           {step.because}
         </Box>
       </Box>

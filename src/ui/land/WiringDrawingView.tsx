@@ -2,10 +2,12 @@
 
 import { type Ref, useState } from "react";
 import type { Lead } from "@/core";
-import { type DrawnWire, FRAME, type WiringDrawing } from "@/core/wiring";
+import { type DrawnDevice, type DrawnWire, FRAME, type WiringDrawing } from "@/core/wiring";
 import { paintOf } from "../parts/insulation";
 import { MONO } from "../theme/theme";
+import { DeviceSymbol } from "./DeviceSymbol";
 import { LeadHandle, type Point } from "./LeadHandle";
+import { type DrawnPart, isLitDevice, isLitWire, type Lit, shade } from "./lit";
 
 interface Props {
   readonly ref?: Ref<SVGSVGElement>;
@@ -17,12 +19,27 @@ interface Props {
   readonly leadOf: (lead: string) => Lead;
   readonly name: (lead: string) => string;
   readonly placeOf: (lead: string) => string;
+  /** What the step at hand is about: it stands out, everything else is faint. Nothing is where left out. */
+  readonly lit?: Lit | null;
+  /** The part of the drawing that is shown, for a strip of it; the whole where left out. */
+  readonly part?: DrawnPart;
   /** Left out where the drawing is only looked at. */
   readonly onMove?: (lead: string, to: string) => void;
 }
 
 /** A wiring drawing as SVG: colours of insulation with their letters, everything else in the ink of the page. */
-export function WiringDrawingView({ ref, drawing, wrong, live, leadOf, name, placeOf, onMove }: Props) {
+export function WiringDrawingView({
+  ref,
+  drawing,
+  wrong,
+  live,
+  leadOf,
+  name,
+  placeOf,
+  lit = null,
+  part,
+  onMove,
+}: Props) {
   const [target, setTarget] = useState<string | null>(null);
   const [held, setHeld] = useState<{ lead: string; at: Point } | null>(null);
   const told = drawing.leads.map(({ id }) => `${name(id)} to ${placeOf(id)}`).join("; ");
@@ -30,28 +47,34 @@ export function WiringDrawingView({ ref, drawing, wrong, live, leadOf, name, pla
     <div
       style={{
         position: "relative",
-        minWidth: Math.min(drawing.width, SMALLEST_WIDTH),
+        minWidth: part ? 0 : Math.min(drawing.width, SMALLEST_WIDTH),
         maxWidth: drawing.width * LARGEST_SCALE,
         margin: "0 auto",
       }}
     >
       <svg
         ref={ref}
-        viewBox={`0 0 ${drawing.width} ${drawing.height}`}
+        viewBox={
+          part ? `${part.x} ${part.y} ${part.width} ${part.height}` : `0 0 ${drawing.width} ${drawing.height}`
+        }
         style={{ display: "block", width: "100%" }}
         role="img"
         aria-label={`Wiring drawing: ${told}`}
       >
         {drawing.devices.map((device) => (
-          <DeviceBox key={device.id} device={device} chosen={target} />
+          <g key={device.id} data-shade="" opacity={shade(lit, isLitDevice(lit, device, drawing))}>
+            <DeviceBox device={device} chosen={target} marked={lit?.device === device.id} />
+          </g>
         ))}
         {[...drawing.wires].sort(leadsOnTop).map((wire) => (
-          <WireLine
-            key={wire.id}
-            wire={wire}
-            lead={wire.lead ? leadOf(wire.lead) : null}
-            live={live?.has(wire.lead ?? "") ?? false}
-          />
+          <g key={wire.id} data-shade="" opacity={shade(lit, isLitWire(lit, wire))}>
+            {isLitWire(lit, wire) ? <Glow points={wire.points} /> : null}
+            <WireLine
+              wire={wire}
+              lead={wire.lead ? leadOf(wire.lead) : null}
+              live={live?.has(wire.lead ?? "") ?? false}
+            />
+          </g>
         ))}
         {drawing.joints.map(({ id, name: joint, x, y1, y2 }) => (
           <g key={id}>
@@ -63,7 +86,7 @@ export function WiringDrawingView({ ref, drawing, wrong, live, leadOf, name, pla
           </g>
         ))}
         {drawing.leads.map(({ id, at, cap }) => (
-          <g key={id}>
+          <g key={id} data-shade="" opacity={shade(lit, lit?.lead === id)}>
             {cap ? <Cap x={cap.x} y={cap.y} /> : null}
             {wrong.has(id) ? <WrongFrame x={at.x} y={at.y} /> : null}
             <LeadText
@@ -100,6 +123,21 @@ export function WiringDrawingView({ ref, drawing, wrong, live, leadOf, name, pla
 const SMALLEST_WIDTH = 640;
 const LARGEST_SCALE = 1.25;
 
+/** A broad band under the wire that is meant. */
+function Glow({ points }: { points: readonly Point[] }) {
+  return (
+    <path
+      data-glow=""
+      d={`M${points.map(({ x, y }) => `${x} ${y}`).join("L")}`}
+      fill="none"
+      stroke="var(--mui-palette-primary-main)"
+      strokeWidth="15"
+      strokeLinejoin="round"
+      opacity="0.35"
+    />
+  );
+}
+
 function Ring({ x, y }: Point) {
   return <circle cx={x} cy={y} r="11" fill="none" stroke="currentColor" strokeWidth="3" />;
 }
@@ -125,7 +163,15 @@ function leadsOnTop(a: DrawnWire, b: DrawnWire): number {
   return Number(a.kind === "lead") - Number(b.kind === "lead");
 }
 
-function DeviceBox({ device, chosen }: { device: WiringDrawing["devices"][number]; chosen: string | null }) {
+function DeviceBox({
+  device,
+  chosen,
+  marked,
+}: {
+  device: DrawnDevice;
+  chosen: string | null;
+  marked: boolean;
+}) {
   return (
     <g>
       <rect
@@ -137,6 +183,18 @@ function DeviceBox({ device, chosen }: { device: WiringDrawing["devices"][number
         stroke="currentColor"
         strokeWidth="1.5"
       />
+      {marked ? (
+        <rect
+          data-glow=""
+          x={device.x}
+          y={device.y}
+          width={device.width}
+          height={device.height}
+          fill="none"
+          stroke="var(--mui-palette-primary-main)"
+          strokeWidth="5"
+        />
+      ) : null}
       <text x={device.x + 10} y={device.y + 17} fontSize="14" fontWeight="700" fill="currentColor">
         {device.name}
       </text>
@@ -151,6 +209,9 @@ function DeviceBox({ device, chosen }: { device: WiringDrawing["devices"][number
           {device.note}
         </text>
       ) : null}
+      {device.symbols.map((symbol) => (
+        <DeviceSymbol key={JSON.stringify(symbol)} symbol={symbol} />
+      ))}
       {device.terminals.map(({ id, name, feed, at, used }) => (
         <g key={id} opacity={used ? 1 : 0.62}>
           <text

@@ -7,6 +7,7 @@ import { familyById, type WiringWish } from "@/core";
 import { canHavePlug, NO_CHANGES, speedForecast, speedsOf, tapName } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
+import { TurnPicture } from "../parts/TurnPicture";
 import { rememberSchool } from "./rememberedSchool";
 
 /** What a person chooses of the plan: its school, the speed of each call, the way it turns. */
@@ -18,6 +19,7 @@ export function Wishes() {
   );
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { plans, asMade, compartment } = wiring;
+  const turn = wiring.plan.turn.needed ?? wiring.plan.turn.asDrawn;
   const choose = (change: Partial<WiringWish>) =>
     add({ kind: "wiring-wish", wish: { ...job.wish, ...change } });
   const speeds = wiring.kind === "plan" ? speedsOf(wiring.motor) : 1;
@@ -33,7 +35,11 @@ export function Wishes() {
     <>
       {plans.length > 1 ? (
         <Choice
-          label="School"
+          label={
+            plans.some(({ id }) => id === "keep-one-dual")
+              ? "Keep the dual, or a separate capacitor"
+              : "How the capacitor is wired"
+          }
           value={asMade.id}
           onChange={(plan) => {
             rememberSchool(plan);
@@ -78,6 +84,7 @@ export function Wishes() {
               <option value="plug">the other way, by the plug of its start winding</option>
             ) : null}
           </Choice>
+          {turn ? <TurnPicture rotation={turn} /> : null}
           <Box sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1 }}>
             Reversed by {family?.reverseBy ?? "the plate’s drawing"}. Never by turning the blade over.
           </Box>

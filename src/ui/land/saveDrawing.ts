@@ -18,6 +18,12 @@ export function saveDrawingSvg(svg: SVGSVGElement, file: string): void {
   copy.removeAttribute("style");
   for (const node of copy.querySelectorAll("[tabindex],[role],[style]"))
     for (const name of ["tabindex", "role", "style", "aria-pressed"]) node.removeAttribute(name);
+  // What the step at hand lights is for the screen.
+  for (const glow of copy.querySelectorAll("[data-glow]")) glow.remove();
+  for (const shaded of copy.querySelectorAll("[data-shade]")) {
+    shaded.removeAttribute("data-shade");
+    shaded.removeAttribute("opacity");
+  }
   const ground = document.createElementNS("http://www.w3.org/2000/svg", "rect");
   for (const [name, value] of Object.entries({ width, height, fill: "#ffffff" }))
     ground.setAttribute(name, value);

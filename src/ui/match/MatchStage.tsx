@@ -13,8 +13,9 @@ import { RunPlanView } from "../cap/RunPlanView";
 import { TakeButton } from "../cap/TakeButton";
 import { useShelf } from "../cap/useShelf";
 import { useJob } from "../job/JobContext";
-import { UndoButtons } from "../job/JobFrame";
+import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
+import { WholePlateEntry } from "../plate/WholePlateEntry";
 import { Mounting } from "./Mounting";
 import { OfferLine } from "./OfferLine";
 import { useMatches } from "./useMatches";
@@ -54,13 +55,16 @@ export function MatchStage() {
         >
           <Typography variant="h2">What could take its place</Typography>
           {!known ? (
-            <Typography sx={{ mt: 2, color: "text.secondary" }}>
-              Type what can be read of the old motor in{" "}
-              <Link component={NextLink} href={`/jobs/${id}/plate`}>
-                Plate
-              </Link>
-              ; one field is enough to begin.
-            </Typography>
+            <Box sx={{ mt: 2 }}>
+              <WholePlateEntry motor="old" focused />
+              <Typography sx={{ color: "text.secondary" }}>
+                One figure is enough to begin; field by field it is typed in{" "}
+                <Link component={NextLink} href={`/jobs/${id}/plate`}>
+                  Plate
+                </Link>
+                .
+              </Typography>
+            </Box>
           ) : matches.isError ? (
             <Typography role="alert" sx={{ mt: 2, color: "warning.main", fontWeight: 600 }}>
               The stock cannot be had from the server just now. What you typed is kept; it is asked again when
@@ -192,7 +196,7 @@ function Chosen() {
                 borderColor: "divider",
                 fontSize: "0.9375rem",
               },
-              "& thead th": { fontSize: "0.8125rem", color: "text.secondary" },
+              "& thead th": { fontSize: "0.875rem", color: "text.secondary" },
             }}
           >
             <thead>

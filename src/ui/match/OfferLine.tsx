@@ -6,6 +6,12 @@ import { useId, useState } from "react";
 import type { Offer } from "@/core/replacement";
 import { Mark, Verdict } from "../parts/Verdict";
 
+/** "No cautions, 4 to measure": what speaks against it, and what nobody has read of the old motor yet. */
+function cautions(against: number, toMeasure: number): string {
+  const first = against === 0 ? "No cautions" : against === 1 ? "1 caution" : `${against} cautions`;
+  return toMeasure === 0 ? first : `${first}, ${toMeasure} to measure`;
+}
+
 /** One candidate with its reasons, the weightiest first; the rules' own words. */
 export function OfferLine({
   offer,
@@ -44,7 +50,7 @@ export function OfferLine({
           word={
             against.length === 0 && toCheck.length === 0
               ? "Like for like"
-              : `${against.length} to weigh, ${toCheck.length} to check`
+              : cautions(against.length, toCheck.length)
           }
         />
         <Box component="span" sx={{ color: "text.secondary", minWidth: 90 }}>

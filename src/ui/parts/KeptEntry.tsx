@@ -11,10 +11,19 @@ interface Props {
   readonly onKeep: (text: string) => string | null;
   readonly maxLength?: number;
   readonly numeric?: boolean;
+  readonly focused?: boolean;
 }
 
 /** A short entry that is kept when the field is left or Enter is pressed; what cannot be kept stays and says why. */
-export function KeptEntry({ label, value, placeholder, onKeep, maxLength = 20, numeric = false }: Props) {
+export function KeptEntry({
+  label,
+  value,
+  placeholder,
+  onKeep,
+  maxLength = 20,
+  numeric = false,
+  focused = false,
+}: Props) {
   const [text, setText] = useState(value);
   const [fault, setFault] = useState<string | null>(null);
   useEffect(() => {
@@ -28,6 +37,7 @@ export function KeptEntry({ label, value, placeholder, onKeep, maxLength = 20, n
       placeholder={placeholder}
       maxLength={maxLength}
       numeric={numeric}
+      focused={focused}
       fault={fault ?? undefined}
       onChange={(next) => {
         setText(next);

@@ -14,6 +14,8 @@ interface Props {
   readonly fault?: string | undefined;
   readonly maxLength?: number;
   readonly numeric?: boolean;
+  /** Has the cursor when the screen comes: where it is the first thing to be typed. */
+  readonly focused?: boolean;
   /** The field is left, or Enter pressed in it; left out in a form that is kept as a whole. */
   readonly onLeave?: () => void;
 }
@@ -28,6 +30,7 @@ export function PlainEntry({
   fault,
   maxLength = 60,
   numeric = false,
+  focused = false,
   onLeave,
 }: Props) {
   const id = useId();
@@ -41,6 +44,7 @@ export function PlainEntry({
           type={type}
           value={value}
           placeholder={placeholder}
+          autoFocus={focused}
           onChange={(event) => onChange(event.target.value)}
           onBlur={onLeave}
           onKeyDown={(event) => {
@@ -71,7 +75,7 @@ export function PlainEntry({
           component="span"
           id={id}
           role="alert"
-          sx={{ display: "block", color: "warning.main", fontWeight: 600, fontSize: "0.8125rem" }}
+          sx={{ display: "block", color: "warning.main", fontWeight: 600, fontSize: "0.875rem" }}
         >
           {fault}
         </Box>

@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import NextLink from "next/link";
 import type { ReactNode } from "react";
 import { SchemeSwitch } from "../theme/SchemeSwitch";
+import { SkipLink } from "./SkipLink";
 
 /** The bar over every page: the way home, what the page puts there, the scheme. */
 export function TopBar({ children }: { children?: ReactNode }) {
@@ -21,6 +22,7 @@ export function TopBar({ children }: { children?: ReactNode }) {
         borderColor: "text.primary",
       }}
     >
+      <SkipLink />
       <Box
         component={NextLink}
         href="/"

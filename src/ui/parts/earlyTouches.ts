@@ -66,6 +66,7 @@ export async function replayEarly(): Promise<void> {
   const early = window.oddLeadEarly;
   if (!early || early.listens) return;
   for (let next = early.held.shift(); next; next = early.held.shift()) {
+    await listening(next.on);
     early.listens = true;
     replay(next);
     early.listens = false;
@@ -73,6 +74,20 @@ export async function replayEarly(): Promise<void> {
     await new Promise((resolve) => setTimeout(resolve));
   }
   early.listens = true;
+}
+
+const LOOK_MS = 30;
+const MOST_LOOKS = 300;
+
+/**
+ * Waits until React listens to an element: a part whose script comes on its own is taken over later than the frame, and
+ * an event before that is dropped. React says so only by the property that it puts on each element it has taken over.
+ */
+async function listening(element: Element): Promise<void> {
+  for (let look = 0; look < MOST_LOOKS; look++) {
+    if (!element.isConnected || Object.keys(element).some((key) => key.startsWith("__reactProps"))) return;
+    await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
+  }
 }
 
 function replay(held: Held): void {

@@ -7,6 +7,7 @@ const never = () => () => undefined;
 /** A day of this device's clock, "2026-11-28". */
 export function localDay(at: Date | string): string {
   const date = new Date(at);
+  if (Number.isNaN(date.getTime())) return "";
   const two = (value: number) => String(value).padStart(2, "0");
   return `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`;
 }

@@ -1,5 +1,5 @@
 import { type PDFPage, rgb } from "pdf-lib";
-import type { WiringDrawing } from "@/core/wiring";
+import { symbolPath, type WiringDrawing } from "@/core/wiring";
 import { paintOf } from "../parts/insulation";
 import type { Faces } from "./faces";
 
@@ -54,6 +54,14 @@ export function drawWiring(
     });
     text(device.name, device.x + 10, device.y + 17, 13, true);
     text(device.note, device.x + device.width - 10 - wide(device.note, 11), device.y + 17, 11);
+    for (const symbol of device.symbols)
+      page.drawSvgPath(symbolPath(symbol), {
+        x: room.left,
+        y: room.top,
+        scale,
+        borderColor: INK,
+        borderWidth: 1.2,
+      });
     for (const { name: terminal, at: where, used } of device.terminals) {
       text(terminal, where.x - 14 - wide(terminal, 12), where.y + 4, 12);
       page.drawCircle({

@@ -2,32 +2,28 @@
 
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
-import { useEffect, useId, useState } from "react";
+import { useId } from "react";
 import type { PlateField, PlateReading } from "@/core";
-import { useJob } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
+import { useKeptField } from "./useKeptField";
 
 interface Props {
   readonly field: PlateField;
   readonly motor: "old" | "new";
   readonly reading: PlateReading;
+  /** Where it stands besides the plate: its own name keeps it apart from the cell of the same field. */
+  readonly place?: "asked" | "beside";
 }
 
 const MOST_LETTERS = 60;
 
 /** One field of a plate: typed as it stands there, kept as typed, said in full below. */
-export function PlateFieldEntry({ field, motor, reading }: Props) {
-  const { job, add } = useJob();
-  const kept = job.plates[motor][field.id] ?? "";
-  const [text, setText] = useState(kept);
+export function PlateFieldEntry({ field, motor, reading, place = "beside" }: Props) {
+  const { kept, text, setText, keep } = useKeptField(field, motor);
   const id = useId();
-  useEffect(() => setText(kept), [kept]);
-  const keep = (typed: string) => {
-    if (typed.trim() !== kept) add({ kind: "plate", motor, field: field.id, typed: typed.trim() });
-  };
   const fault = reading.faults[field.id];
   const says = kept === "" ? null : field.say(reading.plate);
-  const label = `${field.title}, ${motor} motor`;
+  const label = place === "asked" ? `${field.title}, asked for` : `${field.title}, ${motor} motor`;
   const frame = {
     width: "100%",
     minHeight: TOUCH,
@@ -42,7 +38,11 @@ export function PlateFieldEntry({ field, motor, reading }: Props) {
       <Box
         component="label"
         htmlFor={id}
-        sx={{ display: { xs: "block", md: "none" }, fontSize: "0.875rem", color: "text.secondary" }}
+        sx={{
+          display: place === "asked" ? "none" : "block",
+          fontSize: "0.875rem",
+          color: "text.secondary",
+        }}
       >
         {field.title}
       </Box>
@@ -86,14 +86,14 @@ export function PlateFieldEntry({ field, motor, reading }: Props) {
         <Box
           id={`${id}-says`}
           role="alert"
-          sx={{ color: "warning.main", fontWeight: 600, fontSize: "0.8125rem", lineHeight: 1.35, mt: 0.5 }}
+          sx={{ color: "warning.main", fontWeight: 600, fontSize: "0.875rem", lineHeight: 1.35, mt: 0.5 }}
         >
           {fault.says}
         </Box>
       ) : says && !field.choices ? (
         <Box
           id={`${id}-says`}
-          sx={{ color: "success.main", fontSize: "0.8125rem", lineHeight: 1.35, mt: 0.5 }}
+          sx={{ color: "success.main", fontSize: "0.875rem", lineHeight: 1.35, mt: 0.5 }}
         >
           {says}
         </Box>

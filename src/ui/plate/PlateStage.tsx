@@ -4,29 +4,29 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { missingOf, PLATE_FIELDS, type PlateField, readPlate } from "@/core";
+import { hasNewMotor, PLATE_FIELDS, type PlateFieldId, readPlate } from "@/core";
 import { useJob } from "../job/JobContext";
-import { UndoButtons } from "../job/JobFrame";
+import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
 import { Mark } from "../parts/Verdict";
+import { DrawnPlate } from "./DrawnPlate";
+import { NextMissing } from "./NextMissing";
 import { PlaceEntry } from "./PlaceEntry";
 import { PlateFieldEntry } from "./PlateFieldEntry";
+import { BESIDE_PLATE } from "./plateLayout";
 import { RotationHelper } from "./RotationHelper";
 import { WholePlateEntry } from "./WholePlateEntry";
 
-const PARTS: readonly { readonly part: PlateField["part"]; readonly title: string }[] = [
-  { part: "drive", title: "Drive" },
-  { part: "supply", title: "Supply" },
-  { part: "capacitor", title: "Capacitor" },
-  { part: "body", title: "Body" },
-  { part: "use", title: "Use" },
-];
-
-/** Plate: what can still be read of the old motor and the new, side by side, and what is missing. */
+/** Plate: what can still be read of the motor, drawn as a plate; the new one's beside it where there is one. */
 export function PlateStage() {
   const { job } = useJob();
+  const both = hasNewMotor(job);
   const [shown, setShown] = useState<"old" | "new">("old");
-  const readings = { old: readPlate(job.plates.old), new: readPlate(job.plates.new) };
+  const [lit, setLit] = useState<readonly PlateFieldId[]>([]);
+  const show = (motor: "old" | "new") => {
+    setShown(motor);
+    setLit([]);
+  };
   return (
     <Box
       sx={{
@@ -35,7 +35,7 @@ export function PlateStage() {
         gap: { xs: 6, md: 10 },
       }}
     >
-      <Box component="section" aria-label="Plates">
+      <Box component="section" aria-label="Plates" sx={{ minWidth: 0 }}>
         <Box
           role="group"
           aria-label="Which plate"
@@ -46,7 +46,7 @@ export function PlateStage() {
               key={motor}
               color="inherit"
               aria-pressed={shown === motor}
-              onClick={() => setShown(motor)}
+              onClick={() => show(motor)}
               sx={{
                 flex: 1,
                 minHeight: 48,
@@ -58,49 +58,15 @@ export function PlateStage() {
             </Button>
           ))}
         </Box>
-        <WholePlateEntry key={shown} motor={shown} />
-        <Box
-          sx={{
-            display: { xs: "none", md: "grid" },
-            gridTemplateColumns: "150px 1fr 1fr",
-            gap: 4,
-            borderBottom: "1.5px solid",
-            pb: 1,
-          }}
-        >
-          <span />
-          <Typography variant="h2">Old motor</Typography>
-          <Typography variant="h2">New motor{job.chosen ? `: ${job.chosen.name}` : ""}</Typography>
-        </Box>
-        {PARTS.map(({ part, title }) => (
-          <Box key={part} component="section" aria-label={title}>
-            <Typography variant="h3" sx={{ mt: 5, mb: 1, fontSize: "1rem", fontWeight: 700 }}>
-              {title}
-            </Typography>
-            {PLATE_FIELDS.filter((field) => field.part === part).map((field) => (
-              <Box
-                key={field.id}
-                sx={{
-                  display: "grid",
-                  gridTemplateColumns: { xs: "minmax(0,1fr)", md: "150px 1fr 1fr" },
-                  columnGap: 4,
-                  py: 1,
-                  borderBottom: "1px solid",
-                  borderColor: "divider",
-                }}
-              >
-                <Box component="span" sx={{ display: { xs: "none", md: "block" }, pt: 3, fontWeight: 600 }}>
-                  {field.title}
-                </Box>
-                {(["old", "new"] as const).map((motor) => (
-                  <Box key={motor} sx={{ display: { xs: shown === motor ? "block" : "none", md: "block" } }}>
-                    <PlateFieldEntry field={field} motor={motor} reading={readings[motor]} />
-                  </Box>
-                ))}
-              </Box>
-            ))}
-          </Box>
-        ))}
+        <WholePlateEntry key={shown} motor={shown} onPlaced={setLit} />
+        <DrawnPlate
+          key={`plate ${shown}`}
+          motor={shown}
+          title={shown === "old" ? "Old motor" : `New motor${job.chosen ? `: ${job.chosen.name}` : ""}`}
+          lit={lit}
+        />
+        <Beside motor={shown} />
+        {both ? <Differences /> : null}
         <Box sx={{ mt: 4 }}>
           <UndoButtons />
         </Box>
@@ -114,13 +80,14 @@ export function PlateStage() {
           minWidth: 0,
           position: { md: "sticky" },
           top: 16,
-          maxHeight: { md: "calc(100vh - 32px)" },
+          maxHeight: { md: "calc(100vh - 96px)" },
           overflowY: { md: "auto" },
+          "@media print": { position: "static", maxHeight: "none", overflow: "visible" },
         }}
       >
         <Doubts />
+        <NextMissing />
         <Understood />
-        <Missing />
         <Fold
           title="The turn the fan wants"
           open={false}
@@ -131,6 +98,87 @@ export function PlateStage() {
         <Fold title="The place it goes to" open={false} summary="supply, room, calls">
           <PlaceEntry />
         </Fold>
+      </Box>
+    </Box>
+  );
+}
+
+/** What no plate tells: measured and seen on the motor itself. */
+function Beside({ motor }: { motor: "old" | "new" }) {
+  const { job } = useJob();
+  const reading = readPlate(job.plates[motor]);
+  const known = BESIDE_PLATE.filter((id) => job.plates[motor][id] !== undefined).length;
+  return (
+    <Box sx={{ mt: 4 }}>
+      <Fold
+        title="On the motor itself"
+        summary={known > 0 ? `${known} known` : "shaft, body, mount, leads: by tape and eye"}
+        open={known > 0}
+      >
+        <Box
+          sx={{
+            display: "grid",
+            gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(3, minmax(0,1fr))" },
+            gap: 3,
+            alignItems: "start",
+          }}
+        >
+          {BESIDE_PLATE.map((id) => {
+            const field = PLATE_FIELDS.find((one) => one.id === id);
+            return field ? (
+              <PlateFieldEntry key={`${motor} ${id}`} field={field} motor={motor} reading={reading} />
+            ) : null;
+          })}
+        </Box>
+      </Fold>
+    </Box>
+  );
+}
+
+/** Old and new side by side, where both exist: what both plates tell. */
+function Differences() {
+  const { job } = useJob();
+  const [old, made] = [readPlate(job.plates.old), readPlate(job.plates.new)];
+  const rows = PLATE_FIELDS.flatMap((field) => {
+    const [was, is] = [field.say(old.plate), field.say(made.plate)];
+    return was === null && is === null ? [] : [{ field, was, is }];
+  });
+  return (
+    <Box component="section" aria-label="Old and new" sx={{ mt: 5 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Old and new
+      </Typography>
+      <Box
+        component="table"
+        sx={{
+          borderCollapse: "collapse",
+          width: "100%",
+          "& th, & td": {
+            textAlign: "left",
+            verticalAlign: "top",
+            py: 1,
+            pr: 3,
+            borderBottom: "1px solid",
+            borderColor: "divider",
+          },
+        }}
+      >
+        <thead>
+          <tr>
+            <th scope="col">Field</th>
+            <th scope="col">Old</th>
+            <th scope="col">New</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ field, was, is }) => (
+            <tr key={field.id}>
+              <th scope="row">{field.title}</th>
+              <td>{was ?? "—"}</td>
+              <td>{is ?? "—"}</td>
+            </tr>
+          ))}
+        </tbody>
       </Box>
     </Box>
   );
@@ -185,36 +233,6 @@ function Understood() {
           ))}
         </Box>
       )}
-    </Box>
-  );
-}
-
-/** What is missing and matters, with how to get it. */
-function Missing() {
-  const { job } = useJob();
-  const missing = missingOf(readPlate(job.plates.old).plate);
-  const decides = missing.filter(({ matters }) => matters === "decides");
-  const ranks = missing.filter(({ matters }) => matters === "ranks");
-  if (missing.length === 0) return null;
-  return (
-    <Box component="section" aria-label="Missing">
-      <Typography variant="h2">Missing, and it matters</Typography>
-      {decides.length > 0 ? (
-        <Box component="ul" sx={{ m: 0, mt: 2, pl: 5 }}>
-          {decides.map(({ field, title, howToGet }) => (
-            <li key={field}>
-              <b>{title}</b>: {howToGet}
-            </li>
-          ))}
-        </Box>
-      ) : (
-        <Typography sx={{ mt: 2, color: "text.secondary" }}>Nothing that decides is missing.</Typography>
-      )}
-      {ranks.length > 0 ? (
-        <Typography sx={{ mt: 2, color: "text.secondary" }}>
-          Would help to rank: {ranks.map(({ title }) => title.toLowerCase()).join(", ")}.
-        </Typography>
-      ) : null}
     </Box>
   );
 }

@@ -5,14 +5,24 @@ import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
 import { type FormEvent, useState } from "react";
-import { PLATE_FIELDS, readPlateLine } from "@/core";
+import { PLATE_FIELDS, type PlateFieldId, readPlateLine } from "@/core";
 import { useJob } from "../job/JobContext";
 import { MONO } from "../theme/theme";
 
 const MOST_LETTERS = 200;
 
 /** The whole plate typed in one line, as it stands there; each piece goes to its field. */
-export function WholePlateEntry({ motor }: { motor: "old" | "new" }) {
+export function WholePlateEntry({
+  motor,
+  onPlaced,
+  focused = false,
+}: {
+  motor: "old" | "new";
+  /** The fields that the line went to. */
+  onPlaced?: (fields: readonly PlateFieldId[]) => void;
+  /** Has the cursor when the screen comes: where the plate is the first thing to be typed. */
+  focused?: boolean;
+}) {
   const { job, add } = useJob();
   const [line, setLine] = useState("");
   const [says, setSays] = useState<string | null>(null);
@@ -24,6 +34,7 @@ export function WholePlateEntry({ motor }: { motor: "old" | "new" }) {
       const text = typed[id] ?? "";
       if (job.plates[motor][id] !== text) add({ kind: "plate", motor, field: id, typed: text });
     }
+    onPlaced?.(found.map(({ id }) => id));
     const names = found.map(({ title }) => title.toLowerCase()).join(", ");
     setSays(
       found.length === 0
@@ -47,6 +58,7 @@ export function WholePlateEntry({ motor }: { motor: "old" | "new" }) {
         <Box sx={{ display: "flex", gap: 2 }}>
           <InputBase
             value={line}
+            autoFocus={focused}
             placeholder="1/3 HP 1075/3SPD 208-230V 60HZ 2.6A 5MFD 370V CWLE"
             onChange={(event) => setLine(event.target.value)}
             inputProps={{ maxLength: MOST_LETTERS, autoComplete: "off", spellCheck: false }}

@@ -10,6 +10,7 @@ import { type FaultGrade, type FaultWish, WIRING_EQUIPMENT } from "@/core/practi
 import { compartmentById } from "@/core/wiring";
 import { Choice } from "../parts/Choice";
 import { PlainEntry } from "../parts/PlainEntry";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { FaultBench } from "./FaultBench";
 import { FaultProgress } from "./FaultProgress";
@@ -24,7 +25,11 @@ export function FaultPracticePage() {
   return (
     <QueryClientProvider client={client}>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 1240, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{ maxWidth: 1240, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}
+      >
         <Typography variant="h1">Practice</Typography>
         <PracticeTabs current="fault" />
         <FaultPractice />

@@ -6,6 +6,7 @@ import { useQuery } from "@tanstack/react-query";
 import dynamic from "next/dynamic";
 import { asked } from "@/contract/call";
 import { faultResults } from "@/contract/routes/practice";
+import { LocalDay } from "../parts/LocalDay";
 import { Mark } from "../parts/Verdict";
 
 const FaultProgressChart = dynamic(() => import("./FaultProgressChart").then((m) => m.FaultProgressChart), {
@@ -52,7 +53,7 @@ export function FaultProgress({ person, upTo }: { person: string; upTo: string }
                 >
                   <Mark weight={isRight ? "good" : "again"} />
                   <span>
-                    {at.slice(0, 10)} · {equipment} · {cause.replaceAll("-", " ")} · {minutes} min
+                    <LocalDay at={at} /> · {equipment} · {cause.replaceAll("-", " ")} · {minutes} min
                     {bestMinutes === null ? "" : `, best ${bestMinutes}`}
                   </span>
                 </Box>

@@ -159,7 +159,7 @@ export function PracticeBench({ work, person, onWork, onGrade, onGiveUp }: Props
             Note it
           </Button>
         </Box>
-        <Typography sx={{ mt: 1, fontSize: "0.8125rem", color: "text.secondary" }}>
+        <Typography sx={{ mt: 1, fontSize: "0.875rem", color: "text.secondary" }}>
           Keys: a to {KEYS[leads.length - 1]} for the leads, s for the shell, Enter notes the value. A probe
           on a lead is lifted by touching it again.
         </Typography>
@@ -205,7 +205,7 @@ function PlaceButton({
       <Box
         component="span"
         aria-hidden="true"
-        sx={{ fontFamily: MONO, color: "text.secondary", fontSize: "0.8125rem" }}
+        sx={{ fontFamily: MONO, color: "text.secondary", fontSize: "0.875rem" }}
       >
         {letter}
       </Box>
@@ -217,7 +217,7 @@ function PlaceButton({
             ml: "auto",
             color: "primary.main",
             fontWeight: 700,
-            fontSize: "0.8125rem",
+            fontSize: "0.875rem",
             whiteSpace: "nowrap",
           }}
         >

@@ -6,6 +6,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { v7 as uuid, v4 } from "uuid";
 import type { Grade, PracticeWish } from "@/core/practice";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { GradeView } from "./GradeView";
 import { PracticeBench } from "./PracticeBench";
@@ -26,7 +27,11 @@ export function PracticePage() {
   return (
     <QueryClientProvider client={client}>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 1240, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{ maxWidth: 1240, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}
+      >
         <Practice />
       </Box>
     </QueryClientProvider>

@@ -66,7 +66,7 @@ function ResultTable({ list }: { list: readonly PracticeLine[] }) {
           borderColor: "divider",
         },
         "& td:first-of-type": { whiteSpace: "nowrap" },
-        "& th": { fontSize: "0.8125rem", color: "text.secondary", fontWeight: 600 },
+        "& th": { fontSize: "0.875rem", color: "text.secondary", fontWeight: 600 },
       }}
     >
       <thead>

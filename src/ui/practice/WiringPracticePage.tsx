@@ -6,6 +6,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { useEffect, useState } from "react";
 import { v4 } from "uuid";
 import type { WiringGrade, WiringWish } from "@/core/practice";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { PracticeTabs } from "./PracticeTabs";
 import { rememberedPerson, rememberPerson } from "./practiceState";
@@ -21,7 +22,11 @@ export function WiringPracticePage() {
   return (
     <QueryClientProvider client={client}>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 1240, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{ maxWidth: 1240, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}
+      >
         <Typography variant="h1">Practice</Typography>
         <PracticeTabs current="wiring" />
         <WiringPractice />

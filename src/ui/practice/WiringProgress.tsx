@@ -6,6 +6,7 @@ import { useQuery } from "@tanstack/react-query";
 import dynamic from "next/dynamic";
 import { asked } from "@/contract/call";
 import { wiringResults } from "@/contract/routes/practice";
+import { LocalDay } from "../parts/LocalDay";
 import { Mark } from "../parts/Verdict";
 
 const WiringProgressChart = dynamic(
@@ -53,7 +54,7 @@ export function WiringProgress({ person, upTo }: { person: string; upTo: string 
                 >
                   <Mark weight={isRight ? "good" : "again"} />
                   <span>
-                    {at.slice(0, 10)} · {task === "find-it" ? "a fault looked for" : "a motor wired"} ·{" "}
+                    <LocalDay at={at} /> · {task === "find-it" ? "a fault looked for" : "a motor wired"} ·{" "}
                     {equipment} · {isRight ? "right" : "not right"}
                   </span>
                 </Box>

@@ -18,7 +18,7 @@ const FIELD_WORDS: Readonly<Record<keyof ProbeAbout, string>> = {
   dualVoltage: "Two voltages",
   volts: "Volts",
   kind: "Kind of drive",
-  trustColours: "Trust in colours",
+  trustColours: "Use wire colors as a hint",
   startInLine: "In line with the start winding",
 };
 
@@ -49,7 +49,7 @@ export function AboutEntry() {
     byPlate[field] === undefined ? "not known" : `by the plate: ${wordOf(field, byPlate[field])}`;
   const tell = (change: Partial<ProbeAbout>) => add({ kind: "told", v: 2, about: { ...about, ...change } });
   return (
-    <Fold title="Told by plate or machine" summary="what is known beside the ohms" open>
+    <Fold title="What the plate says" summary="what is known beside the ohms" open>
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
         Leave open what you do not know. It shifts what is likely and never overrules the meter.
       </Typography>
@@ -142,7 +142,7 @@ export function AboutEntry() {
           <option value="no">nothing</option>
         </Choice>
         <Choice
-          label="Trust in colours"
+          label="Use wire colors as a hint"
           value={String(about.trustColours ?? 0)}
           onChange={(v) => tell({ trustColours: Number(v) })}
         >

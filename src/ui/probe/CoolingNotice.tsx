@@ -3,9 +3,10 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { COOLING_MINUTES } from "@/core";
 import { useJob } from "../job/JobContext";
+import { signal } from "../parts/signals";
 import { TOUCH } from "../theme/theme";
 import type { Target } from "./target";
 
@@ -18,6 +19,14 @@ const TICK_MS = 1000;
 export function CoolingNotice({ onChoose }: { onChoose: (target: Target) => void }) {
   const { job, answer, add, short } = useJob();
   const now = useNow(job.cooling !== null);
+  const until = job.cooling ? Date.parse(job.cooling.since) + COOLING_MINUTES * 60_000 : null;
+  const over = until !== null && now !== null && now >= until;
+  // Sounds when the time runs out here, not for one that was over when the page was opened.
+  const waited = useRef(false);
+  useEffect(() => {
+    if (over && waited.current) signal("time-over");
+    waited.current = until !== null && now !== null && !over;
+  }, [over, until, now]);
   const open = answer?.findings.find(({ code }) => code === "open-common" || code === "open-winding");
   if (!job.cooling) {
     if (!open || open.leads.length === 0) return null;

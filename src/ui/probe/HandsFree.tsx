@@ -60,7 +60,7 @@ export function HandsFree({ on, onChange, aloud, onAloud, taken, signed, onStrik
               Strike it (Backspace)
             </Button>
           ) : null}
-          <Typography sx={{ color: "text.secondary", fontSize: "0.8125rem", mt: 1 }}>
+          <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1 }}>
             Does it read open? Lift, and touch tip to tip for a moment; or press Space or a pedal (Page Down).
             Backspace or Page Up strikes the last value.
           </Typography>

@@ -11,6 +11,7 @@ import {
   COLOUR_LETTERS,
   COLOUR_WORD,
   type ColourLetters,
+  couldBe,
   type Insulation,
   LEAD_LIMITS,
   type LeadEntry,
@@ -20,6 +21,7 @@ import { useJob } from "../job/JobContext";
 import { CLEARS } from "../parts/earlyTouches";
 import { LeadTag, WirePiece } from "../parts/LeadTag";
 import { MONO, TOUCH } from "../theme/theme";
+import { PhotoLeads } from "./PhotoLeads";
 
 /** The leads by colour and stripe: typed in a row, or picked by letters. */
 export function LeadsEntry() {
@@ -50,10 +52,16 @@ export function LeadsEntry() {
     const words = row.split(/[\s,;]+/).filter(Boolean);
     const read = words.map((word) => ({ word, insulation: parseLeadEntry(word) }));
     const bad = read.filter((r) => !r.insulation).map((r) => `“${r.word}”`);
+    const [unsure] = words.filter((word) => parts(word).some((part) => couldBe(part).length > 0));
+    if (unsure !== undefined) {
+      setText(row);
+      setFault(askWhich(unsure));
+      return;
+    }
     if (bad.length > 0) {
       setText(row);
       setFault(
-        `${bad.join(", ")} is no colour we know. Write letters such as WH, BK, or WH/BK for a stripe; numbers as T1, or BK:T5.`,
+        `${bad.join(", ")} is no color we know. Write letters such as WH, BK, or WH/BK for a stripe; numbers as T1, or BK:T5.`,
       );
       return;
     }
@@ -120,7 +128,7 @@ export function LeadsEntry() {
           placeholder="WH BK RD BN BN/WH"
           autoFocus={job.leads.length === 0}
           inputProps={{
-            "aria-label": "Lead colours, in a row",
+            "aria-label": "Lead colors, in a row",
             autoCapitalize: "characters",
             autoComplete: "off",
             spellCheck: false,
@@ -150,6 +158,7 @@ export function LeadsEntry() {
         {fault}
       </Box>
       <ColourPicker onPick={(insulation) => addLeads([insulation])} />
+      <PhotoLeads onPick={(insulation) => addLeads([insulation])} />
     </Box>
   );
 }
@@ -210,10 +219,22 @@ function ColourPicker({ onPick }: { onPick: (insulation: Insulation) => void }) 
       >
         {striped
           ? base
-            ? `${base} with stripe … touch the stripe’s colour`
-            : "Striped: touch the base colour"
+            ? `${base} with stripe … touch the stripe’s color`
+            : "Striped: touch the base color"
           : "With a stripe"}
       </Button>
     </Box>
   );
+}
+
+/** The colours that a typed lead names: its insulation and its stripe, its number left out. */
+function parts(word: string): string[] {
+  return (word.split(/[:=]/)[0] ?? "").split("/");
+}
+
+/** A short form that hands write for more than one colour is asked back. */
+function askWhich(word: string): string {
+  const part = parts(word).find((one) => couldBe(one).length > 0) ?? word;
+  const choices = couldBe(part).map((letters) => `${COLOUR_WORD[letters]} (${letters})`);
+  return `“${part}”: ${choices.slice(0, -1).join(", ")} or ${choices.at(-1)}? Write the two letters.`;
 }

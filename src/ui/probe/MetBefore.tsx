@@ -17,7 +17,9 @@ import {
 } from "@/core";
 import { useJob } from "../job/JobContext";
 import { CAUSE_NAMES } from "../parts/causeNames";
+import { LocalDay } from "../parts/LocalDay";
 import { PlainLink } from "../parts/PlainLink";
+import { useLocalDay } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
 
 type Met = z.output<typeof askMetBefore.answer>["met"][number];
@@ -54,7 +56,7 @@ export function MetBefore() {
       {others.map((met) => (
         <Typography key={met.job.id} sx={{ mt: 1, color: "text.secondary" }}>
           The same ohms: <PlainLink href={`/jobs/${met.job.id}/probe`}>{met.job.title}</PlainLink>,{" "}
-          {met.job.at.slice(0, 10)}
+          <LocalDay at={met.job.at} />
         </Typography>
       ))}
     </Box>
@@ -64,7 +66,7 @@ export function MetBefore() {
 function Earlier({ met }: { met: Met }) {
   const { add, short, job } = useJob();
   const { print, map } = met;
-  const on = met.job.at.slice(0, 10);
+  const on = useLocalDay(met.job.at);
   const found = (CAUSE_NAMES as Readonly<Record<string, string>>)[met.job.cause] ?? met.job.cause;
   const source = `Met ${on}: ${met.job.title}`.slice(0, 80);
   const taken = job.reference?.source === source;

@@ -170,7 +170,7 @@ function Cell({ label, readings, expected, lit, mark, apart = false, onClick }: 
           <Box
             component="s"
             key={r.fact}
-            sx={{ display: "block", fontSize: "0.75rem", color: "text.secondary" }}
+            sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}
           >
             {r.typed}
           </Box>
@@ -179,7 +179,7 @@ function Cell({ label, readings, expected, lit, mark, apart = false, onClick }: 
           {stands ? (mark ? `${stands.typed} !` : stands.typed) : ""}
         </Box>
         {expected ? (
-          <Box component="span" sx={{ display: "block", fontSize: "0.75rem", color: "text.secondary" }}>
+          <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
             {stands ? `≈ ${expected}` : `(${expected})`}
           </Box>
         ) : null}

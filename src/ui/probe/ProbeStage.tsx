@@ -1,28 +1,47 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { type ReactNode, useState } from "react";
-import { LEAD_LIMITS } from "@/core";
+import { v7 as uuid } from "uuid";
+import { type Insulation, LEAD_LIMITS } from "@/core";
 import { useJob } from "../job/JobContext";
-import { UndoButtons } from "../job/JobFrame";
+import { UndoButtons } from "../job/UndoButtons";
+import { useWakeLock } from "../parts/useWakeLock";
 import { ConditionsEntry } from "../reference/ConditionsEntry";
 import { InsulationPanel } from "../reference/InsulationPanel";
 import { ReferencePanel } from "../reference/ReferencePanel";
+import { TOUCH } from "../theme/theme";
 import { AboutEntry } from "./AboutEntry";
 import { LeadsEntry } from "./LeadsEntry";
 import { MetBefore } from "./MetBefore";
 import { MeterEntry } from "./MeterEntry";
 import { PairTable } from "./PairTable";
 import { ReadingEntry } from "./ReadingEntry";
+import { SignalChoice } from "./SignalChoice";
 import { askedTarget, type Target } from "./target";
 import { VerdictPanel } from "./VerdictPanel";
 import { WindingDrawing } from "./WindingDrawing";
 
+/** The leads of the motor to try it on: a fan of two speeds, made up. */
+const TRIAL_LEADS: readonly Insulation[] = [
+  { colour: "white" },
+  { colour: "black" },
+  { colour: "red" },
+  { colour: "brown" },
+];
+
 /** Probe: touch two leads, type what the meter shows, see what it means. */
 export function ProbeStage() {
-  const { job, answer, working } = useJob();
+  const { job, answer, working, add } = useJob();
   const [chosen, setChosen] = useState<Target | null>(null);
+  const [trial, setTrial] = useState(false);
+  const tryIt = () => {
+    setTrial(true);
+    for (const insulation of TRIAL_LEADS) add({ kind: "lead", lead: { id: uuid(), ...insulation } });
+  };
+  useWakeLock();
   const enough = job.leads.length >= LEAD_LIMITS.fewest;
   const here = (id: string) => job.leads.some((lead) => lead.id === id);
   const stands = chosen && (chosen.kind === "pair" ? chosen.between.every(here) : here(chosen.lead));
@@ -32,24 +51,45 @@ export function ProbeStage() {
       sx={{
         display: "grid",
         gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,11fr) minmax(0,10fr)" },
-        gridTemplateAreas: { xs: '"entry" "verdict" "table"', md: '"entry verdict" "table verdict"' },
-        gridTemplateRows: { md: "auto 1fr" },
         columnGap: 10,
         rowGap: 6,
+        alignItems: "start",
       }}
     >
-      <Column area="entry">
-        <LeadsEntry />
-        {enough ? <ReadingEntry target={target} isChosen={stands ?? false} onChoose={setChosen} /> : null}
+      <Column>
+        <Part place={1}>
+          <LeadsEntry />
+          {enough ? (
+            <ReadingEntry target={target} isChosen={stands ?? false} onChoose={setChosen} simulated={trial} />
+          ) : null}
+        </Part>
+        <Part place={3}>
+          {enough ? <PairTable target={target} onChoose={setChosen} /> : null}
+          <UndoButtons />
+        </Part>
       </Column>
-      <Column area="table">
-        {enough ? <PairTable target={target} onChoose={setChosen} /> : null}
-        <UndoButtons />
-      </Column>
-      <Column area="verdict">
-        {enough ? (
-          <>
+      <Column>
+        <Part place={2}>
+          {enough ? (
             <VerdictPanel onChoose={setChosen} />
+          ) : (
+            <Box sx={{ color: "text.secondary" }}>
+              <Typography variant="h2" sx={{ color: "text.primary" }}>
+                How it goes
+              </Typography>
+              <Typography sx={{ mt: 2, maxWidth: 460 }}>
+                Power off, locked and proved dead; capacitors discharged; the motor unplugged from everything.
+                Enter its leads by color, the green frame lead left out. Then touch the two leads shown, type
+                what the meter shows, press Enter.
+              </Typography>
+              <Button color="inherit" onClick={tryIt} sx={{ mt: 3, minHeight: TOUCH }}>
+                No motor at hand: try a made-up one with a simulated meter
+              </Button>
+            </Box>
+          )}
+        </Part>
+        {enough ? (
+          <Part place={4}>
             <WindingDrawing />
             <MetBefore />
             <Box>
@@ -58,34 +98,35 @@ export function ProbeStage() {
               <ConditionsEntry />
               <ReferencePanel />
               <InsulationPanel />
+              <SignalChoice />
             </Box>
-          </>
-        ) : (
-          <Box sx={{ color: "text.secondary" }}>
-            <Typography variant="h2" sx={{ color: "text.primary" }}>
-              How it goes
-            </Typography>
-            <Typography sx={{ mt: 2, maxWidth: 460 }}>
-              Power off, locked and proved dead; capacitors discharged; the motor unplugged from everything.
-              Enter its leads by colour, the green frame lead left out. Then touch the two leads shown, type
-              what the meter shows, press Enter.
-            </Typography>
-          </Box>
-        )}
+          </Part>
+        ) : null}
       </Column>
     </Box>
   );
 }
 
-function Column({ area, children }: { area: string; children: ReactNode }) {
+/** On a wide screen one of two columns; on a phone its parts stand in the page's one column, each in its place. */
+function Column({ children }: { children: ReactNode }) {
+  return (
+    <Box sx={{ display: { xs: "contents", md: "grid" }, gridTemplateColumns: "minmax(0,1fr)", gap: 6 }}>
+      {children}
+    </Box>
+  );
+}
+
+/** Some of what belongs together: the pair and its field, the verdict, the table, the rest. */
+function Part({ place, children }: { place: number; children: ReactNode }) {
   return (
     <Box
       sx={{
-        gridArea: area,
+        order: { xs: place, md: 0 },
         display: "grid",
         gridTemplateColumns: "minmax(0,1fr)",
         gap: 6,
         alignContent: "start",
+        minWidth: 0,
       }}
     >
       {children}

@@ -16,6 +16,7 @@ import {
 } from "react";
 import { type Identification, type OhmsShown, ohmsDigits, parseOhms } from "@/core";
 import { useJob } from "../job/JobContext";
+import { NOW } from "../job/nextStep";
 import { CLEARS } from "../parts/earlyTouches";
 import { useInstrumentAddress } from "../parts/instrumentAddress";
 import { LeadTag } from "../parts/LeadTag";
@@ -33,6 +34,8 @@ interface Props {
   /** True when a person picked the target; false when it is the one asked for. */
   readonly isChosen: boolean;
   readonly onChoose: (target: Target | null) => void;
+  /** The simulated meter is attached from the start. */
+  readonly simulated?: boolean;
 }
 
 /** Colour of the rule over the entry when nothing is asked for. */
@@ -45,14 +48,16 @@ const CALM: Readonly<Record<Identification["status"], string>> = {
 };
 
 /** The two leads to touch now, and the value that goes in: type, Enter, next. */
-export function ReadingEntry({ target, isChosen, onChoose }: Props) {
+export function ReadingEntry({ target, isChosen, onChoose, simulated = false }: Props) {
   const { id, job, add, names, answer, working } = useJob();
   const leads = useMemo(() => job.leads.map((lead) => lead.id), [job.leads]);
   const [text, setText] = useState("");
   const [fault, setFault] = useState<string | null>(null);
   const [keypad, setKeypad] = useState(false);
   const [pasted, setPasted] = useState<string | null>(null);
-  const [live, setLive] = useState<MeterSource | null>(null);
+  const [live, setLive] = useState<MeterSource | null>(() =>
+    simulated ? { kind: "stand-in", leads, seed: seedOf(id) } : null,
+  );
   const [address] = useInstrumentAddress("ohms");
   const hold = useRef<(() => boolean) | null>(null);
   const field = useRef<HTMLInputElement>(null);
@@ -157,7 +162,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
         pt: 3,
       }}
     >
-      <Box aria-live="polite" sx={{ minHeight: 84 }}>
+      <Box id={NOW} aria-live="polite" sx={{ minHeight: 84, scrollMarginTop: 8 }}>
         <TargetLine target={target} isChosen={isChosen} because={answer?.nextProbe?.because ?? null} />
       </Box>
       <Box component="form" onSubmit={submit} {...CLEARS}>
@@ -287,7 +292,7 @@ export function ReadingEntry({ target, isChosen, onChoose }: Props) {
           }}
         />
       )}
-      <Typography id="reading-help" sx={{ color: "text.secondary", fontSize: "0.8125rem", mt: 1 }}>
+      <Typography id="reading-help" sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1 }}>
         ↑ ↓ another pair · “{exampleNames(shortNames)} 12.4” any pair · “
         {exampleNames(shortNames).split(" ")[0]} shell OL” to the shell · Esc back to the pair asked for
       </Typography>

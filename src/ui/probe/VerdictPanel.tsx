@@ -2,8 +2,9 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { type Finding, familyById, type Identification } from "@/core";
+import { type Finding, familyById, type Identification, labelWord } from "@/core";
 import { useJob } from "../job/JobContext";
+import { Fold } from "../parts/Fold";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { Mark, type Shown, Verdict } from "../parts/Verdict";
 import { WordLinks } from "../parts/WordLinks";
@@ -22,6 +23,8 @@ const SEVERITY: Readonly<Record<Finding["severity"], Shown>> = {
 };
 
 const WORTH_SHOWING = 0.5;
+/** Answers less likely than this are not counted among those that are left. */
+const WORTH_COUNTING = 0.01;
 
 /** What this motor is, how sure, and why. */
 export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void }) {
@@ -42,7 +45,10 @@ export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void 
     >
       <AskChoice />
       <Box sx={{ fontSize: "1.375rem" }}>
-        <Verdict weight={weight} word={early ? "Answered" : word} />
+        <Verdict
+          weight={weight}
+          word={early ? "Answered" : answer.status === "tied" ? tiedWords(answer) : word}
+        />
       </Box>
       <Typography sx={{ mt: 1, fontSize: "1.0625rem", "&::first-letter": { textTransform: "uppercase" } }}>
         {family && !told
@@ -79,6 +85,14 @@ export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void 
       ) : null}
     </Box>
   );
+}
+
+/** How many answers are left, and that a question settles it. */
+function tiedWords({ alternatives }: Identification): string {
+  const left = alternatives.filter(({ confidence }) => confidence >= WORTH_COUNTING).length + 1;
+  return left < 3
+    ? "Two answers left: one question settles it"
+    : `${left} answers left: one question settles it`;
 }
 
 const WORDS = [
@@ -135,29 +149,38 @@ function Findings({ findings }: { findings: readonly Finding[] }) {
 }
 
 function Tied({ answer }: { answer: Identification }) {
-  const { short } = useJob();
   return (
     <Box>
       <TieQuestions answer={answer} />
       {answer.alternatives.length > 0 ? (
-        <>
-          <Typography variant="h3" sx={{ mt: 3 }}>
-            It could also be
-          </Typography>
-          <Box component="ul" sx={{ m: 0, mt: 1, pl: 5 }}>
-            {answer.alternatives.map((other) => (
-              <li key={JSON.stringify(other.roles)}>
-                {(other.confidence * 100).toFixed(1)} %:{" "}
-                <Box component="span" sx={{ fontFamily: MONO, fontSize: "0.875rem" }}>
-                  {Object.entries(other.roles)
-                    .map(([lead, role]) => `${short(lead)} ${role.role}${role.rank ? ` ${role.rank}` : ""}`)
-                    .join(" · ")}
-                </Box>
-              </li>
-            ))}
-          </Box>
-        </>
+        <Box sx={{ mt: 3 }}>
+          <Fold title="It could also be" summary="what else the readings allow">
+            <Box component="ul" sx={{ m: 0, pl: 5 }}>
+              {answer.alternatives.map((other) => (
+                <Other key={JSON.stringify(other.roles)} other={other} />
+              ))}
+            </Box>
+          </Fold>
+        </Box>
       ) : null}
     </Box>
+  );
+}
+
+/** Another answer the readings allow, each lead by the trade's word. */
+function Other({ other }: { other: Identification["alternatives"][number] }) {
+  const { short } = useJob();
+  const family = familyById(other.family);
+  const roles = Object.entries(other.roles);
+  const speeds = roles.filter(([, { role }]) => role === "speed").length;
+  const word = (role: (typeof roles)[number][1]) =>
+    family ? labelWord(role, speeds, family.roleWords(role, speeds)) : role.role;
+  return (
+    <li>
+      {(other.confidence * 100).toFixed(1)} %, {family?.title.toLowerCase() ?? "another kind"}:{" "}
+      <Box component="span" sx={{ fontFamily: MONO, fontSize: "0.875rem" }}>
+        {roles.map(([lead, role]) => `${short(lead)} ${word(role)}`).join(" · ")}
+      </Box>
+    </li>
   );
 }

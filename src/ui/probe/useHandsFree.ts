@@ -3,6 +3,7 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { askedAt, type Catching, caught, type Meter, type OhmsShown } from "@/core";
 import { useJob } from "../job/JobContext";
+import { signal } from "../parts/signals";
 import { speak } from "./speech";
 import type { Target } from "./target";
 import type { LiveReading } from "./useMeter";
@@ -67,6 +68,7 @@ export function useHandsFree(
     const fact = onHold(value);
     const says = saysValue(value);
     unsaid.current = says;
+    signal("taken");
     if (fact !== null) setTaken({ fact, says });
   }, [on, place, reading, meter, onHold, saysValue]);
 

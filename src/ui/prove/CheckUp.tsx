@@ -2,13 +2,13 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { plateOf } from "@/core";
+import { hasNewMotor, plateOf } from "@/core";
 import { CHECK_UP, checkUp, type ProvingObservation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
-import { UndoButtons } from "../job/JobFrame";
+import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
-import { PlainLink } from "../parts/PlainLink";
+import { WholePlateEntry } from "../plate/WholePlateEntry";
 import { HOW_WORDS, SIGN_WORDS } from "./checkWords";
 import { FigureEntry } from "./FigureEntry";
 import { ProofLines } from "./ProofLines";
@@ -20,7 +20,7 @@ const { call, lead } = CHECK_UP;
 
 /** A motor that runs where it is: volts, amps, µF against plate and label, entered in a minute, nothing landed. */
 export function CheckUp() {
-  const { id, job, add, wiring } = useJob();
+  const { job, add, wiring } = useJob();
   const onSeen = (seen: ProvingObservation) => void add({ kind: "proof-seen", seen });
   const plate = plateOf(job);
   const lines = checkUp(
@@ -54,11 +54,30 @@ export function CheckUp() {
                 ? " With its leads probed and its equipment chosen, a proof tells causes apart too."
                 : " Its leads are not settled on their equipment yet; then a proof tells causes apart too."}
           </Typography>
+          <Box sx={{ mt: 3 }}>
+            <Typography variant="h3">What does it do?</Typography>
+            <Touches
+              label="How it starts"
+              words={HOW_WORDS}
+              onTouch={(how) => onSeen({ what: "starts", call, how })}
+            />
+            <Box sx={{ mt: 2 }}>
+              <Fold title="Smoke, smell, noise, a trip" summary="what else is seen, smelled, heard">
+                <Touches
+                  label="Sign"
+                  words={SIGN_WORDS}
+                  onTouch={(sign) => onSeen({ what: "sign", call, sign })}
+                />
+              </Fold>
+            </Box>
+          </Box>
           {lacks.length > 0 ? (
-            <Typography sx={{ mt: 1, fontWeight: 600 }}>
-              The plate’s {lacks.join(" and ")} are not typed:{" "}
-              <PlainLink href={`/jobs/${id}/plate`}>Plate</PlainLink>.
-            </Typography>
+            <Box sx={{ mt: 3 }}>
+              <Typography sx={{ fontWeight: 600 }}>
+                Its plate’s {lacks.join(" and ")} say what is normal:
+              </Typography>
+              <WholePlateEntry motor={hasNewMotor(job) ? "new" : "old"} />
+            </Box>
           ) : null}
           <Box sx={{ display: "grid", gap: 3, mt: 3 }}>
             <Labelled words="Volts under load">
@@ -116,20 +135,6 @@ export function CheckUp() {
           </Box>
         </Box>
         <RetrofitProof onSeen={onSeen} />
-        <Fold title="What was seen" summary="start, smell, trip, noise">
-          <Box sx={{ display: "grid", gap: 3 }}>
-            <Touches
-              label="How it starts"
-              words={HOW_WORDS}
-              onTouch={(how) => onSeen({ what: "starts", call, how })}
-            />
-            <Touches
-              label="Sign"
-              words={SIGN_WORDS}
-              onTouch={(sign) => onSeen({ what: "sign", call, sign })}
-            />
-          </Box>
-        </Fold>
       </Box>
       <Box sx={{ display: "grid", gap: 4, alignContent: "start", minWidth: 0 }}>
         {lines.length === 0 ? (

@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import type { ProvingLine, ProvingObservation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
+import { LocalDay } from "../parts/LocalDay";
 import { Mark } from "../parts/Verdict";
 import { HOW_WORDS, SIGN_WORDS, UNIT, WHAT_WORDS } from "./checkWords";
 import { useNames } from "./useNames";
@@ -59,7 +60,7 @@ export function ProofLines({ lines }: { lines: readonly ProvingLine[] }) {
       {rounds.map(({ fact, at, by, mended, seen: before }) => (
         <Typography key={fact} sx={{ mt: 2, color: "text.secondary" }}>
           Before that {before.length} {before.length === 1 ? "line" : "lines"}, then mended
-          {by ? ` by ${by}` : ""} on {at.slice(0, 10)}: {mended}
+          {by ? ` by ${by}` : ""} on <LocalDay at={at} />: {mended}
         </Typography>
       ))}
     </Box>

@@ -7,11 +7,12 @@ import { useState } from "react";
 import { turnedBy } from "@/core";
 import type { Diagnosis, ProvingObservation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
-import { UndoButtons } from "../job/JobFrame";
+import { UndoButtons } from "../job/UndoButtons";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";
 import { PlainLink } from "../parts/PlainLink";
+import { useWakeLock } from "../parts/useWakeLock";
 import { type Shown, Verdict } from "../parts/Verdict";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { TOUCH } from "../theme/theme";
@@ -30,6 +31,7 @@ import { useNames } from "./useNames";
 
 /** Prove: the first power, what is to be seen, what was seen, and what it means. */
 export function ProveStage() {
+  useWakeLock();
   return (
     <ReadInstruments>
       <Proof />

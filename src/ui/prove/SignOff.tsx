@@ -10,6 +10,7 @@ import { keepDeviceName, MOST_NAME_LETTERS, useDeviceName } from "../job/deviceN
 import { useJob } from "../job/JobContext";
 import { useSealOnSigning } from "../job/useSealOnSigning";
 import { PlainEntry } from "../parts/PlainEntry";
+import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 
@@ -23,12 +24,13 @@ export function SignOff({ status, unseen }: { status: Diagnosis["status"]; unsee
   const [name, setName] = useState(known);
   const [reason, setReason] = useState("");
   const { signed, seen } = job.proof;
+  const day = useLocalDay(signed?.at ?? "");
   if (signed)
     return (
       <Box component="section" aria-label="Signed off">
         <Verdict
           weight={signed.override ? "again" : "good"}
-          word={`Signed off by ${signed.by || "nobody named"}, ${signed.at.slice(0, 10)}`}
+          word={`Signed off by ${signed.by || "nobody named"}, ${day}`}
         />
         {signed.override ? (
           <Typography sx={{ mt: 1 }}>Against the verdict, because: {signed.override}</Typography>

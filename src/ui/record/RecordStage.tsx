@@ -8,8 +8,9 @@ import { type ReactNode, useEffect, useMemo, useState } from "react";
 import { type LabelText, labelContent } from "@/core";
 import { keepDeviceName, useDeviceName } from "../job/deviceName";
 import { useJob } from "../job/JobContext";
-import { UndoButtons } from "../job/JobFrame";
+import { UndoButtons } from "../job/UndoButtons";
 import { useWiringCheck } from "../land/useWiringCheck";
+import { localDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { LabelDrawing } from "./LabelDrawing";
@@ -27,7 +28,7 @@ export function RecordStage() {
   const [origin, setOrigin] = useState("");
   useEffect(() => setOrigin(window.location.origin), []);
   const address = origin === "" ? "" : `${origin}/jobs/${open.id}`;
-  const content = labelContent({ ...open, check, address });
+  const content = labelContent({ ...open, check, address, dayOf: localDay });
   return (
     <Box
       sx={{

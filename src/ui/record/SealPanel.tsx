@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { type SealState, sealOf, sealState } from "@/core";
 import { useJob } from "../job/JobContext";
+import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 
@@ -34,14 +35,15 @@ export function SealPanel() {
 }
 
 function SealWords({ state }: { state: SealState }) {
+  const day = useLocalDay(state.kind === "none" ? "" : state.at);
   if (state.kind === "none")
     return (
       <Typography sx={{ color: "text.secondary" }}>
         Not sealed. Signing off seals it: then any change of what was entered is told.
       </Typography>
     );
-  const { at, by, version, facts, later } = state;
-  const sealed = `Sealed ${at.slice(0, 10)}${by ? ` by ${by}` : ""}, over ${facts} entries, by version ${version}.`;
+  const { by, version, facts, later } = state;
+  const sealed = `Sealed ${day}${by ? ` by ${by}` : ""}, over ${facts} entries, by version ${version}.`;
   const after = later === 0 ? "" : ` ${later} ${later === 1 ? "entry" : "entries"} came after it.`;
   if (state.kind === "holds")
     return (

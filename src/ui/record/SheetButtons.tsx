@@ -10,7 +10,7 @@ import { jobSheet, type LabelContent, provingSheetOf, sealState } from "@/core";
 import { diagnose } from "@/core/proving";
 import { FRAME, wiringDrawing } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
-import { useWireName } from "../land/useWiringCheck";
+import { useWireName } from "../land/useWireName";
 import { saveFile } from "../parts/saveFile";
 import { localDay } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
@@ -37,6 +37,7 @@ export function SheetButtons({ label }: { label: LabelContent }) {
         seal: sealState(facts),
         short: name,
         today: localDay(new Date()),
+        dayOf: localDay,
       });
       const drawn = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring : null;
       const bytes = await sheetPdf(sheet, paper, {

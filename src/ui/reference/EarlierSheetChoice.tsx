@@ -10,6 +10,7 @@ import { factsOfJob, listJobs } from "@/contract/routes/jobs";
 import { deriveJob, leadNames, referenceFromEarlier } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
+import { localDay } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
 
 /**
@@ -54,7 +55,7 @@ export function EarlierSheetChoice() {
           <option value="">{jobs.isError ? "the list cannot be had just now" : "choose a job"}</option>
           {others.map((other) => (
             <option key={other.id} value={other.id}>
-              {other.at.slice(0, 10)} · {other.title || "motor without a name"}
+              {localDay(other.at)} · {other.title || "motor without a name"}
             </option>
           ))}
         </Choice>

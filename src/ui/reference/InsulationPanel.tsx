@@ -169,7 +169,7 @@ function TestTable({
           borderColor: "divider",
         },
         "& td": { whiteSpace: "nowrap" },
-        "& th": { fontSize: "0.8125rem", color: "text.secondary", fontWeight: 600, verticalAlign: "bottom" },
+        "& th": { fontSize: "0.875rem", color: "text.secondary", fontWeight: 600, verticalAlign: "bottom" },
       }}
     >
       <thead>

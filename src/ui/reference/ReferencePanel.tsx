@@ -125,7 +125,7 @@ function ComparisonTable({ verdict }: { verdict: ReferenceVerdict }) {
         borderCollapse: "collapse",
         width: "100%",
         "& th, & td": { textAlign: "left", py: 1, pr: 3, borderBottom: "1px solid", borderColor: "divider" },
-        "& th": { fontSize: "0.8125rem", color: "text.secondary", fontWeight: 600 },
+        "& th": { fontSize: "0.875rem", color: "text.secondary", fontWeight: 600 },
       }}
     >
       <thead>

@@ -8,7 +8,7 @@ import { useState } from "react";
 import { parseNumber, plateOf, type SafeStepDone } from "@/core";
 import { DEAD_VOLTS, type SafeStep, safeSteps } from "@/core/proving";
 import { useJob } from "../job/JobContext";
-import { UndoButtons } from "../job/JobFrame";
+import { UndoButtons } from "../job/UndoButtons";
 import { DischargeCountdown } from "../parts/DischargeCountdown";
 import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";

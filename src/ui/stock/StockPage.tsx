@@ -18,6 +18,7 @@ import { call } from "@/contract/call";
 import { putStock } from "@/contract/routes/stock";
 import type { StockItem } from "@/core";
 import { Choice } from "../parts/Choice";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { TOUCH } from "../theme/theme";
 import { ImportPanel } from "./ImportPanel";
@@ -34,7 +35,11 @@ export function StockPage() {
   return (
     <QueryClientProvider client={client}>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 1400, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{ maxWidth: 1400, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}
+      >
         <Stock />
       </Box>
     </QueryClientProvider>

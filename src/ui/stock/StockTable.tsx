@@ -62,7 +62,7 @@ export function StockTable({ lines, sort, descending, onSort, onOpen }: Props) {
                 color="inherit"
                 size="small"
                 onClick={() => onSort(column.sort)}
-                sx={{ px: 0, minWidth: 0, fontSize: "0.8125rem", color: "text.secondary", minHeight: 44 }}
+                sx={{ px: 0, minWidth: 0, fontSize: "0.875rem", color: "text.secondary", minHeight: 44 }}
               >
                 {column.title}
                 {sort === column.sort ? (descending ? " ↓" : " ↑") : ""}
@@ -100,7 +100,7 @@ export function StockTable({ lines, sort, descending, onSort, onOpen }: Props) {
               <Box component="td" sx={{ fontFamily: MONO, whiteSpace: "nowrap" }}>
                 {short ? <Verdict weight="again" word={`${onHand} of ${item.minimum}`} /> : onHand}
                 {inUse > 0 ? (
-                  <Box component="span" sx={{ color: "text.secondary", fontSize: "0.8125rem" }}>
+                  <Box component="span" sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
                     {" "}
                     ({inUse} on jobs)
                   </Box>

@@ -41,7 +41,7 @@ export function EquipmentText({ made, onKeep }: { made: Compartment; onKeep: (ma
         sx={{
           width: "100%",
           fontFamily: MONO,
-          fontSize: "0.8125rem",
+          fontSize: "0.875rem",
           color: "text.primary",
           bgcolor: "background.paper",
           border: "1px solid",

@@ -126,7 +126,7 @@ function AddOldLead() {
     const bad = words.filter((word) => !parseLeadEntry(word));
     if (words.length === 0) return;
     if (bad.length > 0) {
-      setFault(`${bad.map((word) => `“${word}”`).join(", ")} is no colour we know. Write BK, BN or WH/BK.`);
+      setFault(`${bad.map((word) => `“${word}”`).join(", ")} is no color we know. Write BK, BN or WH/BK.`);
       return;
     }
     if (job.oldLeads.length + words.length > MOST_OLD_LEADS) {
@@ -146,7 +146,7 @@ function AddOldLead() {
       sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr) auto", gap: 2, alignItems: "start" }}
     >
       <PlainEntry
-        label="Old leads, by colour"
+        label="Old leads, by color"
         value={text}
         onChange={setText}
         placeholder="BK YE BN"

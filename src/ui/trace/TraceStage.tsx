@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { UndoButtons } from "../job/JobFrame";
+import { UndoButtons } from "../job/UndoButtons";
 import { EquipmentChoice } from "./EquipmentChoice";
 import { OldWiring } from "./OldWiring";
 import { Photos } from "./Photos";

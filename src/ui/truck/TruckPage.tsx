@@ -11,6 +11,7 @@ import { useState } from "react";
 import type { TruckObjective, TruckPlan, TruckProgress } from "@/core/replacement";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
 import { MONO } from "../theme/theme";
@@ -32,7 +33,11 @@ export function TruckPage() {
   return (
     <>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 1240, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{ maxWidth: 1240, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}
+      >
         <Typography variant="h1">Truck plan</Typography>
         <Typography sx={{ mt: 1, mb: 4, color: "text.secondary", maxWidth: 680 }}>
           Which motors and capacitors, carried on the truck, would have covered the past jobs? Worked out from
@@ -164,7 +169,7 @@ function Plan({ plan, objective }: { plan: TruckPlan; objective: TruckObjective 
             borderBottom: "1px solid",
             borderColor: "divider",
           },
-          "& thead th": { fontSize: "0.8125rem", color: "text.secondary" },
+          "& thead th": { fontSize: "0.875rem", color: "text.secondary" },
         }}
       >
         <thead>

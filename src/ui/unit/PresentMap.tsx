@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { type LabelContent, labelContent, leadNames } from "@/core";
 import { PlainLink } from "../parts/PlainLink";
+import { localDay } from "../parts/useLocalDay";
 import type { UnitRecord } from "./useUnit";
 import { workedOutOf } from "./workedOutOf";
 
@@ -22,8 +23,8 @@ export function PresentMap({ visits }: { visits: UnitRecord["visits"] }) {
       const short = (id: string) => names.get(id)?.short ?? id;
       setMap({
         visit: last.id,
-        on: last.job.lastAt?.slice(0, 10) ?? "",
-        content: labelContent({ job: last.job, answer, wiring, check: null, short }),
+        on: last.job.lastAt ? localDay(last.job.lastAt) : "",
+        content: labelContent({ job: last.job, answer, wiring, check: null, short, dayOf: localDay }),
       });
     });
     return () => clearTimeout(timer);
@@ -80,7 +81,7 @@ function Photos({ visits }: { visits: UnitRecord["visits"] }) {
         <a key={photo.id} href={`/jobs/${last.id}/trace`}>
           <Thumbnail
             src={`/api/v1/jobs/${last.id}/photos/${photo.id}`}
-            alt={`Compartment on ${last.job.lastAt?.slice(0, 10) ?? ""}`}
+            alt={`Compartment on ${last.job.lastAt ? localDay(last.job.lastAt) : ""}`}
             loading="lazy"
           />
         </a>

@@ -7,6 +7,7 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { newVisit } from "../home/rowActions";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { TOUCH } from "../theme/theme";
 import { PresentMap } from "./PresentMap";
@@ -20,7 +21,11 @@ export function UnitPage({ id }: { id: string }) {
   return (
     <QueryClientProvider client={client}>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 1180, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 5, md: 8 } }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{ maxWidth: 1180, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 5, md: 8 } }}
+      >
         <Asked id={id} />
       </Box>
     </QueryClientProvider>

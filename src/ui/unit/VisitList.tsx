@@ -3,6 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { CAUSE_NAMES } from "../parts/causeNames";
+import { LocalDay } from "../parts/LocalDay";
 import { PlainLink } from "../parts/PlainLink";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { Verdict } from "../parts/Verdict";
@@ -33,7 +34,9 @@ export function VisitList({ visits }: { visits: UnitRecord["visits"] }) {
                 borderColor: "divider",
               }}
             >
-              <PlainLink href={`/jobs/${id}/record`}>{line.at.slice(0, 10)}</PlainLink>
+              <PlainLink href={`/jobs/${id}/record`}>
+                <LocalDay at={line.at} />
+              </PlainLink>
               <Box sx={{ minWidth: 0, overflowWrap: "anywhere" }}>
                 <Typography>{doneOf(job) || "Looked at"}</Typography>
                 <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>

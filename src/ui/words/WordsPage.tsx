@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
+import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { ENTRIES, type Entry } from "./entries";
 import { WordSketch } from "./WordSketch";
@@ -17,7 +18,11 @@ export function WordsPage() {
   return (
     <>
       <TopBar />
-      <Box component="main" sx={{ maxWidth: 920, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 5, md: 8 } }}>
+      <Box
+        component="main"
+        id={MAIN}
+        sx={{ maxWidth: 920, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 5, md: 8 } }}
+      >
         <Typography variant="h1">Words</Typography>
         <Typography sx={{ color: "text.secondary", mt: 1, mb: 4 }}>
           What is meant here where one word is used for two things, and what others call it.

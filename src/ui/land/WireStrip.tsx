@@ -1,0 +1,34 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import { type PlanStep, placeName } from "@/core/wiring";
+import { useJob } from "../job/JobContext";
+import { litOf, stripOf } from "./lit";
+import type { Steps } from "./useSteps";
+import { useWireName } from "./useWireName";
+import { WiringDrawingView } from "./WiringDrawingView";
+
+const NONE: ReadonlySet<string> = new Set();
+
+/** The piece of the drawing where the step's wire ends, at the width of a phone. */
+export function WireStrip({ work, step }: { work: Steps; step: PlanStep }) {
+  const { leadOf } = useJob();
+  const name = useWireName();
+  const { drawing, plan } = work;
+  const lit = litOf(step, drawing);
+  const part = stripOf(lit, drawing);
+  if (!part) return null;
+  return (
+    <Box sx={{ border: "1px solid", borderColor: "divider", bgcolor: "background.paper" }}>
+      <WiringDrawingView
+        drawing={drawing}
+        wrong={NONE}
+        leadOf={leadOf}
+        name={name}
+        placeOf={(lead) => placeName(plan.compartment, plan.landings[lead] ?? "")}
+        lit={lit}
+        part={part}
+      />
+    </Box>
+  );
+}
