@@ -64,7 +64,7 @@ async function proving(page) {
 /** A motor half read: the pair to touch next, doubt shown as doubt. */
 async function halfway(page) {
   await page.getByRole("button", { name: "Start with a motor" }).click();
-  await page.getByLabel("Lead colours, in a row").fill("WH BK RD BN BN/WH");
+  await page.getByLabel("Lead colors, in a row").fill("WH BK RD BN BN/WH");
   await page.keyboard.press("Enter");
   const field = page.getByLabel("Reading in ohms, or OL for open");
   for (const line of ["WH shell OL", "WH BK 23.5", "WH RD 4.2", "WH BN 26.4"]) {

@@ -71,6 +71,8 @@ export async function ensureBuild() {
     stdio: ["ignore", "ignore", "inherit"],
   });
   if (status !== 0) throw new Error("the production build failed; run `npx next build` to see why");
+  const { packBuild } = await import("./packed.mjs");
+  await packBuild();
   writeFileSync(join(ROOT, ".next", "odd-lead-built-from"), sourceHash());
 }
 

@@ -2,6 +2,7 @@ import { createServer } from "node:http";
 import { refusalOf, refuse } from "./asked.mjs";
 import { BACKUPS } from "./backups.mjs";
 import { allowedHosts, foreign, OWN_HEADERS } from "./ownPage.mjs";
+import { packedAnswers } from "./packed.mjs";
 import { ROOT } from "./project.mjs";
 
 /** Serves the production build on the database at `url` from this process: ending it ends the web server too. */
@@ -16,6 +17,7 @@ export async function serve({ url, host, port }) {
   const app = next({ dev: false, dir: ROOT, hostname: host, port });
   await app.prepare();
   const handle = app.getRequestHandler();
+  const packed = packedAnswers();
   const allowed = allowedHosts(host, process.env.ALLOWED_HOSTS);
   const server = createServer((request, response) => {
     for (const [name, value] of Object.entries(OWN_HEADERS)) response.setHeader(name, value);
@@ -24,6 +26,7 @@ export async function serve({ url, host, port }) {
       refuse(response, refusal);
       return;
     }
+    if (packed(request, response)) return;
     // Ours alone to set: the address that the rate limit counts by.
     request.headers["x-odd-lead-remote"] = request.socket.remoteAddress ?? "local";
     handle(request, response);

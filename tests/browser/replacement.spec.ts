@@ -89,7 +89,7 @@ test("the needed turn is worked out from the blade, and rules out what turns the
   await page.getByRole("link", { name: /^Match/ }).click();
   await page.getByRole("button", { name: /^Ruled out/ }).click();
   await expect(page.getByRole("region", { name: "Ruled out" })).toContainText(
-    "needed is counter-clockwise from the lead end",
+    "needed is CCWLE (counter-clockwise from the lead end",
   );
 });
 

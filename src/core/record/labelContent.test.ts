@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { checkPlan, compartmentById, planSteps, stepTick } from "../wiring";
+import { capacitorStepId, checkPlan, compartmentById, planSteps, stepTick } from "../wiring";
 import { dualVoltage, plansFor } from "../wiring/testMotors";
 import type { JobWiring } from "./jobWiring";
 import { type LabelAsk, labelContent } from "./labelContent";
@@ -96,5 +96,20 @@ describe("what the label says", () => {
     const content = labelContent(ask({ check: { weight: "again", assumes } }));
     expect(content.assumed).toBe("the relay’s pick-up");
     expect(content.capacitor).toBe("");
+  });
+
+  it("takes the capacitor from the plan once its work is ticked; what a person wrote comes before it", () => {
+    const fitted = {
+      ...plan,
+      capacitors: [{ device: "run", change: "replaced", microfarads: 6, volts: 440, known: true } as const],
+    };
+    const { job } = ask();
+    const label = (more: Partial<LabelAsk["job"]>) =>
+      labelContent(ask({ wiring: { ...wiring, plan: fitted }, job: { ...job, ...more } })).capacitor;
+    expect(label({})).not.toContain("capacitor");
+    const ticked = [stepTick(fitted, capacitorStepId("run"))];
+    expect(label({ ticked })).toContain("capacitor 6 µF / 440 V");
+    const wrote = { ...job.label, capacitorMicrofarads: "7.5", capacitorVolts: "440" };
+    expect(label({ ticked, label: wrote })).toContain("capacitor 7.5 µF / 440 V");
   });
 });

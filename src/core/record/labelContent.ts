@@ -7,7 +7,7 @@ import type { Assumption } from "../wiring/check/assumption";
 import { type Compartment, placeName } from "../wiring/compartment";
 import { harnessName } from "../wiring/harness";
 import { FRAME, type WiringPlan } from "../wiring/plan";
-import { planSteps, stepTick } from "../wiring/steps";
+import { capacitorStepId, planSteps, stepTick } from "../wiring/steps";
 import type { Job } from "./job";
 import type { JobWiring } from "./jobWiring";
 import type { LabelContent } from "./label";
@@ -80,7 +80,10 @@ export function labelContent({
   return {
     ...head,
     supply: `${standWords(done, job.proof.signed !== null)}${settingWords(planned)}`,
-    capacitor: [capacitor, turn && planned.kind === "plan" ? `turns ${shortRotation(turn)}` : ""]
+    capacitor: [
+      capacitor || workedCapacitor(plan, job.ticked),
+      turn && planned.kind === "plan" ? `turns ${shortRotation(turn)}` : "",
+    ]
       .filter(Boolean)
       .join(" · "),
     proved: job.proof.signed ? provedAmps(plan, job.proof.seen, short) : "",
@@ -147,6 +150,18 @@ function fittedCapacitor({ capacitorMicrofarads, capacitorVolts }: Job["label"])
   return capacitorMicrofarads
     ? `capacitor ${capacitorMicrofarads} µF${capacitorVolts ? ` / ${capacitorVolts} V` : ""}`
     : "";
+}
+
+/** The capacitor of the plan once its work is ticked: nobody types again what was done by the list. */
+function workedCapacitor(plan: WiringPlan, ticked: readonly string[]): string {
+  const fitted = plan.capacitors.find(
+    ({ device, change, known }) =>
+      known &&
+      change !== "removed" &&
+      change !== "left-empty" &&
+      ticked.includes(stepTick(plan, capacitorStepId(device))),
+  );
+  return fitted ? `capacitor ${fitted.microfarads} µF / ${fitted.volts} V` : "";
 }
 
 /** How many speeds the motor has by its leads. */

@@ -164,7 +164,9 @@ describe("soft rules: ranked, each with its numbers", () => {
     expect(reason(judgeCandidate(need(), motor({ amps: "2.99" })), "amps")?.weight).toBe("good");
     const over = reason(judgeCandidate(need(), motor({ amps: "3.2" })), "amps");
     expect(over?.weight).toBe("again");
-    expect(over?.says).toMatch(/3\.2 A for 2\.6 A, 23 % more than the old motor.*contactor, breaker and wire/);
+    expect(over?.says).toMatch(
+      /3\.2 A for 2\.6 A, 23 % more than the old motor.*contactor, breaker and wire/,
+    );
   });
 
   it("speeds at least those in use: a call must not share one", () => {

@@ -51,7 +51,7 @@ export { type SettingWord, settingFor } from "./settingFor";
 export { speedCalls } from "./speedCalls";
 export { type SpeedForecast, speedForecast } from "./speedForecast";
 export { type EquipmentState, guardedStatesOf, statesOf } from "./stateCircuit";
-export { planSteps, stepTick } from "./steps";
+export { capacitorStepId, planSteps, stepTick } from "./steps";
 export { type SupplySystem, supplySystem } from "./supplySystem";
 export { symbolPath } from "./symbolPath";
 export { HELD, type Move } from "./voltageMoves";

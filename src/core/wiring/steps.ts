@@ -47,7 +47,7 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
   const capacitors = plan.capacitors.map(({ device, change, microfarads, volts, known }) => {
     const on = made.devices.find(({ id }) => id === device)?.name ?? "capacitor";
     return step({
-      id: `capacitor-${device}`,
+      id: capacitorStepId(device),
       kind: "capacitor",
       device,
       does: CAPACITOR_WORK[change](
@@ -122,6 +122,11 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
       }),
     ),
   ];
+}
+
+/** The step of the work on a device's capacitor. */
+export function capacitorStepId(device: string): string {
+  return `capacitor-${device}`;
 }
 
 /** What a ticked step is kept as: ticks belong to the equipment, the plan and the place, so that a step that changes is open again. */

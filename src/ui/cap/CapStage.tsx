@@ -104,6 +104,7 @@ function Which({ plates, shelf }: { plates: Plates; shelf: ReturnType<typeof use
             hertz={hertz}
             tolerancePercent={capacitor.tolerancePercent}
             shelf={onHand}
+            looking={shelf.isPending}
           />
         </>
       ) : (

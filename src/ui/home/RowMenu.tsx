@@ -1,12 +1,12 @@
 "use client";
 
 import IconButton from "@mui/material/IconButton";
-import Menu from "@mui/material/Menu";
-import MenuItem from "@mui/material/MenuItem";
-import NextLink from "next/link";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import type { JobLine } from "@/contract/routes/jobs";
 import { TOUCH } from "../theme/theme";
+
+/** Loaded when a menu is first opened. */
+const RowMenuList = lazy(() => import("./RowMenuList").then((made) => ({ default: made.RowMenuList })));
 
 /** What can be done with a job from the list. */
 export type RowAction = "visit" | "archive" | "list" | "delete";
@@ -38,31 +38,10 @@ export function RowMenu({ job, onAction }: { job: JobLine; onAction: (action: Ro
         </svg>
       </IconButton>
       {at ? (
-        <Menu open anchorEl={at} onClose={() => setAt(null)}>
-          {job.unit ? (
-            <MenuItem component={NextLink} href={`/units/${job.unit.id}`} sx={ITEM}>
-              Open its unit
-            </MenuItem>
-          ) : null}
-          <MenuItem onClick={() => choose("visit")} sx={ITEM}>
-            New visit to it
-          </MenuItem>
-          {job.shelved === "archived" ? (
-            <MenuItem onClick={() => choose("list")} sx={ITEM}>
-              Take out of the archive
-            </MenuItem>
-          ) : (
-            <MenuItem onClick={() => choose("archive")} sx={ITEM}>
-              Archive
-            </MenuItem>
-          )}
-          <MenuItem onClick={() => choose("delete")} sx={ITEM}>
-            Delete
-          </MenuItem>
-        </Menu>
+        <Suspense fallback={null}>
+          <RowMenuList job={job} at={at} onClose={() => setAt(null)} onChoose={choose} />
+        </Suspense>
       ) : null}
     </>
   );
 }
-
-const ITEM = { minHeight: TOUCH } as const;

@@ -31,9 +31,8 @@ export interface OpenJob {
   /** As this device has them, in the order in which they count. */
   readonly facts: readonly Fact[];
   readonly job: Job;
+  /** Of the readings as they stand, or while {@link useWorking} of the ones before. */
   readonly answer: Identification | null;
-  /** True while `answer` is still that of the readings before. */
-  readonly working: boolean;
   /** The plan for the settled motor on its equipment; it may lag a moment behind the facts. */
   readonly wiring: JobWiring;
   readonly names: ReadonlyMap<string, LeadName>;
@@ -41,6 +40,10 @@ export interface OpenJob {
   readonly short: (leadId: string) => string;
   readonly leadOf: (leadId: string) => Lead;
   readonly add: (body: FactBody) => string;
+}
+
+/** How far what was entered is kept and sent: it changes more often than the job does, and few ask for it. */
+export interface OpenSaving {
   readonly saving: Saving;
   /** Facts that were refused, kept apart to be seen to. */
   readonly aside: readonly AsideFact[];
@@ -54,12 +57,26 @@ export interface OpenJob {
 }
 
 const Context = createContext<OpenJob | null>(null);
+const SavingContext = createContext<OpenSaving | null>(null);
+const WorkingContext = createContext(false);
 
 /** The open job; only inside {@link JobProvider}. */
 export function useJob(): OpenJob {
   const open = useContext(Context);
   if (!open) throw new Error("useJob is used outside a job page");
   return open;
+}
+
+/** How far it is kept and sent; only inside {@link JobProvider}. */
+export function useSaving(): OpenSaving {
+  const saving = useContext(SavingContext);
+  if (!saving) throw new Error("useSaving is used outside a job page");
+  return saving;
+}
+
+/** True while the answer is still that of the readings before. */
+export function useWorking(): boolean {
+  return useContext(WorkingContext);
 }
 
 interface Props {
@@ -96,12 +113,15 @@ function Opened({ id, first, children }: Props) {
       facts,
       job,
       answer,
-      working,
       wiring,
       names,
       short: (leadId) => names.get(leadId)?.short ?? "?",
       leadOf: (leadId) => byId.get(leadId) ?? { id: leadId },
       add: store.add,
+    };
+  }, [id, facts, job, answer, wiring, store]);
+  const kept = useMemo<OpenSaving>(
+    () => ({
       saving,
       aside,
       dropAside: store.dropAside,
@@ -109,9 +129,16 @@ function Opened({ id, first, children }: Props) {
       addPhoto: store.addPhoto,
       dropPhoto: store.dropPhoto,
       unreadable,
-    };
-  }, [id, facts, job, answer, working, wiring, store, saving, aside, photos, unreadable]);
-  return <Context.Provider value={open}>{children}</Context.Provider>;
+    }),
+    [store, saving, aside, photos, unreadable],
+  );
+  return (
+    <Context.Provider value={open}>
+      <SavingContext.Provider value={kept}>
+        <WorkingContext.Provider value={working}>{children}</WorkingContext.Provider>
+      </SavingContext.Provider>
+    </Context.Provider>
+  );
 }
 
 /** The wiring, worked out anew only when something it hangs on changed, and after the verdict is on the page. */

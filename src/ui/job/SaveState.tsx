@@ -5,11 +5,11 @@ import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import type { Saving } from "@/store/jobFacts";
 import { Mark, type Shown } from "../parts/Verdict";
-import { useJob } from "./JobContext";
+import { useJob, useSaving } from "./JobContext";
 
 /** Whether what was entered is safe on the server, in a few words. */
 export function SaveState() {
-  const { saving, aside } = useJob();
+  const { saving, aside } = useSaving();
   const { weight, words } = inWords(saving, aside.length);
   return (
     <Box
@@ -40,7 +40,7 @@ function inWords({ ready, waiting, away }: Saving, aside: number): { weight: Sho
 
 /** The same at length, where something needs to be known about it. */
 export function SaveNotice() {
-  const { saving, unreadable } = useJob();
+  const { saving, unreadable } = useSaving();
   const says = !saving.lasting
     ? "This browser keeps nothing: storage is full or switched off. What you enter is sent at once, but what the server has not got is gone with this page."
     : saving.away
@@ -58,7 +58,8 @@ export function SaveNotice() {
 
 /** Entries that were refused: what each was and why, to be taken along or let go. */
 function SetAside() {
-  const { id, aside, dropAside } = useJob();
+  const { id } = useJob();
+  const { aside, dropAside } = useSaving();
   if (aside.length === 0) return null;
   const file = `data:application/json,${encodeURIComponent(JSON.stringify(aside, null, 2))}`;
   return (

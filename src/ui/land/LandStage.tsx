@@ -3,6 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import { lazy, Suspense } from "react";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
@@ -13,7 +14,6 @@ import { CheckPanel } from "./CheckPanel";
 import { DrawingPanel } from "./DrawingPanel";
 import { KickPanel } from "./KickPanel";
 import { MarksPanel } from "./MarksPanel";
-import { RunPanel } from "./RunPanel";
 import { SettingPanel } from "./SettingPanel";
 import { SetVolts } from "./SetVolts";
 import { StepList } from "./StepList";
@@ -22,6 +22,9 @@ import { useSteps } from "./useSteps";
 import { useWiringCheck } from "./useWiringCheck";
 import { VoltagePanel } from "./VoltagePanel";
 import { Wishes } from "./Wishes";
+
+/** Its charts are heavy: brought when somebody unfolds them. */
+const RunPanel = lazy(() => import("./RunPanel").then((made) => ({ default: made.RunPanel })));
 
 /** Land: the plan to follow one wire at a time beside its drawing, and the check that runs it before power. */
 export function LandStage() {
@@ -134,7 +137,9 @@ function More() {
       ) : null}
       {wiring.kind === "plan" ? (
         <Fold title="Run it on screen" summary="choose a call, change something, see the difference">
-          <RunPanel />
+          <Suspense fallback={<Typography role="status">Coming …</Typography>}>
+            <RunPanel />
+          </Suspense>
         </Fold>
       ) : null}
     </Box>

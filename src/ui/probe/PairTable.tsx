@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
+import { memo } from "react";
 import { expectedOhms, type KeptPairReading, type KeptShellReading, ohmsDigits } from "@/core";
 import { useJob } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
@@ -130,7 +131,24 @@ interface CellProps {
   readonly onClick: () => void;
 }
 
-function Cell({ label, readings, expected, lit, mark, apart = false, onClick }: CellProps) {
+/** Drawn anew only where something of it changed: a reading touches few of sixty cells. */
+const Cell = memo(DrawnCell, sameCell);
+
+function sameCell(before: CellProps, after: CellProps): boolean {
+  return (
+    before.label === after.label &&
+    before.expected === after.expected &&
+    before.lit === after.lit &&
+    before.mark === after.mark &&
+    before.readings.length === after.readings.length &&
+    before.readings.every(({ fact, standing }, i) => {
+      const other = after.readings[i];
+      return other?.fact === fact && other.standing === standing;
+    })
+  );
+}
+
+function DrawnCell({ label, readings, expected, lit, mark, apart = false, onClick }: CellProps) {
   const stands = readings.find((r) => r.standing);
   const struck = readings.filter((r) => !r.standing);
   const tone = mark === "stop" ? "error.main" : mark ? "warning.main" : "divider";

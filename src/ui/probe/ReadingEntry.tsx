@@ -15,7 +15,7 @@ import {
   useState,
 } from "react";
 import { type Identification, type OhmsShown, ohmsDigits, parseOhms } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useJob, useWorking } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
 import { CLEARS } from "../parts/earlyTouches";
 import { useInstrumentAddress } from "../parts/instrumentAddress";
@@ -49,7 +49,8 @@ const CALM: Readonly<Record<Identification["status"], string>> = {
 
 /** The two leads to touch now, and the value that goes in: type, Enter, next. */
 export function ReadingEntry({ target, isChosen, onChoose, simulated = false }: Props) {
-  const { id, job, add, names, answer, working } = useJob();
+  const { id, job, add, names, answer } = useJob();
+  const working = useWorking();
   const leads = useMemo(() => job.leads.map((lead) => lead.id), [job.leads]);
   const [text, setText] = useState("");
   const [fault, setFault] = useState<string | null>(null);
@@ -328,7 +329,8 @@ function TargetLine({
   isChosen: boolean;
   because: string | null;
 }) {
-  const { job, leadOf, short, answer, working } = useJob();
+  const { job, leadOf, short, answer } = useJob();
+  const working = useWorking();
   if (!target && working) {
     return (
       <Typography variant="h2" sx={{ fontSize: "1.375rem", ...WHEN_SLOW }}>

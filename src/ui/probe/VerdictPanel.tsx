@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { type Finding, familyById, type Identification, labelWord } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useJob, useWorking } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { Mark, type Shown, Verdict } from "../parts/Verdict";
@@ -28,7 +28,8 @@ const WORTH_COUNTING = 0.01;
 
 /** What this motor is, how sure, and why. */
 export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void }) {
-  const { job, answer, working } = useJob();
+  const { job, answer } = useJob();
+  const working = useWorking();
   if (!answer) return null;
   const { weight, word } = STATUS_WORDS[answer.status];
   const early = job.ask !== "all" && answer.status === "settled";

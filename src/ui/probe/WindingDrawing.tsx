@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { familyById, ohmsDigits, type Role, type WindingPicture, windingPicture } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useJob, useWorking } from "../job/JobContext";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
 import { AnswerChoice } from "./AnswerChoice";
@@ -18,7 +18,8 @@ const MARGIN_Y = 46;
 
 /** The winding as a technician would sketch it: coils in a row, the start winding where it joins, ohms on each. */
 export function WindingDrawing() {
-  const { answer, working, short, job } = useJob();
+  const { answer, short, job } = useJob();
+  const working = useWorking();
   const [chosen, setChosen] = useState(0);
   const best = answer ? JSON.stringify([answer.family, answer.roles]) : "";
   useEffect(() => {

@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useRef } from "react";
 import { v7 as uuid, v4 } from "uuid";
-import { useJob } from "../job/JobContext";
+import { useJob, useSaving } from "../job/JobContext";
 import { TOUCH } from "../theme/theme";
 import { PhotoView } from "./PhotoView";
 
@@ -14,7 +14,8 @@ const WAITS_HERE = "This browser keeps nothing: leave the page open until it is 
 
 /** Photos of the compartment, from the camera or a file, with pins on them. */
 export function Photos() {
-  const { job, photosOnWay, saving, addPhoto, dropPhoto } = useJob();
+  const { job } = useJob();
+  const { photosOnWay, saving, addPhoto, dropPhoto } = useSaving();
   const input = useRef<HTMLInputElement>(null);
   const take = async (file: File) => {
     const { name, type } = file;
