@@ -72,7 +72,7 @@ test("the content-security-policy is strict and its nonce fresh", async ({ reque
   expect(policies[0]).not.toBe(policies[1]);
 });
 
-test("the first page brings at most 250 kB of compressed JavaScript", async ({ page }) => {
+test("the first page brings at most 200 kB of compressed JavaScript", async ({ page }) => {
   const client = await page.context().newCDPSession(page);
   await client.send("Network.enable");
   const scripts = new Set<string>();
@@ -85,7 +85,7 @@ test("the first page brings at most 250 kB of compressed JavaScript", async ({ p
   });
   await page.goto("/", { waitUntil: "networkidle" });
   expect(bytes).toBeGreaterThan(10_000);
-  expect(bytes).toBeLessThan(250_000);
+  expect(bytes).toBeLessThan(200_000);
 });
 
 for (const [size, viewport] of [

@@ -28,7 +28,7 @@ export function LikeForLikeView({ label, hertz, tolerancePercent, shelf, looking
     <Box component="section" aria-label="Which capacitor" aria-live="polite">
       <Typography sx={{ fontSize: "1.375rem", fontWeight: 700, lineHeight: 1.25 }}>{plan.use}</Typography>
       {looking ? (
-        <Typography role="status" sx={{ mt: 3, minHeight: 160 }}>
+        <Typography role="status" sx={{ mt: 3, minHeight: 420 }}>
           Looking through the truck …
         </Typography>
       ) : null}
