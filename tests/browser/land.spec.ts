@@ -274,7 +274,7 @@ test("the circuit runs on screen: without its capacitor it does not turn", async
   await page.getByRole("combobox", { name: "Capacitor", exact: true }).selectOption({ label: "not there" });
   await expect(figures.getByRole("row", { name: /Turns/ })).toContainText("does not turn");
   await page.getByRole("combobox", { name: "Capacitor", exact: true }).selectOption({ label: "as planned" });
-  await page.getByRole("combobox", { name: "Call", exact: true }).selectOption({ label: "No call: off" });
+  await page.getByRole("combobox", { name: "Call", exact: true }).selectOption({ label: "No call (off)" });
   await expect(page.getByText("No lead of the motor is live.")).toBeVisible();
 });
 

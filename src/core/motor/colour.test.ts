@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { COLOUR_LETTERS, COLOUR_WORD, colourLetters, parseInsulation } from "./colour";
+import { COLOUR_LETTERS, COLOUR_WORD, colourLetters, couldBe, parseInsulation } from "./colour";
 import { leadNames } from "./lead";
 
 describe("insulation as a hand writes it", () => {
@@ -38,5 +38,24 @@ describe("naming leads", () => {
     ]);
     expect([...names.values()].map((n) => n.short)).toEqual(["WH T1", "WH T2", "BN 1", "BN 2", "WH/BK", "f"]);
     expect(names.get("e")?.long).toBe("white/black");
+  });
+});
+
+describe("short forms that hands write for several colours", () => {
+  it.each([
+    ["B", ["BK", "BU", "BN"]],
+    ["bl", ["BK", "BU"]],
+    ["gr", ["GN", "GY"]],
+  ])("%s is asked back, never guessed", (typed, meant) => {
+    expect(parseInsulation(typed)).toBeNull();
+    expect(parseInsulation(`WH/${typed}`)).toBeNull();
+    expect(couldBe(typed)).toEqual(meant);
+  });
+
+  it("no short form that is read is among them", () => {
+    for (const typed of ["blk", "blu", "brn", "grn", "gry", "bk", "r", "y", "w"]) {
+      expect(parseInsulation(typed)).not.toBeNull();
+      expect(couldBe(typed)).toEqual([]);
+    }
   });
 });

@@ -4,6 +4,7 @@ import { countCrossings, wiringDrawing } from "./drawing";
 import { COMPARTMENTS, compartmentById } from "./equipment";
 import { FRAME, NO_TURN } from "./plan";
 import { planSteps } from "./steps";
+import { symbolPath } from "./symbolPath";
 import {
   blower4,
   dualVoltage,
@@ -78,9 +79,7 @@ describe.each(DRAWN)("the drawing of $plan.id in $id", ({ motor, plan }) => {
         .find((d) => d.id === id)
         ?.parts.some((p) => p.kind === "capacitor");
       // A value that somebody stated or the plan fits; else it says that nobody has read it.
-      expect(/^(?:[\d.]+( \+ [\d.]+)? µF, \d+ V(?: or higher)?|label not read)$/.test(note)).toBe(
-        has === true,
-      );
+      expect(/^(?:[\d.]+( \+ [\d.]+)? µF, (?:≥ )?\d+ V|label not read)$/.test(note)).toBe(has === true);
     }
   });
 
@@ -125,6 +124,17 @@ describe.each(DRAWN)("the steps of $plan.id in $id", ({ motor, plan }) => {
   });
 });
 
+describe("symbols", () => {
+  it("a relay’s contact is drawn as it rests: the one that a call closes open, the one it breaks closed", () => {
+    const made = compartmentById("air-handler-relay");
+    const [plan] = made ? plansFor(fan3, made) : [];
+    if (!plan) throw new Error("no plan");
+    const relay = wiringDrawing(plan, fan3.leads).devices.find(({ id }) => id === "relay");
+    const rests = relay?.symbols.map((symbol) => (symbol.kind === "contact" ? symbol.rests : symbol.kind));
+    expect(rests).toEqual(["open", "closed"]);
+  });
+});
+
 describe("equipment without a motor", () => {
   it.each(COMPARTMENTS.map((made) => [made.id, made] as const))("%s is drawn too", (_, made) => {
     const bare = {
@@ -147,5 +157,28 @@ describe("equipment without a motor", () => {
     const drawing = wiringDrawing(bare, []);
     expect(drawing.devices).toHaveLength(made.devices.length);
     expect(drawing.leads).toEqual([]);
+    for (const device of drawing.devices) {
+      const parts = made.devices.find(({ id }) => id === device.id)?.parts ?? [];
+      const own = (id: string) => device.terminals.some((terminal) => terminal.id === id);
+      // Every capacitor between two of its terminals is drawn, every motor, and no contact that never opens.
+      const drawn = (kind: string) => device.symbols.filter((symbol) => symbol.kind === kind).length;
+      expect(drawn("capacitor")).toBe(
+        parts.filter((part) => part.kind === "capacitor" && own(part.from) && own(part.to)).length,
+      );
+      expect(drawn("motor")).toBe(parts.filter(({ kind }) => kind === "compressor").length);
+      const closedAtRest = parts.filter(
+        (part) => part.kind === "contact" && part.closedOn === "always" && (part.opensOn?.length ?? 0) > 0,
+      ).length;
+      const shownClosed = device.symbols.filter(
+        (symbol) => symbol.kind === "contact" && symbol.rests === "closed",
+      ).length;
+      expect(shownClosed).toBeLessThanOrEqual(closedAtRest);
+      // A symbol lies in its device's box.
+      for (const symbol of device.symbols) {
+        const xs = [...symbolPath(symbol).matchAll(/[ML](-?[\d.]+) /g)].map(([, x]) => Number(x));
+        expect(Math.min(...xs)).toBeGreaterThan(device.x);
+        expect(Math.max(...xs)).toBeLessThan(device.x + device.width);
+      }
+    }
   });
 });

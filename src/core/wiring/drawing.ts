@@ -1,4 +1,4 @@
-import { CAPPED, type Compartment, type Device, JOINT, placeName } from "./compartment";
+import { CAPPED, type Compartment, type Contact, type Device, JOINT, placeName } from "./compartment";
 import { FRAME, type WiringPlan } from "./plan";
 
 /** Geometry of a wiring drawing, in units of one pixel at natural size; x to the right, y down. */
@@ -48,7 +48,8 @@ export interface DrawnDevice {
 /** A capacitor between two rows, a contact in a row, a motor or the earth at a place. */
 export type DrawnSymbol =
   | { readonly kind: "capacitor"; readonly from: Point; readonly to: Point; readonly x: number }
-  | { readonly kind: "contact"; readonly at: Point }
+  /** Rests open or closed while nothing moves it. */
+  | { readonly kind: "contact"; readonly at: Point; readonly rests: "open" | "closed" }
   | { readonly kind: "motor" | "ground"; readonly at: Point };
 
 /** A wire as an orthogonal run of points: a lead of the motor, or a wire of the equipment. */
@@ -215,6 +216,12 @@ export function wiringDrawing(
   };
 }
 
+/** How a contact rests; null for what is joined always and opens for no call, which is no contact. */
+function restsOf({ closedOn, opensOn }: Contact): "open" | "closed" | null {
+  if (closedOn !== "always") return "open";
+  return (opensOn?.length ?? 0) > 0 ? "closed" : null;
+}
+
 /** A terminal's name ends this far left of its point, each of its letters is so wide. */
 const NAME_GAP = 18;
 const NAME_LETTER = 8.6;
@@ -240,8 +247,9 @@ function symbolsOf({ id, terminals, x, y, height }: DrawnDevice, made: Compartme
       const at = x + DEVICE_WIDTH - NAME_GAP - NAME_LETTER * widest - 14 - SYMBOL_STEP * nth;
       symbols.push({ kind: "capacitor", from: before(from), to: before(to), x: at });
     }
-    if (part.kind === "contact" && to && to.name.length <= SHORT_NAME && to.feed !== "")
-      symbols.push({ kind: "contact", at: { x: before(to).x - 14, y: to.at.y } });
+    const rests = part.kind === "contact" ? restsOf(part) : null;
+    if (rests && to && to.name.length <= SHORT_NAME && to.feed !== "")
+      symbols.push({ kind: "contact", at: { x: before(to).x - 14, y: to.at.y }, rests });
   }
   if (terminals.some((terminal) => terminal.id === made.supply.ground))
     symbols.push({ kind: "ground", at: { x: middle.x, y: (terminals[0]?.at.y ?? middle.y) - 4 } });
@@ -262,7 +270,8 @@ function capacitorsOf({ id, parts }: Device, { capacitors, parts: works }: Wirin
   const [first] = known;
   if (!first) return parts.some(({ kind }) => kind === "capacitor") ? "label not read" : "";
   const values = known.map(({ microfarads }) => Number(microfarads.toPrecision(3))).join(" + ");
-  return `${values} µF, ${first.volts} V${planned?.change === "fit" ? " or higher" : ""}`;
+  // Short: it stands in one line with the device's name.
+  return `${values} µF, ${planned?.change === "fit" ? "≥ " : ""}${first.volts} V`;
 }
 
 /** The contact that feeds a terminal, in a few words. */

@@ -58,7 +58,7 @@ export function statesOf({
 }: Pick<Compartment, "calls" | "together">): EquipmentState[] {
   const name = (id: string) => calls.find((call) => call.id === id)?.name ?? id;
   return [
-    { id: "idle", name: "No call: off", calls: [] },
+    { id: "idle", name: "No call (off)", calls: [] },
     ...calls.map((call) => ({ id: call.id, name: call.name, calls: [call.id] })),
     ...together.map((set) => ({ id: set.join("+"), name: set.map(name).join(" with "), calls: set })),
   ];

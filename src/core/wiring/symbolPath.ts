@@ -7,7 +7,7 @@ const MOTOR_RADIUS = 15;
 
 /**
  * The trade's public symbols as one path in the drawing's units, x to the right and y down, in the letters of SVG:
- * capacitor, contact that closes, motor, earth. The same on the screen, in a saved drawing and on paper.
+ * capacitor, contact (struck through where it rests closed), motor, earth. The same on the screen, in a saved drawing and on paper.
  */
 export function symbolPath(symbol: DrawnSymbol): string {
   if (symbol.kind === "capacitor") {
@@ -25,7 +25,7 @@ export function symbolPath(symbol: DrawnSymbol): string {
   const { x, y } = symbol.at;
   switch (symbol.kind) {
     case "contact":
-      return `M${x - 12} ${y}H${x - 4}M${x - 4} ${y - 7}V${y + 7}M${x + 4} ${y - 7}V${y + 7}M${x + 4} ${y}H${x + 12}`;
+      return `M${x - 12} ${y}H${x - 4}M${x - 4} ${y - 7}V${y + 7}M${x + 4} ${y - 7}V${y + 7}M${x + 4} ${y}H${x + 12}${symbol.rests === "closed" ? `M${x - 9} ${y + 8}L${x + 9} ${y - 8}` : ""}`;
     case "motor":
       // A circle, and the letter in it.
       return `M${x - MOTOR_RADIUS} ${y}A${MOTOR_RADIUS} ${MOTOR_RADIUS} 0 1 0 ${x + MOTOR_RADIUS} ${y}A${MOTOR_RADIUS} ${MOTOR_RADIUS} 0 1 0 ${x - MOTOR_RADIUS} ${y}M${x - 6} ${y + 6}V${y - 6}L${x} ${y + 2}L${x + 6} ${y - 6}V${y + 6}`;
