@@ -269,3 +269,47 @@ test("a page that is not there says so", async ({ page }) => {
   expect(response?.status()).toBe(404);
   await expect(page.getByText("There is no such page.")).toBeVisible();
 });
+
+test("an address with nothing under it is said to be none; a title names the job", async ({ page }) => {
+  await page.goto("/jobs/01920000-0000-7000-8000-000000000001/probe");
+  await expect(
+    page.getByRole("status").filter({ hasText: "No job is kept under this address" }),
+  ).toBeVisible();
+  await page.goto("/", { waitUntil: "networkidle" });
+  await page.getByRole("button", { name: /^Start with a motor/ }).click();
+  await page.waitForURL(/\/probe$/);
+  await page.getByLabel("Name of this job").first().fill("Pier lamp store, vent fan");
+  await page.getByLabel("Name of this job").first().press("Enter");
+  await expect(page).toHaveTitle("Probe: Pier lamp store, vent fan · Odd Lead");
+  await expect(page.getByText("No job is kept under this address")).toHaveCount(0);
+});
+
+test("every stage prints on an ordinary sheet with its job and day, and none of its buttons", async ({
+  page,
+}) => {
+  await openDemo(page, "land");
+  await page.emulateMedia({ media: "print" });
+  for (const stage of ["probe", "plate", "cap", "land", "prove", "safe", "trace"] as const) {
+    await page.goto(page.url().replace(/\w+$/, stage));
+    await expect(page.getByText(/^Harbour office fan coil.*\d{4}-\d\d-\d\d/).first()).toBeVisible();
+    await expect(page.getByRole("navigation")).toHaveCount(0);
+    await expect(page.getByRole("button", { name: "Undo" })).toHaveCount(0);
+    const pdf = (await page.pdf({ preferCSSPageSize: true })).toString("latin1");
+    const box = /\/MediaBox\s*\[\s*0 0 ([\d.]+) ([\d.]+)/.exec(pdf);
+    expect(Number(box?.[2]), stage).toBeGreaterThan(700);
+  }
+});
+
+test("scripts of the build come packed, and may be kept for ever", async ({ page, request }) => {
+  await page.goto("/");
+  const [script] = await page
+    .locator("script[src^='/_next/static/']")
+    .evaluateAll((found) => found.map((one) => one.getAttribute("src") ?? ""));
+  const packed = await request.get(script ?? "", { headers: { "accept-encoding": "br" } });
+  expect(packed.headers()["content-encoding"]).toBe("br");
+  expect(packed.headers()["cache-control"]).toContain("immutable");
+  expect(packed.headers()["x-content-type-options"]).toBe("nosniff");
+  const plain = await request.get(script ?? "", { headers: { "accept-encoding": "identity" } });
+  expect(plain.headers()["content-encoding"]).toBeUndefined();
+  expect(await packed.text()).toBe(await plain.text());
+});

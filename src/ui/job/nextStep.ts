@@ -48,7 +48,9 @@ export function nextStep(ask: NextAsk): NextStep | null {
     case "prove":
       return ask.job.proof.signed ? { says: "The label", stage: "record" } : null;
     case "record":
-      return ask.job.label.unit !== "" || ask.job.proof.signed ? { says: "another job", stage: "home" } : null;
+      return ask.job.label.unit !== "" || ask.job.proof.signed
+        ? { says: "another job", stage: "home" }
+        : null;
   }
 }
 

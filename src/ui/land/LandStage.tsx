@@ -1,19 +1,17 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { lazy, Suspense } from "react";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
-import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
-import { EquipmentChoice } from "../trace/EquipmentChoice";
 import { CheckPanel } from "./CheckPanel";
 import { DrawingPanel } from "./DrawingPanel";
 import { KickPanel } from "./KickPanel";
+import { LandedOn } from "./LandedOn";
 import { MarksPanel } from "./MarksPanel";
+import { NotYet } from "./NotYet";
 import { SettingPanel } from "./SettingPanel";
 import { SetVolts } from "./SetVolts";
 import { StepList } from "./StepList";
@@ -21,7 +19,6 @@ import { SupplyPanel } from "./SupplyPanel";
 import { useSteps } from "./useSteps";
 import { useWiringCheck } from "./useWiringCheck";
 import { VoltagePanel } from "./VoltagePanel";
-import { Wishes } from "./Wishes";
 
 /** Its charts are heavy: brought when somebody unfolds them. */
 const RunPanel = lazy(() => import("./RunPanel").then((made) => ({ default: made.RunPanel })));
@@ -71,47 +68,6 @@ export function LandStage() {
         </>
       ) : null}
       <UndoButtons />
-    </Box>
-  );
-}
-
-/** The equipment, and what a person chooses of the plan: one line once it is planned. */
-function LandedOn({ planned }: { planned: boolean }) {
-  const { wiring } = useJob();
-  const inside = (
-    <Box
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" },
-        gap: 4,
-        maxWidth: 900,
-        alignItems: "start",
-      }}
-    >
-      <EquipmentChoice />
-      {planned ? <Wishes /> : null}
-    </Box>
-  );
-  if (wiring.kind !== "plan" && wiring.kind !== "retrofit")
-    return (
-      <Box component="section" aria-label="What it is landed on" className="no-print">
-        <Typography variant="h2" sx={{ mb: 2 }}>
-          Landed on
-        </Typography>
-        {inside}
-      </Box>
-    );
-  const { compartment, school } = wiring.plan;
-  return (
-    <Box className="no-print">
-      <Fold
-        title="Landed on"
-        summary={[compartment.title, `${Math.round(compartment.supply.volts)} V`, school]
-          .filter((part) => part !== "")
-          .join(" · ")}
-      >
-        {inside}
-      </Fold>
     </Box>
   );
 }
@@ -191,51 +147,4 @@ function InsideSetting() {
       <SettingPanel low={low.high} high={high.high} module />
     </Fold>
   ) : null;
-}
-
-/** Why there is nothing to land yet, and what to do about it. */
-function NotYet() {
-  const { wiring, job, add } = useJob();
-  if (wiring.kind === "plan" || wiring.kind === "retrofit") return null;
-  const stop = wiring.kind === "unproved" || (wiring.kind === "not-settled" && wiring.stop);
-  const says =
-    wiring.kind === "no-equipment"
-      ? [
-          "Say first what it is landed on: choose the equipment here, or in Trace with the old wiring.",
-          ...(job.leads.length === 0 ? ["Then enter the leads and their readings in Probe."] : []),
-        ]
-      : wiring.kind === "refused"
-        ? wiring.faults.map((fault) => fault.says)
-        : wiring.kind === "unproved"
-          ? wiring.says
-          : [wiring.says];
-  return (
-    <Box
-      role="status"
-      sx={{ borderLeft: "4px solid", borderColor: stop ? "error.main" : "warning.main", pl: 4, py: 2 }}
-    >
-      <Verdict weight={stop ? "stop" : "again"} word={stop ? "Stop" : "Not yet"} />
-      {says.map((line) => (
-        <Typography key={line} sx={{ mt: 1 }}>
-          {line}
-        </Typography>
-      ))}
-      {wiring.kind === "refused" && job.wish.reversed && wiring.plug ? (
-        <Button
-          sx={{ mt: 2, mr: 2, minHeight: TOUCH }}
-          onClick={() => add({ kind: "wiring-wish", wish: { ...job.wish, turnBy: "plug" } })}
-        >
-          It has a plug for rotation: turn that
-        </Button>
-      ) : null}
-      {wiring.kind === "refused" && (job.wish.reversed || Object.keys(job.wish.speeds).length > 0) ? (
-        <Button
-          sx={{ mt: 2, minHeight: TOUCH }}
-          onClick={() => add({ kind: "wiring-wish", wish: { ...job.wish, speeds: {}, reversed: false } })}
-        >
-          Back to the usual speeds and turn
-        </Button>
-      ) : null}
-    </Box>
-  );
 }

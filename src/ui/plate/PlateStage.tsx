@@ -4,16 +4,16 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { hasNewMotor, PLATE_FIELDS, type PlateFieldId, readPlate } from "@/core";
+import { hasNewMotor, type PlateFieldId, readPlate } from "@/core";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
 import { Mark } from "../parts/Verdict";
+import { BesidePlate } from "./BesidePlate";
 import { DrawnPlate } from "./DrawnPlate";
 import { NextMissing } from "./NextMissing";
+import { OldAndNew } from "./OldAndNew";
 import { PlaceEntry } from "./PlaceEntry";
-import { PlateFieldEntry } from "./PlateFieldEntry";
-import { BESIDE_PLATE } from "./plateLayout";
 import { RotationHelper } from "./RotationHelper";
 import { WholePlateEntry } from "./WholePlateEntry";
 
@@ -65,8 +65,8 @@ export function PlateStage() {
           title={shown === "old" ? "Old motor" : `New motor${job.chosen ? `: ${job.chosen.name}` : ""}`}
           lit={lit}
         />
-        <Beside motor={shown} />
-        {both ? <Differences /> : null}
+        <BesidePlate motor={shown} />
+        {both ? <OldAndNew /> : null}
         <Box sx={{ mt: 4 }}>
           <UndoButtons />
         </Box>
@@ -98,87 +98,6 @@ export function PlateStage() {
         <Fold title="The place it goes to" open={false} summary="supply, room, calls">
           <PlaceEntry />
         </Fold>
-      </Box>
-    </Box>
-  );
-}
-
-/** What no plate tells: measured and seen on the motor itself. */
-function Beside({ motor }: { motor: "old" | "new" }) {
-  const { job } = useJob();
-  const reading = readPlate(job.plates[motor]);
-  const known = BESIDE_PLATE.filter((id) => job.plates[motor][id] !== undefined).length;
-  return (
-    <Box sx={{ mt: 4 }}>
-      <Fold
-        title="On the motor itself"
-        summary={known > 0 ? `${known} known` : "shaft, body, mount, leads: by tape and eye"}
-        open={known > 0}
-      >
-        <Box
-          sx={{
-            display: "grid",
-            gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(3, minmax(0,1fr))" },
-            gap: 3,
-            alignItems: "start",
-          }}
-        >
-          {BESIDE_PLATE.map((id) => {
-            const field = PLATE_FIELDS.find((one) => one.id === id);
-            return field ? (
-              <PlateFieldEntry key={`${motor} ${id}`} field={field} motor={motor} reading={reading} />
-            ) : null;
-          })}
-        </Box>
-      </Fold>
-    </Box>
-  );
-}
-
-/** Old and new side by side, where both exist: what both plates tell. */
-function Differences() {
-  const { job } = useJob();
-  const [old, made] = [readPlate(job.plates.old), readPlate(job.plates.new)];
-  const rows = PLATE_FIELDS.flatMap((field) => {
-    const [was, is] = [field.say(old.plate), field.say(made.plate)];
-    return was === null && is === null ? [] : [{ field, was, is }];
-  });
-  return (
-    <Box component="section" aria-label="Old and new" sx={{ mt: 5 }}>
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        Old and new
-      </Typography>
-      <Box
-        component="table"
-        sx={{
-          borderCollapse: "collapse",
-          width: "100%",
-          "& th, & td": {
-            textAlign: "left",
-            verticalAlign: "top",
-            py: 1,
-            pr: 3,
-            borderBottom: "1px solid",
-            borderColor: "divider",
-          },
-        }}
-      >
-        <thead>
-          <tr>
-            <th scope="col">Field</th>
-            <th scope="col">Old</th>
-            <th scope="col">New</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map(({ field, was, is }) => (
-            <tr key={field.id}>
-              <th scope="row">{field.title}</th>
-              <td>{was ?? "—"}</td>
-              <td>{is ?? "—"}</td>
-            </tr>
-          ))}
-        </tbody>
       </Box>
     </Box>
   );

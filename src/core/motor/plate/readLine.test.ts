@@ -289,3 +289,20 @@ describe("figures stamped in any order and style", () => {
     );
   });
 });
+
+describe("figures that cannot be", () => {
+  it("amps that no mains allow are asked back, with or without volts", () => {
+    for (const line of ["1/6 HP 115 A", "1/6 HP 115V 115A", "1/4 HP 60 AMPS"]) {
+      const { typed, asked } = readPlateLine(line);
+      expect(typed.amps, line).toBeUndefined();
+      expect(asked[0]?.says, line).toContain("do not go with");
+    }
+    expect(readPlateLine("1/6 HP 3.2A").typed.amps).toBe("3.2");
+  });
+
+  it("a European speed is no doubt where nobody said 60 Hz and the volts are European", () => {
+    const doubts = (line: string) => readPlate(readPlateLine(line).typed).doubts.map(({ says }) => says);
+    expect(doubts("0,25 kW 1400 min⁻¹ 230/400 V")).toEqual([]);
+    expect(doubts("1400 RPM 115V 60HZ")[0]).toContain("no usual range at 60 Hz");
+  });
+});

@@ -1,0 +1,55 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Typography from "@mui/material/Typography";
+import { PLATE_FIELDS, readPlate } from "@/core";
+import { useJob } from "../job/JobContext";
+
+/** Old and new side by side, where both exist: what both plates tell. */
+export function OldAndNew() {
+  const { job } = useJob();
+  const [old, made] = [readPlate(job.plates.old), readPlate(job.plates.new)];
+  const rows = PLATE_FIELDS.flatMap((field) => {
+    const [was, is] = [field.say(old.plate), field.say(made.plate)];
+    return was === null && is === null ? [] : [{ field, was, is }];
+  });
+  return (
+    <Box component="section" aria-label="Old and new" sx={{ mt: 5 }}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Old and new
+      </Typography>
+      <Box
+        component="table"
+        sx={{
+          borderCollapse: "collapse",
+          width: "100%",
+          "& th, & td": {
+            textAlign: "left",
+            verticalAlign: "top",
+            py: 1,
+            pr: 3,
+            borderBottom: "1px solid",
+            borderColor: "divider",
+          },
+        }}
+      >
+        <thead>
+          <tr>
+            <th scope="col">Field</th>
+            <th scope="col">Old</th>
+            <th scope="col">New</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ field, was, is }) => (
+            <tr key={field.id}>
+              <th scope="row">{field.title}</th>
+              <td>{was ?? "—"}</td>
+              <td>{is ?? "—"}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+    </Box>
+  );
+}
