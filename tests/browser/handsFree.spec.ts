@@ -18,7 +18,7 @@ const readings = (page: Page) => page.getByRole("button", { name: /, reads / });
 test("hands free: values take themselves, are said back, and one key strikes a wrong catch", async ({
   page,
 }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const said = await listen(page);
   await startMotor(page, "WH BK BN");
   await page.getByRole("button", { name: "Simulated meter" }).click();

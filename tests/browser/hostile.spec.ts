@@ -183,7 +183,7 @@ const PATHS = [
 ];
 
 test("of some hundred hostile requests none ends in a fault of ours", async ({ baseURL }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const random = seededRandom(20_261_128);
   const one = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
   const some = (most: number, make: () => string) =>
@@ -208,7 +208,7 @@ test("of some hundred hostile requests none ends in a fault of ours", async ({ b
 });
 
 test("who asks for much to be worked out holds up nobody else", async ({ baseURL }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const leads = Array.from({ length: 12 }, (_, i) => ({ id: `l${i}` }));
   const random = seededRandom(5);
   const readings = leads.flatMap(({ id: a }, i) =>

@@ -183,7 +183,7 @@ for (const [size, viewport] of [
 }
 
 test("nothing runs off a screen of 320 pixels", async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   await page.setViewportSize({ width: 320, height: 640 });
   await page.goto("/");
   await expectNoOverflow(page);

@@ -34,7 +34,7 @@ async function kept(page: Page): Promise<void> {
 }
 
 test("a reload, every stage, the first page, a new job and practice all open, and all of it arrives later", async () => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   const page = await context.newPage();
   await startMotor(page, "WH BK RD BU");
   await page.getByLabel("Name of this job").first().fill("Harbour office fan, kept");

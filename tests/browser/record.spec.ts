@@ -191,7 +191,7 @@ test.describe("files", () => {
   test("the whole shop is one archive, and bringing it in again changes nothing of its jobs", async ({
     page,
   }) => {
-    test.setTimeout(120_000);
+    test.setTimeout(240_000);
     await page.goto("/files");
     const saving = page.waitForEvent("download", { timeout: 90_000 });
     await page.getByRole("button", { name: "Save the whole shop" }).click();

@@ -104,7 +104,7 @@ function Which({ plates, shelf }: { plates: Plates; shelf: ReturnType<typeof use
             hertz={hertz}
             tolerancePercent={capacitor.tolerancePercent}
             shelf={onHand}
-            looking={shelf.isPending}
+            truck={shelf.isError ? "away" : shelf.isPending ? "looking" : "known"}
           />
         </>
       ) : (

@@ -12,29 +12,30 @@ interface Props {
   readonly hertz: 50 | 60;
   readonly tolerancePercent?: number | undefined;
   readonly shelf: readonly ShelfCapacitor[];
-  /** The truck is still being looked through: nothing is said of it yet. */
-  readonly looking: boolean;
+  /** Nothing is said of a truck that is still looked through, or cannot be asked just now. */
+  readonly truck: "known" | "looking" | "away";
 }
 
 /** What takes the old capacitor's place while the motors stay: its like from the truck first, then better, then made up. */
-export function LikeForLikeView({ label, hertz, tolerancePercent, shelf, looking }: Props) {
+export function LikeForLikeView({ label, hertz, tolerancePercent, shelf, truck }: Props) {
   const plan = likeForLike(label, shelf, {
     hertz,
     ...(tolerancePercent === undefined ? {} : { tolerancePercent }),
   });
   const { like, better, otherwise } = plan;
-  const none = !looking && like.length + better.length + otherwise.length === 0;
+  const known = truck === "known";
+  const none = known && like.length + better.length + otherwise.length === 0;
   return (
     <Box component="section" aria-label="Which capacitor" aria-live="polite">
       <Typography sx={{ fontSize: "1.375rem", fontWeight: 700, lineHeight: 1.25 }}>{plan.use}</Typography>
-      {looking ? (
+      {truck === "looking" ? (
         <Typography role="status" sx={{ mt: 3, minHeight: 420 }}>
           Looking through the truck …
         </Typography>
       ) : null}
       <Ways title="Like for like" ways={like} />
       <Ways title="Higher volts: serves as well" ways={better} />
-      {!looking && !none && like.length + better.length === 0 ? (
+      {known && !none && like.length + better.length === 0 ? (
         <Typography sx={{ mt: 3, color: "warning.main", fontWeight: 600 }}>
           None like it on the truck: order one. Until then:
         </Typography>
