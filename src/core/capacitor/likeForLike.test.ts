@@ -72,11 +72,8 @@ describe("labels as they are printed", () => {
   });
 
   it("what is no label is refused, three values too", () => {
-    for (const typed of ["40+5+5 440", "440", "foo", "5 uF 37 V", ""]) {
-      const read = parseCapacitor(typed);
-      if (typed === "440") expect(read).toMatchObject({ ok: true, label: { microfarads: 440 } });
-      else expect(read.ok).toBe(false);
-    }
+    for (const typed of ["40+5+5 440", "foo", "5 uF 37 V", ""])
+      expect(parseCapacitor(typed).ok, typed).toBe(false);
   });
 });
 
