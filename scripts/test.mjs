@@ -4,7 +4,7 @@
  */
 import { spawn } from "node:child_process";
 import { existsSync, readFileSync, rmSync } from "node:fs";
-import { join } from "node:path";
+import { join, relative } from "node:path";
 import { CHROMIUM_ARGUMENTS, ensureChromium } from "./lib/chromium.mjs";
 import { ensureDatabase, prepareDatabase } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
@@ -18,6 +18,8 @@ const BROWSER = "odd_lead_test_browser";
 
 let passed = 0;
 let failed = 0;
+/** What failed, said again at the end: the names are far up by then. */
+const failures = [];
 
 async function test() {
   checkNode();
@@ -53,7 +55,10 @@ async function step(title, command, args, env) {
   say(`\n— ${title}`);
   const status = await show(command, args, { cwd: ROOT, env });
   if (status === 0) passed += 1;
-  else failed += 1;
+  else {
+    failed += 1;
+    failures.push(title);
+  }
 }
 
 async function vitest(env) {
@@ -62,9 +67,16 @@ async function vitest(env) {
   rmSync(report, { force: true });
   const args = ["run", "--reporter=default", "--reporter=json", `--outputFile.json=${report}`];
   const status = await show(bin("vitest"), args, { cwd: ROOT, env });
-  const { numPassedTests = 0, numFailedTests = 0 } = existsSync(report)
-    ? JSON.parse(readFileSync(report, "utf8"))
-    : {};
+  const {
+    numPassedTests = 0,
+    numFailedTests = 0,
+    testResults = [],
+  } = existsSync(report) ? JSON.parse(readFileSync(report, "utf8")) : {};
+  for (const { name, status: of, assertionResults } of testResults) {
+    const bad = assertionResults.filter((result) => result.status === "failed");
+    for (const { fullName } of bad) failures.push(`${relative(ROOT, name)}: ${fullName}`);
+    if (of === "failed" && bad.length === 0) failures.push(relative(ROOT, name));
+  }
   count(status, numPassedTests, numFailedTests);
 }
 
@@ -96,11 +108,20 @@ async function browser(postgres, env) {
         PLAYWRIGHT_JSON_OUTPUT_NAME: report,
       },
     });
-    const stats = existsSync(report) ? JSON.parse(readFileSync(report, "utf8")).stats : {};
+    const { stats = {}, suites = [] } = existsSync(report) ? JSON.parse(readFileSync(report, "utf8")) : {};
+    failures.push(...suites.flatMap(unexpected));
     count(status, (stats.expected ?? 0) + (stats.flaky ?? 0), stats.unexpected ?? 0);
   } finally {
     server.kill("SIGKILL");
   }
+}
+
+/** The failed tests of one of Playwright's suites, and of those in it. */
+function unexpected({ file, specs = [], suites = [] }) {
+  const own = specs
+    .filter(({ tests }) => tests.some(({ status }) => status === "unexpected"))
+    .map(({ title, line }) => `${file}:${line}: ${title}`);
+  return [...own, ...suites.flatMap(unexpected)];
 }
 
 /** Waits until an address answers; half a minute at most. */
@@ -124,6 +145,7 @@ function count(status, good, bad) {
 
 test()
   .then(() => {
+    if (failures.length > 0) say(`\nFailed:\n${failures.map((name) => `  ${name}`).join("\n")}`);
     say(`\n${passed} passed, ${failed} failed`);
     process.exit(failed === 0 ? 0 : 1);
   })

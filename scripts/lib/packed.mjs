@@ -2,10 +2,8 @@ import { existsSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { promisify } from "node:util";
 import { brotliCompress, constants } from "node:zlib";
-import { ROOT } from "./project.mjs";
 
-/** Where the build keeps what never changes under its name, and how it is asked for. */
-const STATIC = join(ROOT, ".next", "static");
+/** How what never changes under its name is asked for. */
 const ADDRESS = "/_next/static/";
 const TYPES = { ".js": "application/javascript; charset=UTF-8", ".css": "text/css; charset=UTF-8" };
 const PACKED = ".br";
@@ -13,10 +11,13 @@ const YEAR_SECONDS = 31_536_000;
 
 const compress = promisify(brotliCompress);
 
-/** Packs scripts and styles of the build once, as tightly as Brotli (RFC 7932) goes: a phone on a poor line waits for them. */
-export async function packBuild() {
-  const files = readdirSync(STATIC, { recursive: true })
-    .map((name) => join(STATIC, name))
+/**
+ * Packs scripts and styles of the build once, as tightly as Brotli (RFC 7932) goes: a phone on a poor line waits for them.
+ * @param folder where the build keeps them.
+ */
+export async function packBuild(folder) {
+  const files = readdirSync(folder, { recursive: true })
+    .map((name) => join(folder, name))
     .filter((file) => typeOf(file) !== undefined);
   await Promise.all(
     files.map(async (file) => {
@@ -31,11 +32,11 @@ export async function packBuild() {
 }
 
 /** Answers a request for a packed file of the build; false where there is none, or the browser does not take it. */
-export function packedAnswers() {
+export function packedAnswers(folder) {
   const known = new Map();
-  if (existsSync(STATIC))
-    for (const name of readdirSync(STATIC, { recursive: true }))
-      if (name.endsWith(PACKED)) known.set(ADDRESS + name.slice(0, -PACKED.length), join(STATIC, name));
+  if (existsSync(folder))
+    for (const name of readdirSync(folder, { recursive: true }))
+      if (name.endsWith(PACKED)) known.set(ADDRESS + name.slice(0, -PACKED.length), join(folder, name));
   return (request, response) => {
     const file = known.get(request.url?.split("?")[0]);
     const takes = /\bbr\b/.test(String(request.headers["accept-encoding"] ?? ""));

@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
+import { packBuild } from "./packed.mjs";
 import { show } from "./run.mjs";
 import { Remedy, say } from "./say.mjs";
 
@@ -9,6 +10,8 @@ import { Remedy, say } from "./say.mjs";
 export const ROOT = dirname(dirname(dirname(fileURLToPath(import.meta.url))));
 /** What the commands keep between runs; not under version control. */
 export const DATA = join(ROOT, ".data");
+/** What of the production build never changes under its name. */
+export const STATIC = join(ROOT, ".next", "static");
 /** The local command of a package. */
 export const bin = (name) => join(ROOT, "node_modules", ".bin", name);
 
@@ -71,8 +74,7 @@ export async function ensureBuild() {
     stdio: ["ignore", "ignore", "inherit"],
   });
   if (status !== 0) throw new Error("the production build failed; run `npx next build` to see why");
-  const { packBuild } = await import("./packed.mjs");
-  await packBuild();
+  await packBuild(STATIC);
   writeFileSync(join(ROOT, ".next", "odd-lead-built-from"), sourceHash());
 }
 

@@ -3,7 +3,7 @@ import { refusalOf, refuse } from "./asked.mjs";
 import { BACKUPS } from "./backups.mjs";
 import { allowedHosts, foreign, OWN_HEADERS } from "./ownPage.mjs";
 import { packedAnswers } from "./packed.mjs";
-import { ROOT } from "./project.mjs";
+import { ROOT, STATIC } from "./project.mjs";
 
 /** Serves the production build on the database at `url` from this process: ending it ends the web server too. */
 export async function serve({ url, host, port }) {
@@ -17,7 +17,7 @@ export async function serve({ url, host, port }) {
   const app = next({ dev: false, dir: ROOT, hostname: host, port });
   await app.prepare();
   const handle = app.getRequestHandler();
-  const packed = packedAnswers();
+  const packed = packedAnswers(STATIC);
   const allowed = allowedHosts(host, process.env.ALLOWED_HOSTS);
   const server = createServer((request, response) => {
     for (const [name, value] of Object.entries(OWN_HEADERS)) response.setHeader(name, value);

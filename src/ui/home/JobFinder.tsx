@@ -11,7 +11,7 @@ import type { JobLine } from "@/contract/routes/jobs";
 import { localDay, useToday } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
 import { JobSection } from "./JobSection";
-import type { RowAction } from "./RowMenu";
+import type { RowAction } from "./rowAction";
 import { useJobPages } from "./useJobPages";
 
 /** The first page of the shop's own jobs, as it came with the page. */

@@ -7,7 +7,8 @@ import { WirePiece } from "../parts/LeadTag";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
-import { type RowAction, RowMenu } from "./RowMenu";
+import { RowMenu } from "./RowMenu";
+import type { RowAction } from "./rowAction";
 
 /** A job in the list: its name and unit, its wires, how it stands, its day, and what else can be done with it. */
 export function JobRow({

@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { JobLine } from "@/contract/routes/jobs";
 import { JobRow } from "./JobRow";
-import type { RowAction } from "./RowMenu";
+import type { RowAction } from "./rowAction";
 
 const NOTHING_SHOWN: Readonly<Record<string, string>> = {};
 

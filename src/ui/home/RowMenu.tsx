@@ -4,12 +4,10 @@ import IconButton from "@mui/material/IconButton";
 import { lazy, Suspense, useState } from "react";
 import type { JobLine } from "@/contract/routes/jobs";
 import { TOUCH } from "../theme/theme";
+import type { RowAction } from "./rowAction";
 
 /** Loaded when a menu is first opened. */
 const RowMenuList = lazy(() => import("./RowMenuList").then((made) => ({ default: made.RowMenuList })));
-
-/** What can be done with a job from the list. */
-export type RowAction = "visit" | "archive" | "list" | "delete";
 
 /** The menu at the end of a job's row. */
 export function RowMenu({ job, onAction }: { job: JobLine; onAction: (action: RowAction) => void }) {

@@ -5,7 +5,7 @@ import MenuItem from "@mui/material/MenuItem";
 import NextLink from "next/link";
 import type { JobLine } from "@/contract/routes/jobs";
 import { TOUCH } from "../theme/theme";
-import type { RowAction } from "./RowMenu";
+import type { RowAction } from "./rowAction";
 
 const ITEM = { minHeight: TOUCH } as const;
 

@@ -1,14 +1,49 @@
 import { describe, expect, it } from "vitest";
-import { compartmentById, planSteps, wiringDrawing } from "@/core/wiring";
-import { fan4, plansFor } from "@/core/wiring/testMotors";
+import {
+  compartmentById,
+  fitMotor,
+  planSteps,
+  planWiring,
+  ratingOf,
+  wiringDrawing,
+  woundMotor,
+} from "@/core/wiring";
 import { isLitDevice, isLitWire, litOf, stripOf } from "./lit";
 
 const made = compartmentById("condenser-dual");
 if (!made) throw new Error("no condenser");
-const [plan] = plansFor(fan4, made);
+const leads = ["ye", "bk", "bn", "bn/wh"];
+const motor = woundMotor(
+  {
+    family: "two-winding",
+    roles: {
+      ye: { role: "run-end" },
+      bk: { role: "speed", rank: 1 },
+      bn: { role: "start-end" },
+      "bn/wh": { role: "run-end" },
+    },
+    bonded: [["ye", "bn/wh"]],
+    sections: [
+      { between: ["ye", "bk"], ohms: 12, winding: "main" },
+      { between: ["bk", "bn"], ohms: 26, winding: "start" },
+    ],
+  },
+  leads.map((id) => ({ id })),
+);
+if (!motor) throw new Error("no motor");
+const plate = { hertz: [60], volts: [{ low: 208, high: 230 }], rpm: 1075, fullLoadAmps: [1.9] };
+const planned = planWiring({
+  motor,
+  fitted: fitMotor(motor, ratingOf(motor, plate, 230)),
+  compartment: made,
+  runCapacitor: { microfarads: 5, volts: 440, known: true },
+  speeds: {},
+  reversed: false,
+});
+const [plan] = planned.ok ? planned.plans : [];
 if (!plan) throw new Error("no plan");
-const drawing = wiringDrawing(plan, fan4.leads);
-const steps = planSteps(plan, fan4.leads);
+const drawing = wiringDrawing(plan, leads);
+const steps = planSteps(plan, leads);
 
 describe("the step’s wire on the drawing", () => {
   it("lights the lead that is moved and the device it goes to, and nothing else", () => {
