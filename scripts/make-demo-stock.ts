@@ -221,6 +221,13 @@ function put(line: Line, more: Record<string, unknown>) {
   });
 }
 
+/** Ohms that the makers' leaflets state, by part: the motors of two demo jobs are of these models. */
+const STATED: Readonly<Record<string, string>> = {
+  "LH-250-1075B": "BN–BK 27.6, BK–YE 14.1, BN–YE 41.7, YE–BN/WH 0 at 20 °C",
+  "LC-200-1075B":
+    "GY–VT 18.5, GY–TQ 3.7, GY–YE/BN 14.4, TQ–BU/OG 4.8, BU/OG–PK 27.1, VT–PK 0, PK–GY/VT 73.4 at 20 °C",
+};
+
 const van = () => pick(stockRandom, ["van 1", "van 2", "shop", "shop"]);
 /** Motors of one maker's line, on the truck or to order, their figures by the same rules as the past jobs'. */
 function motorLine(
@@ -256,6 +263,7 @@ function motorLine(
         place: van(),
       },
       {
+        ohms: STATED[part] ?? "",
         kind: "motor",
         plate: {
           kind: "plain",

@@ -22,7 +22,7 @@ export {
   type UnitLine,
   visitsOfUnit,
 } from "./routes/jobs";
-export { askMetBefore } from "./routes/metBefore";
+export { askMetBefore, type MetMotor } from "./routes/metBefore";
 export {
   attachMeter,
   detachMeter,

@@ -122,6 +122,7 @@ export {
   type JobSummary,
   jobHeading,
   jobSummary,
+  searchable,
   searchedWords,
   summaryOf,
 } from "./record/jobSummary";
@@ -139,15 +140,16 @@ export {
   FEWEST_READINGS as FINGERPRINT_READINGS,
   type MetBefore,
   metBefore,
-  type ReadSoFar,
 } from "./record/metBefore";
 export { type Unit, unit, type VisitedUnit, visitedUnit } from "./record/nouns/unit";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
+export type { ReadSoFar } from "./record/placing";
 export { hasNewMotor, withOldLabel } from "./record/presentCapacitor";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";
 export { provingSheetOf, turnedBy } from "./record/provingSheetOf";
 export { readingsCsv } from "./record/readingsCsv";
 export { MOST_SEALED, type SealState, sealOf, sealState } from "./record/seal";
+export { stockFingerprint } from "./record/stockFingerprint";
 export {
   HISTORY_C,
   type HistoryPoint,

@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, isNotNull, isNull, like, ne, notLike, or, type SQL, sql } from "drizzle-orm";
 import type { JobLine, JobQuery, UnitLine } from "@/contract";
-import { foldedWords, type MetBefore, metBefore, type ReadSoFar, stepsNear } from "@/core";
+import { foldedWords } from "@/core";
 import type { Database } from "./database";
 import { jobs, units } from "./schema";
 
@@ -73,24 +73,10 @@ export function jobList(db: Database, shopId: string) {
       return rows.map(lineOf);
     },
 
-    /** Motors of the record that these readings may be of, the likeliest first. */
-    async met(read: ReadSoFar, but: string | undefined): Promise<MetBefore<JobLine>[]> {
-      const told = read.readings.filter(({ ohms }) => ohms !== null && ohms >= LEAST_TELLING_OHMS);
-      if (told.length === 0) return [];
-      const narrowed = told.map(
-        ({ ohms }) => sql`${jobs.steps} && ${sql.param(stepsNear(ohms ?? 1))}::int[]`,
-      );
-      const recorded = and(inShop, ne(jobs.shelved, "deleted"), isNotNull(jobs.fingerprint));
-      const [rows, [counted]] = await Promise.all([
-        db
-          .select({ ...columns, print: jobs.fingerprint })
-          .from(jobs)
-          .where(and(recorded, ...narrowed, but === undefined ? undefined : ne(jobs.id, but)))
-          .limit(MOST_COMPARED),
-        db.select({ count: sql<number>`count(*)::int` }).from(jobs).where(recorded),
-      ]);
-      const stored = rows.flatMap(({ print, ...row }) => (print ? [{ of: lineOf(row), print }] : []));
-      return metBefore(read, stored, counted?.count ?? stored.length).slice(0, MOST_MET);
+    /** The lines of a few jobs. */
+    async some(which: SQL): Promise<JobLine[]> {
+      const rows = await db.select(columns).from(jobs).where(and(inShop, which));
+      return rows.map(lineOf);
     },
 
     /** Visits of a unit, the earliest first. */
@@ -130,11 +116,6 @@ export function jobList(db: Database, shopId: string) {
   };
 }
 
-/** Less than this is a joint or a bond, and tells no motor from another. */
-const LEAST_TELLING_OHMS = 0.5;
-const MOST_COMPARED = 5000;
-const MOST_MET = 5;
-
 type Row = Omit<JobLine, "demo" | "at"> & { readonly demo: unknown; readonly at: string };
 
 function lineOf({ demo, at, ...row }: Row): JobLine {
@@ -150,9 +131,14 @@ function wordsIn(search: string): string[] {
     .slice(0, MOST_WORDS);
 }
 
-/** Anywhere inside, signs of the pattern language taken as letters. */
+/** Shorter ones are looked for where a word begins, and short numbers as a whole: a 2 stands in every date. */
+const ANYWHERE_FROM = 3;
+
+/** Anywhere inside; signs of the pattern language taken as letters. */
 function containing(word: string): string {
-  return `%${word.replace(/[\\%_]/g, "\\$&")}%`;
+  const letters = word.replace(/[\\%_]/g, "\\$&");
+  if (word.length >= ANYWHERE_FROM) return `%${letters}%`;
+  return /^\d+$/.test(word) ? `% ${letters} %` : `% ${letters}%`;
 }
 
 /** Whatever comes after a line in the list. */

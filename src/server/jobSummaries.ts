@@ -1,12 +1,12 @@
-import { and, eq, lt, ne, or, sql } from "drizzle-orm";
+import { and, eq, lt, lte, ne, or, sql } from "drizzle-orm";
 import {
   deriveJob,
   type Fact,
   type Fingerprint,
   fingerprintOf,
-  foldedWords,
   identify,
   type JobSummary,
+  searchable,
   searchedWords,
   sheetOf,
   stepsOf,
@@ -20,7 +20,7 @@ import { facts, jobs, units } from "./schema";
 type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
 
 /** Raised when summaries are worked out otherwise: older ones are brought up when the database is prepared. */
-export const SUMMARY_VERSION = 1;
+export const SUMMARY_VERSION = 2;
 
 /**
  * Works out what lists keep of a job, without the status of its leads, and keeps it with the job and its unit. The job's
@@ -46,23 +46,27 @@ export async function keepSummary(
       summarised: SUMMARY_VERSION,
     })
     .where(and(eq(jobs.shopId, shopId), eq(jobs.id, jobId)));
-  if (unit) await keepUnit(tx, shopId, unit);
+  if (unit) await keepUnit(tx, shopId, unit, at);
 }
 
-/** A unit by the names that its latest visit gives it; one that has them already is not written. */
+/** A unit by the names that its latest visit gives it, whichever is written last; one that has them already is not written. */
 async function keepUnit(
   tx: Transaction | Database,
   shopId: string,
   { id, customer, site, name }: VisitedUnit,
+  at: string,
 ): Promise<void> {
-  const named = { customer, site, name, words: foldedWords([customer, site, name].join(" ")) };
+  const named = { customer, site, name, words: searchable([customer, site, name]), changedAt: at };
   await tx
     .insert(units)
     .values({ shopId, id, ...named })
     .onConflictDoUpdate({
       target: [units.shopId, units.id],
-      set: { ...named, changedAt: sql`now()` },
-      setWhere: or(ne(units.customer, customer), ne(units.site, site), ne(units.name, name)) ?? sql`false`,
+      set: named,
+      setWhere: and(
+        lte(units.changedAt, at),
+        or(ne(units.customer, customer), ne(units.site, site), ne(units.name, name)),
+      ),
     });
 }
 

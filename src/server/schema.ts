@@ -19,6 +19,9 @@ import type { FactBody, Fingerprint, JobSummary, StockItem } from "@/core";
 import type { FaultHandedIn, HandedIn, WiringHandedIn } from "@/core/practice";
 import type { Compartment } from "@/core/wiring";
 
+/** New entries go into the index itself: left in a list beside it, every search would read that list through. */
+const AT_ONCE = { fastupdate: false };
+
 /**
  * A job: one motor on one day. Its content is its facts; the row says that it exists and whose it is, and keeps what lists
  * show and search of it, worked out from the facts when they change.
@@ -56,9 +59,12 @@ export const jobs = pgTable(
     index("jobs_listed")
       .on(t.shopId, t.lastFactAt.desc().nullsFirst(), t.id.desc().nullsFirst())
       .where(sql`shelved = 'listed'`),
+    index("jobs_demo").on(t.shopId).where(sql`demo is not null`),
+    // As motors met before are counted: from the index alone.
+    index("jobs_known_again").on(t.shopId).where(sql`fingerprint is not null and shelved <> 'deleted'`),
     index("jobs_of_unit").on(t.shopId, t.unitId, t.lastFactAt),
-    index("jobs_by_steps").using("gin", t.steps),
-    index("jobs_by_words").using("gin", t.words.op("gin_trgm_ops")),
+    index("jobs_by_steps").using("gin", t.steps).with(AT_ONCE),
+    index("jobs_by_words").using("gin", t.words.op("gin_trgm_ops")).with(AT_ONCE),
   ],
 );
 
@@ -76,7 +82,8 @@ export const units = pgTable(
   },
   (t) => [
     primaryKey({ columns: [t.shopId, t.id] }),
-    index("units_by_words").using("gin", t.words.op("gin_trgm_ops")),
+    index("units_by_name").on(t.shopId, t.site, t.name),
+    index("units_by_words").using("gin", t.words.op("gin_trgm_ops")).with(AT_ONCE),
   ],
 );
 
@@ -215,12 +222,17 @@ export const stockItems = pgTable(
     /** Everything that a search may find, in lower case. */
     words: text("words").notNull(),
     item: jsonb("item").$type<StockItem>().notNull(),
+    /** The ohms that such a motor is known again by; null where nobody stated them. */
+    fingerprint: jsonb("fingerprint").$type<Fingerprint>(),
+    /** The steps of the ladder that these ohms stand on. */
+    steps: integer("steps").array(),
     changedAt: timestamp("changed_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
   },
   (t) => [
     primaryKey({ columns: [t.shopId, t.id] }),
     index("stock_by_name").on(t.shopId, t.kind, t.name),
     index("stock_by_part").on(t.shopId, t.part),
+    index("stock_by_steps").using("gin", t.steps).with(AT_ONCE),
   ],
 );
 

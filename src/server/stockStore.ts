@@ -53,6 +53,11 @@ export function stockStore(db: Database, shopId: string) {
       return rows.map(lineOf);
     },
 
+    /** A few of the lines. */
+    async some(which: SQL): Promise<StockLine[]> {
+      return (await lines().where(and(inShop, which))).map(lineOf);
+    },
+
     /** Adds a line, or puts its new form in place of the old one. */
     async put(item: StockItem): Promise<void> {
       await db

@@ -1,4 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
+import { enter, startMotor } from "./bench";
 
 /** Chooses a file of these bytes in the import. */
 async function importFile(page: Page, name: string, body: string | Buffer): Promise<void> {
@@ -22,6 +23,28 @@ test("the stock is found by typing, filtered and sorted by figures", async ({ pa
   await expect(table.getByRole("columnheader", { name: "power" })).toHaveAttribute("aria-sort", "ascending");
   await page.getByLabel("Find").fill("no such thing");
   await expect(page.getByText("No line found.")).toBeVisible();
+});
+
+test("a motor of the stock whose ohms are stated is known again on the bench", async ({ page }) => {
+  const name = `Larkhull ${tag()}`;
+  await page.goto("/stock");
+  await page.getByRole("button", { name: "Add a line" }).click();
+  await page.getByLabel("Name", { exact: true }).fill(name);
+  const ohms = page.getByLabel(/Ohms between its leads/);
+  await ohms.fill("RD–BK 63.3, xylo–BU 21.7");
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByText("“xylo” is neither a color nor a mark of a lead.")).toBeVisible();
+  await ohms.fill("RD–BK 63.3, BK–BU 21.7, RD–BU 85.0");
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(ohms).toHaveCount(0);
+  await startMotor(page, "RD BK BU");
+  for (const reading of ["RD BK 64.1", "BK BU 21.9", "RD BU 86.0"]) await enter(page, reading);
+  const met = page.getByRole("region", { name: "Met before" });
+  await expect(met).toContainText(`${name} of the stock, 1 on hand`);
+  await expect(met.getByRole("list", { name: "Leads of that motor" })).toContainText("the same there");
+  await met.getByRole("link", { name }).click();
+  await expect(page.getByLabel("Find")).toHaveValue(name);
+  await expect(page.getByRole("table", { name: "Stock" }).getByRole("button", { name })).toBeVisible();
 });
 
 test("a line is added, understood, changed, taken out and put back", async ({ page }) => {

@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { sql } from "drizzle-orm";
+import { eq, sql } from "drizzle-orm";
 import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { JobQuery } from "@/contract";
@@ -121,7 +121,11 @@ describe("jobs in a list", () => {
       ],
       "2026-02-17T12:00:00.000Z",
     );
-    const other = await write(uuid(), [{ kind: "title", title: "Rooftop pump" }]);
+    const other = await write(
+      uuid(),
+      [{ kind: "title", title: "Rooftop pump 12" }],
+      "2026-09-29T12:00:00.000Z",
+    );
     for (const remembered of [
       "fish quay",
       "HARBOUR",
@@ -132,12 +136,13 @@ describe("jobs in a list", () => {
       "qx-88",
       "88%_7",
       "february 2026",
+      "2026-02-17",
       "capacitor weak",
       "condenser rooftop",
     ])
       expect([remembered, await found(remembered)]).toEqual([remembered, [fan]]);
     expect(await found("rooftop")).toEqual([other, fan]);
-    for (const nothing of ["rooftop 9", "8_7_", "%%", "pump violet"])
+    for (const nothing of ["rooftop 9", "rooftop 2", "8_7_", "%%", "pump violet"])
       expect([nothing, await found(nothing)]).toEqual([nothing, []]);
   });
 
@@ -215,40 +220,6 @@ describe("jobs in a list", () => {
   });
 });
 
-describe("motors met before", () => {
-  it("are found by their ohms once they are weighed, not by the job itself, nor once it is deleted", async () => {
-    const { id, list, write } = shop();
-    const leads = ["brown", "black", "red"].map(
-      (colour, i) => ({ kind: "lead", lead: { id: `l${i}`, colour } }) as const,
-    );
-    const job = await write(uuid(), [
-      ...leads,
-      reading("l0", "l1", 14.1),
-      reading("l1", "l2", 27.6),
-      reading("l0", "l2", 41.7),
-    ]);
-    const read = {
-      leads: ["BN", "BK", "RD"].map((name, i) => ({ id: `h${i}`, name })),
-      windingC: null,
-      readings: [
-        { between: ["h0", "h1"], ohms: 14.4, sigmaOhms: 0.2 },
-        { between: ["h1", "h2"], ohms: 28.1, sigmaOhms: 0.2 },
-        { between: ["h0", "h2"], ohms: 42.5, sigmaOhms: 0.3 },
-      ] as const,
-    };
-    expect(await list.met(read, undefined)).toEqual([]);
-    await keepStatus(test.db, id, job);
-    const [met] = await list.met(read, undefined);
-    expect(met?.of.id).toBe(job);
-    expect(met?.likely).toBeGreaterThan(0.9);
-    expect(await list.met(read, job)).toEqual([]);
-    const other = { ...read, readings: read.readings.map((one) => ({ ...one, ohms: one.ohms * 1.4 })) };
-    expect(await list.met(other, undefined)).toEqual([]);
-    await write(job, [{ kind: "shelved", as: "deleted" }]);
-    expect(await list.met(read, undefined)).toEqual([]);
-  });
-});
-
 describe("units", () => {
   it("are kept by the names of their last visit, found by a few letters, with their visits in order", async () => {
     const { list, write } = shop();
@@ -265,6 +236,11 @@ describe("units", () => {
       { id: unit.id, customer: "Net makers", site: "Net loft", name: "Dryer" },
     ]);
     expect((await list.visits(unit.id, 10)).map(({ id }) => id)).toEqual([first, second]);
+    // A word that comes late from an earlier visit, or the summaries worked out anew, bring no old name back.
+    await write(first, [{ kind: "title", title: "Bearings" }], "2026-01-06T08:00:00.000Z");
+    await test.db.update(jobs).set({ summarised: 0 }).where(eq(jobs.unitId, unit.id));
+    await bringSummariesUp(test.db);
+    expect((await list.unit(unit.id))?.customer).toBe("Net makers");
     await write(second, [{ kind: "unit", unit: null }]);
     expect((await list.visits(unit.id, 10)).map(({ id }) => id)).toEqual([first]);
     expect(await list.unit(uuid())).toBeUndefined();

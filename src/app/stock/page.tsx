@@ -6,6 +6,11 @@ export const metadata: Metadata = { title: "Stock" };
 /** Rendered for each request: the page's scripts carry the request's nonce. */
 export const dynamic = "force-dynamic";
 
-export default function Page() {
-  return <StockPage />;
+export default async function Page({
+  searchParams,
+}: {
+  searchParams: Promise<{ search?: string | string[] }>;
+}) {
+  const { search } = await searchParams;
+  return <StockPage search={typeof search === "string" ? search : ""} />;
 }

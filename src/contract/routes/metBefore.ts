@@ -5,11 +5,27 @@ import { jobLine } from "./jobs";
 
 const leadId = z.string().min(1).max(64);
 
+/** A motor that was met: one of an earlier job, or one of a line of the stock whose ohms are stated. */
+export const metMotor = z.discriminatedUnion("kind", [
+  z.object({ kind: z.literal("job"), job: jobLine }),
+  z.object({
+    kind: z.literal("stock"),
+    line: z.object({
+      id: z.uuid(),
+      name: z.string(),
+      part: z.string(),
+      place: z.string(),
+      onHand: z.number().int(),
+    }),
+  }),
+]);
+export type MetMotor = z.output<typeof metMotor>;
+
 export const askMetBefore = route({
   id: "askMetBefore",
   method: "POST",
   path: "/api/v1/met-before",
-  summary: "Motors of the record that a few readings may be of",
+  summary: "Motors of the record, and of the stock, that a few readings may be of",
   body: z.object({
     /** The job that asks: it is not answered with itself. */
     job: z.uuid().optional(),
@@ -29,7 +45,7 @@ export const askMetBefore = route({
   answer: z.object({
     met: z.array(
       z.object({
-        job: jobLine,
+        of: metMotor,
         likely: z.number().min(0).max(1),
         print: fingerprint,
         map: z.array(z.object({ here: leadId, earlier: z.number().int() })),

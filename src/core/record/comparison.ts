@@ -6,6 +6,7 @@ import {
   type ReferenceVerdict,
   USUAL_TOLERANCE_PERCENT,
 } from "../ohms/reference";
+import { type DayOf, utcDay } from "../quantity/day";
 import type { Reference } from "./facts";
 import { cableOhmsEachWayOf, type Job } from "./job";
 
@@ -62,6 +63,7 @@ export function referenceFromEarlier(
   earlier: Job,
   earlierNames: ReadonlyMap<string, LeadName>,
   here: ReadonlyMap<string, LeadName>,
+  dayOf: DayOf = utcDay,
 ): EarlierSheet {
   const byLetters = new Map([...here].map(([id, name]) => [name.short, id]));
   const idOf = (lead: string) => byLetters.get(earlierNames.get(lead)?.short ?? "");
@@ -76,7 +78,7 @@ export function referenceFromEarlier(
     ...[...then].filter((short) => !byLetters.has(short)),
     ...[...byLetters.keys()].filter((short) => !then.has(short)),
   ];
-  const source = `Sheet of ${earlier.lastAt?.slice(0, 10) ?? "an earlier day"}: ${earlier.title || "motor without a name"}`;
+  const source = `Sheet of ${earlier.lastAt === null ? "an earlier day" : dayOf(earlier.lastAt)}: ${earlier.title || "motor without a name"}`;
   return {
     reference: {
       source: source.slice(0, 80),

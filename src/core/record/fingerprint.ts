@@ -23,7 +23,7 @@ export type Fingerprint = z.output<typeof fingerprint>;
 /** Not known. */
 export const UNKNOWN_OHMS = -1;
 /** A motor of fewer ohms than this is not known again. */
-const FEWEST = 2;
+export const FEWEST_KNOWN = 2;
 
 /** Where the pair of two leads stands among the ohms of so many. */
 export function pairAt(one: number, other: number, count: number): number {
@@ -47,7 +47,7 @@ export function fingerprintOf(job: Job, answer: Identification | null): Fingerpr
     const [i, j] = reading.between.map((lead) => at.get(lead));
     if (i !== undefined && j !== undefined) ohms[pairAt(i, j, leads.length)] = reading.ohms;
   }
-  if (ohms.filter((one) => one !== null && one > 0).length < FEWEST) return null;
+  if (ohms.filter((one) => one !== null && one > 0).length < FEWEST_KNOWN) return null;
   const family = familyById(settled?.family ?? null);
   const roles = Object.values(settled?.roles ?? {});
   const speeds = Math.max(0, ...roles.map((role) => (role.role === "speed" ? (role.rank ?? 0) : 0)));

@@ -65,10 +65,25 @@ const MONTHS = [
   "december",
 ];
 
+/** Places on Earth are so many hours behind universal time, and so many ahead. */
+const HOURS_BEHIND = -12;
+const HOURS_AHEAD = 14;
+const HOUR_MS = 3_600_000;
+
+/** The days that a moment falls on, one place or another: nobody tells where a job was. */
+function daysOf(at: string): string[] {
+  const moment = Date.parse(at);
+  if (Number.isNaN(moment)) return [];
+  const days = [HOURS_BEHIND, 0, HOURS_AHEAD].map((hours) =>
+    new Date(moment + hours * HOUR_MS).toISOString().slice(0, 10),
+  );
+  return [...new Set(days)];
+}
+
 /** Everything that a person may remember of a job, in lower case: what a search looks through. */
 export function searchedWords(job: Job, at: string): string {
   const { title, unit, leads, plates, proof, label, compartment } = job;
-  const month = MONTHS[Number(at.slice(5, 7)) - 1] ?? "";
+  const days = daysOf(at);
   const words = [
     title,
     unit?.customer,
@@ -81,12 +96,17 @@ export function searchedWords(job: Job, at: string): string {
     ...Object.values(plates.old),
     ...Object.values(plates.new),
     ...proof.rounds.flatMap(({ cause, mended }) => [cause, cause.replaceAll("-", " "), mended]),
-    `${month} ${at.slice(0, 4)}`,
-    at.slice(0, 10),
+    ...new Set(days.map((day) => `${MONTHS[Number(day.slice(5, 7)) - 1] ?? ""} ${day.slice(0, 4)}`)),
+    ...days,
     ...new Set([label.who, proof.signed?.by]),
   ];
-  const said = [...new Set(words.filter((word) => typeof word === "string" && word.trim() !== ""))];
-  return foldedWords(said.join(" ")).slice(0, MOST_WORDS);
+  return `${searchable(words).slice(0, MOST_WORDS).trimEnd()} `;
+}
+
+/** Texts as a search looks through them: each said once, blanks about every word, also the first and the last. */
+export function searchable(texts: readonly (string | undefined)[]): string {
+  const said = [...new Set(texts.filter((text) => text !== undefined && text.trim() !== ""))];
+  return ` ${foldedWords(said.join(" "))} `;
 }
 
 /** Words as they are compared: lower case, one blank between them. */

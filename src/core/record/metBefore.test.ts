@@ -5,7 +5,8 @@ import { ohmsAtTemperature } from "../ohms/windingTemperature";
 import type { Fact, FactBody } from "./facts";
 import { type Fingerprint, fingerprintOf, pairAt, stepsNear, stepsOf, UNKNOWN_OHMS } from "./fingerprint";
 import { deriveJob, sheetOf } from "./job";
-import { metBefore, type ReadSoFar } from "./metBefore";
+import { metBefore } from "./metBefore";
+import type { ReadSoFar } from "./placing";
 
 let count = 0;
 const made = (body: FactBody): Fact => {

@@ -3,6 +3,7 @@ import { leadNames } from "../motor/lead";
 import { comparableMegohms } from "../ohms/insulation";
 import { ohmsAtTemperature } from "../ohms/windingTemperature";
 import { type CapacitorLabel, parseCapacitor } from "../quantity/capacitance";
+import { type DayOf, utcDay } from "../quantity/day";
 import { motorOhms } from "./comparison";
 import type { Job } from "./job";
 import type { CapacitorTest } from "./nouns/capacitorTest";
@@ -55,29 +56,33 @@ const HALVED = 0.5;
 /** Charts show at most so many pairs; those read most often come first. */
 const MOST_PAIRS = 6;
 
-/** What a unit's visits tell over time, the earliest first; visits of the same motor position. */
-export function unitHistory(visits: readonly Visit[]): UnitHistory {
+/**
+ * What a unit's visits tell over time, the earliest first; visits of the same motor position.
+ * @param dayOf the day of a moment where the figures are read.
+ */
+export function unitHistory(visits: readonly Visit[], dayOf: DayOf = utcDay): UnitHistory {
+  const seriesOf = (figuresOf: FiguresOf) => pointsByName(visits, figuresOf, dayOf);
   return {
-    ohms: mostRead(seriesOf(visits, ohmsOf), ohmsAlarm),
-    insulation: everyRead(seriesOf(visits, insulationOf), insulationAlarm),
-    capacitors: everyRead(seriesOf(visits, capacitorsOf), capacitorAlarm),
-    amps: everyRead(seriesOf(visits, ampsOf), () => NO_ALARM),
+    ohms: mostRead(seriesOf(ohmsOf), ohmsAlarm),
+    insulation: everyRead(seriesOf(insulationOf), insulationAlarm),
+    capacitors: everyRead(seriesOf(capacitorsOf), capacitorAlarm),
+    amps: everyRead(seriesOf(ampsOf), () => NO_ALARM),
   };
 }
 
 type Figure = { readonly of: string } & Omit<HistoryPoint, "visit">;
+type FiguresOf = (job: Job, dayOf: DayOf) => Figure[];
 type Alarm = Pick<HistorySeries, "low" | "high" | "alarm">;
 const NO_ALARM: Alarm = { low: null, high: null, alarm: "" };
 
-/** When a visit was: the day its last fact was made. */
-function dayOf({ lastAt }: Job): string {
-  return lastAt?.slice(0, 10) ?? "";
-}
-
-function seriesOf(visits: readonly Visit[], figuresOf: (job: Job) => Figure[]): Map<string, HistoryPoint[]> {
+function pointsByName(
+  visits: readonly Visit[],
+  figuresOf: FiguresOf,
+  dayOf: DayOf,
+): Map<string, HistoryPoint[]> {
   const byName = new Map<string, HistoryPoint[]>();
   for (const { id, job } of visits)
-    for (const { of, ...point } of figuresOf(job))
+    for (const { of, ...point } of figuresOf(job, dayOf))
       byName.set(of, [...(byName.get(of) ?? []), { ...point, visit: id }]);
   for (const points of byName.values()) points.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
   return byName;
@@ -100,7 +105,9 @@ function mostRead(
     .slice(0, MOST_PAIRS);
 }
 
-function ohmsOf(job: Job): Figure[] {
+function ohmsOf(job: Job, dayOf: DayOf): Figure[] {
+  // When a visit was: the day its last fact was made.
+  const on = job.lastAt === null ? "" : dayOf(job.lastAt);
   const names = leadNames(job.leads);
   const short = (id: string) => names.get(id)?.short ?? id;
   const { windingC, conductor } = job.conditions;
@@ -110,7 +117,7 @@ function ohmsOf(job: Job): Figure[] {
       : [
           {
             of: between.map(short).sort().join(" to "),
-            on: dayOf(job),
+            on,
             value: windingC === undefined ? ohms : ohmsAtTemperature(ohms, windingC, HISTORY_C, conductor),
             asRead: windingC === undefined,
           },
@@ -127,7 +134,7 @@ function insulationOf(job: Job): Figure[] {
   }));
 }
 
-function capacitorsOf(job: Job): Figure[] {
+function capacitorsOf(job: Job, dayOf: DayOf): Figure[] {
   return job.capacitorTests.flatMap(({ label, half, by, at }) => {
     const read = parseCapacitor(label);
     if (!read.ok) return [];
@@ -137,7 +144,7 @@ function capacitorsOf(job: Job): Figure[] {
     return [
       {
         of: half === "single" ? "capacitor" : half.toUpperCase(),
-        on: at.slice(0, 10),
+        on: dayOf(at),
         value: (100 * measured) / rated,
         asRead: false,
       },
@@ -152,14 +159,14 @@ function ratedOf(label: CapacitorLabel, half: CapacitorTest["half"]): number | n
   return half === "fan" ? label.fanMicrofarads : label.hermMicrofarads;
 }
 
-function ampsOf(job: Job): Figure[] {
+function ampsOf(job: Job, dayOf: DayOf): Figure[] {
   const names = leadNames(job.leads);
   const calls = new Map(job.compartment?.calls.map(({ id, name }) => [id, name]) ?? []);
   const last = new Map<string, Figure>();
   for (const { seen, at } of job.proof.seen) {
     if (seen.what !== "line-amps") continue;
     const of = `${calls.get(seen.call) ?? seen.call}, ${names.get(seen.lead)?.short ?? seen.lead}`;
-    last.set(of, { of, on: at.slice(0, 10), value: seen.amps, asRead: false });
+    last.set(of, { of, on: dayOf(at), value: seen.amps, asRead: false });
   }
   return [...last.values()];
 }

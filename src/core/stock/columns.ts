@@ -10,6 +10,7 @@ export type StockColumn =
   | "cost"
   | "place"
   | "label"
+  | "ohms"
   | PlateFieldId;
 
 /** Columns beside the plate fields, with what else a heading may call them. */
@@ -31,6 +32,11 @@ const OWN: readonly { readonly id: StockColumn; readonly title: string; readonly
     { id: "cost", title: "cost", also: ["price", "unit cost", "unit price"] },
     { id: "place", title: "place", also: ["location", "bin", "van", "truck", "shelf"] },
     { id: "label", title: "capacitor label", also: ["label", "rating", "capacitor"] },
+    {
+      id: "ohms",
+      title: "ohms between leads",
+      also: ["winding ohms", "resistance", "winding resistance", "ω"],
+    },
   ];
 
 /** The column "kind" of the stock would hide the plate's own field of that name. */

@@ -221,7 +221,7 @@ function itemFromCells(
     minimum: numbers.minimum ?? 0,
     cost: numbers.cost,
     place: cell("place"),
-    ...(kind === "capacitor" ? { kind, label } : { kind, plate }),
+    ...(kind === "capacitor" ? { kind, label } : { kind, plate, ohms: cell("ohms") }),
   });
   if (!parsed.success) return refused(...faultsOf(parsed.error.issues).map(plainer));
   const faults = itemFaults(parsed.data);
@@ -234,6 +234,8 @@ function plainer(found: Fault): Fault {
   if (field === "name" && found.code === "too-small") return { ...found, says: "It has no name." };
   if (found.code === "too-big" && (field === "name" || field === "part" || field === "place"))
     return { ...found, says: `Its ${field} has too many letters; ${field === "name" ? 80 : 40} are kept.` };
+  if (field === "ohms" && found.code === "too-big")
+    return { ...found, says: "Its ohms have too many letters; 400 are kept." };
   if (field === "label" && found.code === "too-small")
     return { ...found, says: "The capacitor has no label, such as 5 MFD 370." };
   return { ...found, says: `Its ${field} cannot be taken: ${found.says}` };
@@ -257,6 +259,8 @@ export function stockToCsv(items: readonly StockItem[]): string {
           return item.cost === null ? "" : String(item.cost);
         case "label":
           return item.kind === "capacitor" ? guarded(item.label) : "";
+        case "ohms":
+          return item.kind === "motor" ? guarded(item.ohms) : "";
         default:
           return item.kind === "motor" ? guarded(item.plate[id === "plateKind" ? "kind" : id] ?? "") : "";
       }

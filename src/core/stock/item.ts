@@ -1,6 +1,7 @@
 import { z } from "zod";
 import type { ShelfCapacitor } from "../capacitor/shelf";
 import { PLATE_FIELD_IDS, readPlate, type TypedPlate } from "../motor/plate";
+import { parseStatedOhms } from "../ohms/statedOhms";
 import { parseCapacitor } from "../quantity/capacitance";
 import type { Fault } from "../quantity/fault";
 import type { Candidate } from "../replacement/need";
@@ -27,7 +28,13 @@ const shared = {
 
 /** A line of the stock or of a catalogue (count 0): a motor with its plate, or a capacitor with its label, as typed. */
 export const stockItem = z.discriminatedUnion("kind", [
-  z.object({ kind: z.literal("motor"), ...shared, plate: typedPlate }),
+  z.object({
+    kind: z.literal("motor"),
+    ...shared,
+    plate: typedPlate,
+    /** Ohms between its leads as typed, "BK–WH 8.2, BN–WH 12.4 at 25 °C"; empty where nobody stated them. */
+    ohms: text(400).default(""),
+  }),
   z.object({ kind: z.literal("capacitor"), ...shared, label: text(60).min(1) }),
 ]);
 
@@ -56,11 +63,15 @@ export function shelfPartOf(item: StockCapacitor, onHand = item.count): ShelfCap
 
 /** What is wrong with a stock line beyond its form: a plate field or a label that cannot be understood. */
 export function itemFaults(item: StockItem): Fault[] {
-  if (item.kind === "motor")
-    return Object.entries(readPlate(item.plate).faults).map(([field, fault]) => ({
+  if (item.kind === "motor") {
+    const inPlate = Object.entries(readPlate(item.plate).faults).map(([field, fault]) => ({
       ...fault,
       path: ["plate", field],
     }));
+    const stated = item.ohms === "" ? null : parseStatedOhms(item.ohms);
+    const inOhms = stated?.ok === false ? stated.faults.map((fault) => ({ ...fault, path: ["ohms"] })) : [];
+    return [...inPlate, ...inOhms];
+  }
   const read = parseCapacitor(item.label);
   if (!read.ok) return read.faults.map((fault) => ({ ...fault, path: ["label"] }));
   return read.label.volts === undefined

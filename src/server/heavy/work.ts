@@ -12,8 +12,8 @@ import {
 import { diagnose } from "@/core/proving";
 import type { MatchRequest } from "@/core/stock";
 import { database } from "../database";
-import { jobList } from "../jobList";
 import { keepStatus } from "../jobSummaries";
+import { motorsMetBefore } from "../metBefore";
 import { rankStock } from "../rankStock";
 
 /** A practice fault graded, with what the list of results says of its task. */
@@ -36,7 +36,7 @@ export const works = {
   gradedFault,
   gradedWiring,
   metBefore: (shop: string, read: ReadSoFar, but: string | undefined) =>
-    jobList(database(), shop).met(read, but),
+    motorsMetBefore(database(), shop, read, but),
   keepStatus: (shop: string, job: string) => keepStatus(database(), shop, job),
   rankStock: (shop: string, asked: MatchRequest) => rankStock(database(), shop, asked),
 };

@@ -54,35 +54,64 @@ export function MetBefore() {
       </Typography>
       <Earlier met={first} />
       {others.map((met) => (
-        <Typography key={met.job.id} sx={{ mt: 1, color: "text.secondary" }}>
-          The same ohms: <PlainLink href={`/jobs/${met.job.id}/probe`}>{met.job.title}</PlainLink>,{" "}
-          <LocalDay at={met.job.at} />
+        <Typography key={keyOf(met)} sx={{ mt: 1, color: "text.secondary" }}>
+          The same ohms: <Which met={met} />
         </Typography>
       ))}
     </Box>
   );
 }
 
+const keyOf = ({ of }: Met) => (of.kind === "job" ? of.job.id : of.line.id);
+
+/** Which motor it was: of a job, with its day and what was found, or a line of the stock. */
+function Which({ met: { of } }: { met: Met }) {
+  if (of.kind === "stock") {
+    const { name, part, place, onHand } = of.line;
+    return (
+      <>
+        <PlainLink href={`/stock?search=${encodeURIComponent(part || name)}`}>{name}</PlainLink> of the stock,{" "}
+        {onHand > 0 ? `${onHand} on hand` : "none on hand"}
+        {place === "" ? "" : `, ${place}`}
+      </>
+    );
+  }
+  const { id, title, at, cause } = of.job;
+  const found = (CAUSE_NAMES as Readonly<Record<string, string>>)[cause] ?? cause;
+  return (
+    <>
+      <PlainLink href={`/jobs/${id}/probe`}>{title}</PlainLink>, <LocalDay at={at} />
+      {found === "" ? "" : `; found then: ${found}`}
+    </>
+  );
+}
+
 function Earlier({ met }: { met: Met }) {
   const { add, short, job } = useJob();
-  const { print, map } = met;
-  const on = useLocalDay(met.job.at);
-  const found = (CAUSE_NAMES as Readonly<Record<string, string>>)[met.job.cause] ?? met.job.cause;
-  const source = `Met ${on}: ${met.job.title}`.slice(0, 80);
+  const { of, print, map } = met;
+  const on = useLocalDay(of.kind === "job" ? of.job.at : "");
+  const source = (of.kind === "job" ? `Met ${on}: ${of.job.title}` : `Of the stock: ${of.line.name}`).slice(
+    0,
+    80,
+  );
   const taken = job.reference?.source === source;
   return (
     <>
       <Typography sx={{ mt: 1 }}>
-        <PlainLink href={`/jobs/${met.job.id}/probe`}>{met.job.title}</PlainLink>, {on}
-        {found === "" ? "" : `; found then: ${found}`}
+        <Which met={met} />
       </Typography>
-      <Box component="ul" aria-label="Leads of then" sx={{ m: 0, mt: 1, pl: 5 }}>
+      <Box
+        component="ul"
+        aria-label={of.kind === "job" ? "Leads of then" : "Leads of that motor"}
+        sx={{ m: 0, mt: 1, pl: 5 }}
+      >
         {map.map(({ here, earlier }) => {
           const lead = print.leads[earlier];
+          const then = of.kind === "job" ? "then" : "there";
           return (
             <li key={here}>
               {short(here)} here is{" "}
-              {lead?.name === short(here) ? "the same then" : `${lead?.name ?? "?"} then`}
+              {lead?.name === short(here) ? `the same ${then}` : `${lead?.name ?? "?"} ${then}`}
               {lead?.was ? `, ${lead.was}` : ""}
             </li>
           );

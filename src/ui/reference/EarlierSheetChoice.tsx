@@ -37,7 +37,7 @@ export function EarlierSheetChoice() {
       return;
     }
     const earlier = deriveJob(called.value.facts);
-    const { reference, unmatched } = referenceFromEarlier(earlier, leadNames(earlier.leads), names);
+    const { reference, unmatched } = referenceFromEarlier(earlier, leadNames(earlier.leads), names, localDay);
     const have = new Set(job.insulation.map(({ on, megohms }) => `${on} ${megohms}`));
     for (const { fact: _, ...test } of earlier.insulation)
       if (!have.has(`${test.on} ${test.megohms}`)) add({ kind: "insulation", test });

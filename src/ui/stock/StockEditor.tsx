@@ -44,6 +44,7 @@ export function StockEditor({ item, isNew, onKept, onRemoved, onClose }: Props) 
     cost: item.cost === null ? "" : String(item.cost),
     place: item.place,
     label: item.kind === "capacitor" ? item.label : "",
+    ohms: item.kind === "motor" ? item.ohms : "",
   });
   const [plate, setPlate] = useState<Partial<Record<PlateFieldId, string>>>(
     item.kind === "motor" ? item.plate : {},
@@ -73,7 +74,7 @@ export function StockEditor({ item, isNew, onKept, onRemoved, onClose }: Props) 
       minimum: whole("minimum"),
       cost,
       place: form.place,
-      ...(kind === "motor" ? { kind, plate } : { kind, label: form.label }),
+      ...(kind === "motor" ? { kind, plate, ohms: form.ohms } : { kind, label: form.label }),
     };
     const parsed = stockItem.safeParse(given);
     for (const issue of parsed.success ? [] : parsed.error.issues) {
@@ -183,6 +184,16 @@ export function StockEditor({ item, isNew, onKept, onRemoved, onClose }: Props) 
               ? reading.echo.map(({ says: text }) => text).join("; ")
               : "Nothing of its plate yet."}
           </Typography>
+          <Box sx={{ mt: 3 }}>
+            <PlainEntry
+              label="Ohms between its leads: known again by them"
+              value={form.ohms}
+              onChange={set("ohms")}
+              maxLength={400}
+              placeholder="BK–WH 8.2, BN–WH 12.4, BK–BN 20.6 at 25 °C"
+              fault={faults.ohms}
+            />
+          </Box>
           <Fold title="Every plate field" open={Object.keys(reading.faults).length > 0}>
             <Box
               sx={{

@@ -27,10 +27,14 @@ import { StockTable } from "./StockTable";
 import { fetchStock, type StockAsked } from "./stockClient";
 
 const PAGE = 60;
+const MOST_SEARCHED = 120;
 const FIRST: StockAsked = { search: "", kind: "", only: "", sort: "name", descending: false, most: PAGE };
 
-/** Stock: motors and capacitors on the truck, in the shop and in the catalogue. */
-export function StockPage() {
+/**
+ * Stock: motors and capacitors on the truck, in the shop and in the catalogue.
+ * @param search what it begins by looking for.
+ */
+export function StockPage({ search = "" }: { search?: string }) {
   const [client] = useState(() => new QueryClient());
   return (
     <QueryClientProvider client={client}>
@@ -40,15 +44,15 @@ export function StockPage() {
         id={MAIN}
         sx={{ maxWidth: 1400, mx: "auto", px: { xs: 3, md: 6 }, py: { xs: 4, md: 6 } }}
       >
-        <Stock />
+        <Stock search={search} />
       </Box>
     </QueryClientProvider>
   );
 }
 
-function Stock() {
+function Stock({ search }: { search: string }) {
   const queries = useQueryClient();
-  const [asked, setAsked] = useState(FIRST);
+  const [asked, setAsked] = useState({ ...FIRST, search: search.slice(0, MOST_SEARCHED) });
   const [panel, setPanel] = useState<
     { open: "none" | "import" } | { open: "edit"; item: StockItem; isNew: boolean }
   >({
@@ -157,7 +161,7 @@ function Stock() {
             value={asked.search}
             placeholder="larkhull 1/3 1075"
             onChange={(event) => ask({ search: event.target.value })}
-            inputProps={{ maxLength: 120, autoComplete: "off", inputMode: "search" }}
+            inputProps={{ maxLength: MOST_SEARCHED, autoComplete: "off", inputMode: "search" }}
             sx={{
               width: "100%",
               minHeight: TOUCH,
@@ -239,5 +243,6 @@ function newMotor(): StockItem {
     cost: null,
     place: "",
     plate: {},
+    ohms: "",
   };
 }

@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { useMemo } from "react";
 import { HISTORY_C, type HistorySeries, unitHistory } from "@/core";
+import { localDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import type { UnitRecord } from "./useUnit";
 
@@ -12,7 +13,7 @@ const HistoryChart = dynamic(() => import("./HistoryChart").then((made) => made.
 
 /** How the motor's figures went over the visits, each against its alarm lines. */
 export function UnitCharts({ visits }: { visits: UnitRecord["visits"] }) {
-  const history = useMemo(() => unitHistory(visits), [visits]);
+  const history = useMemo(() => unitHistory(visits, localDay), [visits]);
   const groups = [
     { title: `Ohms at ${HISTORY_C} °C`, unit: "Ω", series: history.ohms },
     { title: "Insulation at 40 °C", unit: "MΩ", series: history.insulation },

@@ -7,6 +7,6 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
   served(askMetBefore, async ({ body: { job, ...read }, shop, request }) => {
     const met = await workedOut(request, "metBefore", shop, read, job);
     if (met instanceof Problem) return met;
-    return { met: met.map(({ of, map, ...one }) => ({ ...one, job: of, map: [...map] })) };
+    return { met: met.map(({ map, ...one }) => ({ ...one, map: [...map] })) };
   }),
 );

@@ -1,0 +1,159 @@
+/**
+ * Lists, search, a unit and motors met before, asked of the production server over HTTP with a hundred, ten thousand and a
+ * hundred thousand jobs in the shop. Prints a section of docs/benchmarks.md.
+ */
+import { spawn } from "node:child_process";
+import { ensureDatabase, prepareDatabase, query } from "../scripts/lib/databases.mjs";
+import { enter, others } from "../scripts/lib/instances.mjs";
+import { ensurePostgres, freePort } from "../scripts/lib/postgres.mjs";
+import { checkNode, ensureBuild, ensureData, ensurePackages, ROOT } from "../scripts/lib/project.mjs";
+
+const DATABASE = "odd_lead_bench";
+const SIZES = [100, 10_000, 100_000];
+const TIMES = 100;
+/** Between two questions, so that the limit of one caller is kept. */
+const PAUSE_MS = 25;
+const UNIT = "00000000-0000-7000-8000-000000000007";
+
+/** Made-up jobs: seven sites, seven colors, five visits to a unit, ohms spread over the ladder. */
+const jobs = (count) => `
+  insert into jobs (shop_id, id, last_fact_at, title, unit, words, summarised, unit_id, status_arrival, fingerprint, steps)
+  select (select shop_id from jobs limit 1), gen_random_uuid(), now() - i * interval '7 minutes', 'Job ' || i, null,
+    ' ' || (array['ice house','fish hall','smokery','net loft','chandlery','hatchery','boatyard'])[1 + i % 7] || ' unit '
+      || i || ' ' || (array['violet','orange','brown','white','black','red','yellow'])[1 + (i / 7) % 7]
+      || ' november 2026 ',
+    1000, ('00000000-0000-7000-8000-' || lpad((i % greatest(1, ${count} / 5))::text, 12, '0'))::uuid, 1,
+    jsonb_build_object('leads', jsonb_build_array(jsonb_build_object('name', 'BN', 'was', ''),
+      jsonb_build_object('name', 'BK', 'was', ''), jsonb_build_object('name', 'RD', 'was', '')),
+      'ohms', jsonb_build_array(main, start, main + start), 'windingC', null),
+    array[round(ln(main) / 0.03), round(ln(start) / 0.03), round(ln(main + start) / 0.03)]::int[]
+  from (select i, exp(random() * 3.5)::float8 as main, exp(0.7 + random() * 3.5)::float8 as start
+    from generate_series(1, ${count}) i) made`;
+
+const units = (count) => `
+  insert into units (shop_id, id, customer, site, name, words)
+  select (select shop_id from jobs limit 1), ('00000000-0000-7000-8000-' || lpad(i::text, 12, '0'))::uuid, '', 'ice house',
+    'fan ' || i, ' ice house fan ' || i || ' '
+  from generate_series(0, ${count} / 5) i
+  on conflict do nothing`;
+
+const ASKED = [
+  ["first page of the list", () => get("/api/v1/jobs")],
+  ["the page itself", () => get("/")],
+  ["a common word, ten lines", () => get("/api/v1/jobs?search=smokery&most=10")],
+  ["two common words, two lines", () => get("/api/v1/jobs?search=smokery%20violet&most=2")],
+  ["a rare word", () => get("/api/v1/jobs?search=unit%2077")],
+  ["no such word", () => get("/api/v1/jobs?search=nowhere%20zzz")],
+  ["a unit by letters", () => get("/api/v1/units?search=fan")],
+  ["a unit's visits", () => get(`/api/v1/units/${UNIT}`)],
+  ["met before, three readings", () => post("/api/v1/met-before", readings())],
+];
+
+let base = "";
+
+async function main() {
+  checkNode();
+  ensureData();
+  await ensurePackages();
+  await ensureBuild();
+  const postgres = await ensurePostgres();
+  const leave = enter("bench");
+  const url = postgres.url(DATABASE);
+  await ensureDatabase(postgres.adminUrl, DATABASE, { drop: true });
+  prepareDatabase(url);
+  const port = await freePort(4500);
+  base = `http://127.0.0.1:${port}`;
+  const server = spawn("node", ["scripts/serve.mjs"], {
+    cwd: ROOT,
+    env: { ...process.env, DATABASE_URL: url, PORT: String(port) },
+    stdio: ["ignore", "ignore", "inherit"],
+  });
+  try {
+    await answers();
+    const columns = [];
+    for (const size of SIZES) {
+      await query(url, "delete from jobs where demo is null", jobs(size), units(size));
+      await query(url, "vacuum analyze jobs", "vacuum analyze units");
+      columns.push(await measured());
+    }
+    console.log(section(columns));
+  } finally {
+    server.kill("SIGKILL");
+    await ensureDatabase(postgres.adminUrl, DATABASE, { drop: true });
+    leave();
+    if (postgres.own && others().length === 0) postgres.stop();
+  }
+}
+
+async function measured() {
+  const medians = [];
+  for (const [, ask] of ASKED) {
+    const times = [];
+    for (let i = 0; i < TIMES; i++) {
+      const started = performance.now();
+      await ask();
+      times.push(performance.now() - started);
+      await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
+    }
+    times.sort((a, b) => a - b);
+    medians.push({ median: times[TIMES / 2], p95: times[Math.floor(TIMES * 0.95)] });
+  }
+  return medians;
+}
+
+async function get(path) {
+  return read(await fetch(base + path));
+}
+
+async function post(path, body) {
+  const headers = { "content-type": "application/json" };
+  return read(await fetch(base + path, { method: "POST", headers, body: JSON.stringify(body) }));
+}
+
+async function read(response) {
+  const text = await response.text();
+  if (!response.ok) throw new Error(`${response.url} answered ${response.status}: ${text.slice(0, 200)}`);
+  return text;
+}
+
+/** Three readings of a motor that may be in the record or not. */
+function readings() {
+  const [one, other] = [Math.exp(Math.random() * 3.5), Math.exp(0.7 + Math.random() * 3.5)];
+  const pair = (a, b, ohms) => ({ between: [a, b], ohms, sigmaOhms: 0.05 + ohms * 0.005 });
+  return {
+    leads: ["GY", "VT", "TQ"].map((name) => ({ id: name, name })),
+    readings: [pair("GY", "VT", one), pair("VT", "TQ", other), pair("GY", "TQ", one + other)],
+    windingC: null,
+  };
+}
+
+async function answers() {
+  for (let tries = 0; tries < 240; tries++) {
+    const ok = await fetch(`${base}/api/health`).then(
+      (response) => response.ok,
+      () => false,
+    );
+    if (ok) return;
+    await new Promise((resolve) => setTimeout(resolve, 250));
+  }
+  throw new Error(`${base} does not answer`);
+}
+
+function section(columns) {
+  const cell = ({ median, p95 }) => `${median.toFixed(1)} / ${p95.toFixed(1)}`;
+  return [
+    "## The record",
+    "",
+    `Asked of the production server over HTTP, one question at a time, ${TIMES} times each: milliseconds in the median and at p95.`,
+    "",
+    `| what | ${SIZES.map((size) => `${size} jobs`).join(" | ")} | median, last to first |`,
+    "| --- | --- | --- | --- | --- |",
+    ...ASKED.map(([what], i) => {
+      const all = columns.map((column) => column[i]);
+      return `| ${what} | ${all.map(cell).join(" | ")} | ${(all.at(-1).median / all[0].median).toFixed(2)} |`;
+    }),
+    "",
+  ].join("\n");
+}
+
+await main();
