@@ -1,7 +1,15 @@
 import type { Machine } from "../machine/circuit";
 import { leadEnd, type StateCircuit } from "../wiring/stateCircuit";
 
-/** Ohms between two places by relaxing node volts: no matrix, nothing of the model's own way. */
+/** What a closed contact has, siemens. */
+const CONTACT_SIEMENS = 100;
+/** Less than this across, siemens, reads open. */
+const OPEN_SIEMENS = 1e-6;
+
+/**
+ * Ohms between two places with the power off, nothing of the model's own way: every other node is taken out by turning
+ * its star into a mesh (Rosen 1924) until one conductor is left. Infinity where nothing leads across.
+ */
 export function directOhms(
   { machine, circuit }: { readonly machine: Machine; readonly circuit: StateCircuit },
   leads: readonly { readonly id: string }[],
@@ -11,37 +19,34 @@ export function directOhms(
     circuit.nodeOf(leads.some(({ id }) => id === place) ? leadEnd(place) : place);
   const [a, b] = [nodeOf(one), nodeOf(other)];
   if (a === b) return 0;
-  const wires = machine.branches.flatMap((branch) => {
-    if (branch.from === branch.to || branch.id.endsWith("~iron")) return [];
-    if (branch.kind === "winding" || branch.kind === "resistor")
-      return [{ from: branch.from, to: branch.to, siemens: 1 / Math.max(branch.ohms, 0.01) }];
-    return branch.kind === "switch" && branch.closed
-      ? [{ from: branch.from, to: branch.to, siemens: 100 }]
-      : [];
-  });
-  const nodes = new Map(
-    [...new Set([a, b, ...wires.flatMap(({ from, to }) => [from, to])])].map((node) => [node, 0]),
-  );
-  nodes.set(a, 1);
-  for (let sweep = 0; sweep < 4000; sweep++) {
-    let moved = 0;
-    for (const [node, before] of nodes) {
-      if (node === a || node === b) continue;
-      let [sum, total] = [0, 0];
-      for (const { from, to, siemens } of wires) {
-        if (from !== node && to !== node) continue;
-        sum += siemens * (nodes.get(from === node ? to : from) ?? 0);
-        total += siemens;
-      }
-      const next = total > 0 ? sum / total : before;
-      moved = Math.max(moved, Math.abs(next - before));
-      nodes.set(node, next);
+  const net = new Map<string, Map<string, number>>();
+  const join = (from: string, to: string, siemens: number) => {
+    if (from === to) return;
+    for (const [x, y] of [
+      [from, to],
+      [to, from],
+    ] as const) {
+      const at = net.get(x) ?? new Map<string, number>();
+      at.set(y, (at.get(y) ?? 0) + siemens);
+      net.set(x, at);
     }
-    if (moved < 1e-9) break;
+  };
+  for (const branch of machine.branches) {
+    if (branch.id.endsWith("~iron")) continue;
+    if (branch.kind === "winding" || branch.kind === "resistor")
+      join(branch.from, branch.to, 1 / Math.max(branch.ohms, 1 / CONTACT_SIEMENS));
+    else if (branch.kind === "switch" && branch.closed) join(branch.from, branch.to, CONTACT_SIEMENS);
   }
-  const amps = wires.reduce((sum, { from, to, siemens }) => {
-    if (from === a) return sum + siemens * (1 - (nodes.get(to) ?? 0));
-    return to === a ? sum + siemens * (1 - (nodes.get(from) ?? 0)) : sum;
-  }, 0);
-  return amps < 5e-5 ? Number.POSITIVE_INFINITY : 1 / amps;
+  for (const node of [...net.keys()]) {
+    if (node === a || node === b) continue;
+    const star = [...(net.get(node) ?? [])];
+    const total = star.reduce((sum, [, siemens]) => sum + siemens, 0);
+    for (const [end] of star) net.get(end)?.delete(node);
+    net.delete(node);
+    star.forEach(([end, siemens], i) => {
+      for (const [far, more] of star.slice(i + 1)) join(end, far, (siemens * more) / total);
+    });
+  }
+  const siemens = net.get(a)?.get(b) ?? 0;
+  return siemens < OPEN_SIEMENS ? Number.POSITIVE_INFINITY : 1 / siemens;
 }

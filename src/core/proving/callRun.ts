@@ -11,6 +11,7 @@ import {
 } from "../machine/operatingPoint";
 import { type Solution, solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
+import { CAPPED, JOINT } from "../wiring/compartment";
 import type { WiringPlan } from "../wiring/plan";
 import { hungMotor, leadEnd, type StateCircuit, stateCircuit } from "../wiring/stateCircuit";
 import type { OpenDirection } from "./leftOpen";
@@ -157,4 +158,15 @@ export function carriesLine(
       return line > 0 && Math.abs((ampsIn(run, solution, lead) ?? 0) / line - 1) < SAME_AMPS;
     });
   return same(run.rest) && same(run.point.solution);
+}
+
+/** Leads that carry the whole of a line's current, one for each place of the equipment that motor leads are on. */
+export function lineLeads({ plan, motor }: Pick<ProvingCase, "plan" | "motor">, run: CallRun): string[] {
+  const byPlace = new Map<string, string>();
+  for (const { id } of motor.leads) {
+    const place = plan.landings[id] ?? CAPPED;
+    if (place === CAPPED || place.startsWith(JOINT) || byPlace.has(place)) continue;
+    if (carriesLine(plan, run, id)) byPlace.set(place, id);
+  }
+  return [...byPlace.values()];
 }

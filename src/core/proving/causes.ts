@@ -54,8 +54,9 @@ export const COMMON: Readonly<Record<Exclude<Cause, "as-planned" | "unknown">, n
   "capacitor-weak": 3,
   "capacitor-wrong": 2,
   "capacitor-halves-exchanged": 1.5,
-  "start-winding-open": 1.5,
-  "main-half-open": 1.5,
+  // The windings were read through and found whole before anything was landed.
+  "start-winding-open": 0.75,
+  "main-half-open": 0.75,
   "start-contact-stays-open": 2,
   "start-contact-stays-closed": 2,
   "wrong-voltage-setting": 2,

@@ -14,8 +14,8 @@ const LEAK = 1e-9;
  * start contacts as at rest. Infinity where nothing leads across.
  */
 export function deadOhms(
-  made: ProvingCase,
-  call: ProvingCall,
+  made: Pick<ProvingCase, "plan" | "motor" | "fitted">,
+  call: Pick<ProvingCall, "state">,
   change: Change,
   [one, other]: readonly [string, string],
 ): number {

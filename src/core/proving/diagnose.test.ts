@@ -269,3 +269,80 @@ describe("what cannot be proved", () => {
     expect(!refused.ok && refused.faults[0]?.path.slice(0, 3)).toEqual(["motor", "plate", field]);
   });
 });
+
+/** A three-phase motor of three leads on its contactor; `amps` on its lines, in the meter's hundredths. */
+function threePhase(observations: readonly ProvingObservation[]): Diagnosis {
+  const phase = { role: "phase" } as const;
+  const result = diagnose({
+    format: "odd-lead/proving-sheet@1",
+    motor: {
+      plate: { power: "2", speed: "1740", volts: "460", phase: "3", hertz: "60", amps: "3.1" },
+      identification: {
+        family: "three-phase-3",
+        roles: { T1: phase, T2: phase, T3: phase },
+        bonded: [],
+        sections: ["T1", "T2", "T3"].map((lead) => ({
+          between: [lead, "*1"],
+          ohms: 3.6,
+          uncertaintyOhms: 0.1,
+          winding: "phase",
+        })),
+      },
+    },
+    wiring: { equipment: "three-phase-contactor" },
+    observations,
+  });
+  if (!result.ok) throw new Error(JSON.stringify(result.faults));
+  return result;
+}
+
+describe("three lines", () => {
+  const on = threePhase([]).expected.find((one) => one.what === "line-amps")?.call ?? "";
+  const amps = (lead: string, value: number, counts: number): ProvingObservation => ({
+    what: "line-amps",
+    call: on,
+    lead,
+    amps: value,
+    meter: { percent: 0, counts, resolution: 0.01 },
+  });
+  const last = (values: readonly [number, number, number], counts: number) =>
+    threePhase([
+      { what: "starts", call: on, how: "itself" },
+      ...values.map((value, i) => amps(`T${i + 1}`, value, counts)),
+    ]).lines.at(-1)?.verdict;
+
+  it("unlike by more than five per cent are looked at again, by more than ten stopped", () => {
+    expect(last([3, 3, 3], 1)).toBe("good");
+    expect(last([2.9, 3, 3.3], 1)).toBe("again");
+    expect(last([2.6, 3, 3.6], 1)).toBe("stop");
+  });
+
+  it("are not called unlike for what the meter itself is off by", () => {
+    expect(last([2.9, 3, 3.3], 30)).not.toBe("stop");
+    expect(last([2.6, 3, 3.6], 40)).not.toBe("stop");
+  });
+
+  it("are all read before anything is called good", () => {
+    const seen: ProvingObservation[] = [{ what: "starts", call: on, how: "itself" }];
+    for (let checks = 0; checks < 14; checks++) {
+      const { nextCheck, status, expected } = threePhase(seen);
+      if (!nextCheck) {
+        expect(status).toBe("good");
+        break;
+      }
+      const likely = expected.find(
+        (one) =>
+          one.what === nextCheck.what &&
+          (!("lead" in one) || ("lead" in nextCheck && one.lead === nextCheck.lead)),
+      );
+      const value = likely && "likely" in likely ? likely.likely : 0;
+      if (nextCheck.what === "line-amps") seen.push(amps(nextCheck.lead, Number(value.toFixed(2)), 5));
+      else if (nextCheck.what === "rpm") seen.push({ what: "rpm", call: on, rpm: Math.round(value) });
+      else if (nextCheck.what === "supply-volts") seen.push({ ...nextCheck, volts: 460 });
+      else if (nextCheck.what === "ohms") seen.push({ what: "ohms", between: nextCheck.between, ohms: 7.2 });
+      else throw new Error(nextCheck.what);
+    }
+    const clamped = new Set(seen.flatMap((one) => (one.what === "line-amps" ? [one.lead] : [])));
+    expect([...clamped].sort()).toEqual(["T1", "T2", "T3"]);
+  });
+});

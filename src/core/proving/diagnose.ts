@@ -4,7 +4,7 @@ import { type Belief, beliefOf } from "./belief";
 import type { Diagnosis, ProvingLine, RankedCause } from "./diagnosis";
 import { EXPECTED_RATE, expectedOf } from "./expected";
 import { conditioned } from "./gaussian";
-import { lineVerdicts, type NameOf } from "./lineVerdicts";
+import { liesOutside, lineVerdicts, type NameOf } from "./lineVerdicts";
 import { notYetSeen } from "./mustSee";
 import { type Check, checksOf, powerOf } from "./nextCheck";
 import { grouped, LISTED, withoutHarmless } from "./oneCause";
@@ -38,7 +38,8 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
   const nameOf = namesOf(sheet);
   const belief = withoutHarmless(made, sight, beliefOf(made, sight, observations));
   const before = { suspect: AS_PLANNED, posterior: conditioned([], sight.directions.length + 1) };
-  const lines = lineVerdicts({ made, sight, before, belief, nameOf }, observations);
+  const judging = { made, sight, before, belief, nameOf };
+  const lines = lineVerdicts(judging, observations);
   const standing = new Set([...belief.standing.figures, ...belief.standing.told].map(({ index }) => index));
   const stopped = lines.some(({ verdict, observation }) => verdict === "stop" && standing.has(observation));
   const groups = grouped(made, sight, belief);
@@ -54,10 +55,11 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
   const missing = notYetSeen(made, sight, belief).filter(canBe);
   const unseen = made.calls.filter(({ state }) => !callSeen(belief, state.id));
   const telling = checks.some(({ tells }) => tells > TELLS_LEAST);
-  const outside = lines.some(({ observation, verdict }) => {
+  const limited = lines.some(({ observation, verdict }) => {
     const seen = observations[observation];
     return verdict !== "good" && standing.has(observation) && seen !== undefined && LIMITED.has(seen.what);
   });
+  const outside = limited || belief.standing.figures.some((figure) => liesOutside(judging, figure));
   const status = statusOf({ causes, sound, stopped, telling, missing: missing.length, outside });
   const nextCheck =
     status === "needs-check" || status === "stop"
@@ -142,7 +144,7 @@ function statusOf({
   readonly telling: boolean;
   /** How many checks are left that no proof goes without. */
   readonly missing: number;
-  /** The supply, the turn or the plate's amps lie outside of their limit, whatever the model makes of it. */
+  /** The supply or the turn lies outside of its limit, or a figure of what is expected, whatever the model makes of it. */
   readonly outside: boolean;
 }): Diagnosis["status"] {
   const [first] = causes;

@@ -1,5 +1,5 @@
 import type { Belief } from "./belief";
-import { ampsIn, carriesLine } from "./callRun";
+import { ampsIn, carriesLine, lineLeads } from "./callRun";
 import type { Check } from "./nextCheck";
 import type { ProvingCall, ProvingCase } from "./provingCase";
 import { readingKey } from "./reading";
@@ -7,7 +7,7 @@ import { turnAsPlanned } from "./seen";
 import type { Sight } from "./sight";
 import { AS_PLANNED } from "./suspects";
 
-/** What no proof goes without and nobody has seen yet: the supply under load, and of every call its amps and its turn. */
+/** What no proof goes without and nobody has seen yet: the supply under load, and of every call its amps and its turn, of a three-phase motor all three. */
 export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief): Check[] {
   const read = new Set(standing.figures.map(({ reading }) => readingKey(reading)));
   const { terminals } = made.plan.compartment.supply;
@@ -38,10 +38,13 @@ function callChecks(
   const amps = (lead: string) => (run && ampsIn(run, run.point.solution, lead)) ?? 0;
   const lined = leads.filter((lead) => run !== null && carriesLine(made.plan, run, lead));
   const greatest = [...leads].sort((a, b) => amps(b) - amps(a)).slice(0, 1);
-  const clamped = lined.length > 0 ? lined : greatest;
+  const three = made.motor.feeding.phases === 3 && run !== null ? lineLeads(made, run) : [];
+  const clamped = three.length === 3 ? three : lined.length > 0 ? lined : greatest;
   const rpm: Check = { what: "rpm", call: id };
-  const isRead = clamped.some((lead) => read.has(readingKey({ what: "line-amps", call: id, lead })));
-  const [lead] = clamped;
+  const unread = clamped.filter((lead) => !read.has(readingKey({ what: "line-amps", call: id, lead })));
+  // Three lines are unlike or not only once all three are read.
+  const isRead = three.length === 3 ? unread.length === 0 : unread.length < clamped.length;
+  const [lead] = unread;
   const sameWay = made.calls
     .filter(({ reversed }) => reversed === call.reversed)
     .map(({ state }) => state.id);

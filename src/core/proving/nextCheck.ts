@@ -1,3 +1,4 @@
+import { hungMotor, leadEnd, stateCircuit } from "../wiring/stateCircuit";
 import { type Belief, type Believed, foreseen } from "./belief";
 import { ampsIn, carriesLine } from "./callRun";
 import { alike } from "./gaussian";
@@ -86,8 +87,16 @@ export function checksOf(made: ProvingCase, sight: Sight, belief: Belief): Weigh
     .sort((a, b) => worth(b) - worth(a));
 }
 
+const kept = new WeakMap<Sight, readonly Reading[]>();
+
 /** Every figure that can be read there. */
-export function readingsOf(made: ProvingCase, sight: Sight): Reading[] {
+export function readingsOf(made: ProvingCase, sight: Sight): readonly Reading[] {
+  const known = kept.get(sight) ?? everyReading(made, sight);
+  kept.set(sight, known);
+  return known;
+}
+
+function everyReading(made: ProvingCase, sight: Sight): Reading[] {
   // A start capacitor is out again once it runs: its value is read, not what it carries.
   const serving = made.capacitors.filter(({ serves, start }) => serves && !start);
   const { terminals } = made.plan.compartment.supply;
@@ -121,12 +130,12 @@ export function readingsOf(made: ProvingCase, sight: Sight): Reading[] {
 /** Of the plate's amps, what a lead carries that a clamp is put round. */
 const LIVE_SHARE = 0.02;
 
-/** Pairs of the motor's leads that stand on places of their own. */
-function ohmsPairs({ motor, plan }: ProvingCase): Reading[] {
-  const byPlace = new Map(
-    motor.leads.map(({ id }) => [plan.landings[id] === "capped" ? id : (plan.landings[id] ?? id), id]),
-  );
-  const ids = [...byPlace.values()];
+/** Pairs of the motor's leads that are not joined as the wires lie. */
+function ohmsPairs({ motor, plan, fitted, calls: [call] }: ProvingCase): Reading[] {
+  if (!call) return [];
+  const { nodeOf } = stateCircuit(plan, hungMotor(plan, motor, fitted), call.state);
+  const byNode = new Map(motor.leads.map(({ id }) => [nodeOf(leadEnd(id)), id]));
+  const ids = [...byNode.values()];
   return ids
     .flatMap((one, i) => ids.slice(i + 1).map((other): Reading => ({ what: "ohms", between: [one, other] })))
     .slice(0, MOST_OHMS);

@@ -1,6 +1,8 @@
 import { type Belief, type Believed, foreseen } from "./belief";
+import { ampsIn, carriesLine } from "./callRun";
 import type { Cause } from "./causes";
 import { alike } from "./gaussian";
+import { amps } from "./limits";
 import { readingsOf } from "./nextCheck";
 import type { ProvingCase } from "./provingCase";
 import { meterVariance, unweighed, weighed } from "./reading";
@@ -90,7 +92,10 @@ function areOne(made: ProvingCase, sight: Sight, a: Group, b: Group): boolean {
   );
 }
 
-/** What is in truth as planned is counted so: two leads of one potential changed over harm nothing. */
+/**
+ * What is in truth as planned is counted so: two leads of one potential changed over harm nothing, and a load that leaves
+ * the motor within its plate's amps is none too heavy.
+ */
 export function withoutHarmless(made: ProvingCase, sight: Sight, belief: Belief): Belief {
   const sound = belief.believed.find(({ suspect }) => suspect === AS_PLANNED);
   if (!sound) return belief;
@@ -98,7 +103,7 @@ export function withoutHarmless(made: ProvingCase, sight: Sight, belief: Belief)
     (one) =>
       one.suspect.cause !== "as-planned" &&
       one.probability > HARMLESS_LOOKED_AT &&
-      isAsPlanned(made, sight, one.suspect),
+      (isAsPlanned(made, sight, one.suspect) || isCarried(made, sight, one)),
   );
   if (harmless.length === 0) return belief;
   return {
@@ -109,6 +114,34 @@ export function withoutHarmless(made: ProvingCase, sight: Sight, belief: Belief)
       .sort((a, b) => b.probability - a.probability),
   };
 }
+
+/**
+ * Whether a heavier load leaves the motor within its plate's amps, after all that was read: by the leads that carry the
+ * line's amps, or where none does by the one that carries most, beside its share of the plate's.
+ */
+function isCarried(made: ProvingCase, sight: Sight, one: Believed): boolean {
+  if (one.suspect.cause !== "load-heavy") return false;
+  const { rating } = made.fitted;
+  const plate = amps(rating, made.plan.setting);
+  return made.calls.every(({ state }) => {
+    const run = sight.run(AS_PLANNED, state.id);
+    if (!run) return false;
+    const shares = made.motor.leads.map(({ id }) => ({
+      id,
+      amps: ampsIn(run, run.point.solution, id) ?? 0,
+      carriesAll: carriesLine(made.plan, run, id),
+    }));
+    const lined = shares.filter(({ carriesAll }) => carriesAll);
+    const most = shares.reduce((best, share) => (share.amps > best.amps ? share : best), shares[0] ?? NONE);
+    return (lined.length > 0 ? lined : [most]).every((share) => {
+      const curve = foreseen(sight, one, { what: "line-amps", call: state.id, lead: share.id });
+      const most = share.carriesAll ? plate : share.amps;
+      return curve !== null && unweighed("line-amps", curve.mean, rating) <= most;
+    });
+  });
+}
+
+const NONE = { id: "", amps: 0, carriesAll: false };
 
 const HARMLESS_LOOKED_AT = 1e-4;
 /** Two machines whose figures agree to a hundredth are one to any meter. */

@@ -12,7 +12,7 @@ export type Sign = (typeof SIGNS)[number];
 type Way = Exclude<Rotation, "either">;
 
 /** The least that anything is given: a slip of the tongue. */
-const SLIP = 0.004;
+const SLIP = 0.0015;
 /** Amps beside the plate's under which nothing flows, at which a protector opens, and at which it burns. */
 const NOTHING = 0.03;
 const PROTECTOR_TIMES = 1.7;

@@ -21,7 +21,7 @@ export const AS_PLANNED: Suspect = {
 
 /** What a plate leaves open as well beside the fitted motor: turns of the start winding, and the current its iron takes. */
 const OTHER_TURNS = [0.62, 0.79, 1.27, 1.6] as const;
-const OTHER_IRON = [0.33, 0.57, 1.7] as const;
+const OTHER_IRON = [0.2, 0.33, 0.57, 1.7] as const;
 /** A sound motor may be built unlike what is usual: then figures far off mean no fault, and no more than that. */
 const LOOSE = 1.8;
 
