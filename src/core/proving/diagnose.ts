@@ -80,7 +80,7 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
 }
 
 /** Lines that are held against a limit of their own; no model outweighs it. */
-const LIMITED: ReadonlySet<string> = new Set(["supply-volts", "turn", "sign"]);
+const LIMITED: ReadonlySet<string> = new Set(["turn", "sign"]);
 
 /** What was read narrows what is expected while the plan is likelier than this. */
 const NARROWS = 0.3;

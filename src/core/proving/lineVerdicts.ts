@@ -195,10 +195,8 @@ function inBand(judging: Judging, figure: Figure, unit: string): Verdict {
   const half = halfWidth(judging, figure);
   const inside = value >= band.low && value <= band.high;
   const near = value + half >= band.low && value - half <= band.high;
-  // A meter whose own tolerance is wider than what is expected tells no more by another look.
-  const fine = half < band.high - band.low;
   const says = `${round(value)} ${unit}, ${round(band.low)} to ${round(band.high)} expected`;
-  if (inside || (near && !fine)) return is("good", `${says}.`);
+  if (inside) return is("good", `${says}.`);
   return is(
     "again",
     near
@@ -209,8 +207,8 @@ function inBand(judging: Judging, figure: Figure, unit: string): Verdict {
 
 /**
  * Whether a figure lies outside of what the motor as planned would show, whatever its instrument's tolerance makes of it:
- * its speed, its ohms, and the amps of a lead that carries the line's. Some build or other may explain it; good it is not
- * called. What a start winding carries hangs on turns that no plate tells, and is left to the weighing.
+ * its volts, its speed, its ohms, and the amps of a lead that carries the line's. Some build or other may explain it; good
+ * it is not called. What a start winding carries hangs on turns that no plate tells, and is left to the weighing.
  */
 export function liesOutside(judging: Judging, figure: Figure): boolean {
   const { made, sight, before } = judging;
@@ -220,6 +218,11 @@ export function liesOutside(judging: Judging, figure: Figure): boolean {
     const right = sight.value(AS_PLANNED, reading) ?? Number.NaN;
     if (!Number.isFinite(right) || !Number.isFinite(value)) return right !== value;
     return Math.abs(value - right) > OHMS_NEAR * right + half;
+  }
+  if (reading.what === "supply-volts") {
+    const three = threeVolts(judging, reading.call);
+    const { percent, byMeter } = three ? unlike(judging, three) : { percent: 0, byMeter: 0 };
+    return !isNearPlateVolts(judging, figure) || percent - byMeter > VOLTS_UNBALANCE.good;
   }
   const isFirm =
     reading.what === "rpm" ||
@@ -315,22 +318,39 @@ function ampsUnbalance(
   const says = `The lines carry ${percent.toFixed(1)} % unlike amps`;
   if (percent <= AMPS_UNBALANCE.good) return is("good", `${says}.`);
   if (percent - byMeter <= AMPS_UNBALANCE.good)
-    return is("good", `${says}, which the meter’s own ±${byMeter.toFixed(0)} % may be all of.`);
+    return is("again", `${says}, which the meter’s own ±${byMeter.toFixed(0)} % may be all of.`);
   const turn =
     "exchange all three in rotation: if the high one goes with the lead it is the motor, if it stays the supply.";
   return is(percent - byMeter > AMPS_UNBALANCE.stop ? "stop" : "again", `${says}: ${turn}`);
 }
 
-function voltsVerdict(judging: Judging, { value }: Figure): Verdict {
-  const { rating } = judging.made.fitted;
-  const { setting } = judging.made.plan;
-  const [least, most] = [rating.leastVolts[setting], rating.volts[setting]];
+/** The plate's volts at the setting that the motor stands at. */
+function plateVolts({ made: { fitted, plan } }: Judging): readonly [least: number, most: number] {
+  return [fitted.rating.leastVolts[plan.setting], fitted.rating.volts[plan.setting]];
+}
+
+function isNearPlateVolts(judging: Judging, { value }: Figure): boolean {
+  const [least, most] = plateVolts(judging);
+  return value >= least * (1 - VOLTS_NEAR) && value <= most * (1 + VOLTS_NEAR);
+}
+
+function voltsVerdict(judging: Judging, figure: Figure): Verdict {
+  const { value } = figure;
+  const [least, most] = plateVolts(judging);
   const plate = least === most ? `${round(most)}` : `${round(least)}–${round(most)}`;
   const says = `${round(value)} V under load, plate ${plate}`;
-  if (value >= least * (1 - VOLTS_NEAR) && value <= most * (1 + VOLTS_NEAR))
-    return is("good", `${says} ± 10 %.`);
+  if (isNearPlateVolts(judging, figure)) return is("good", `${says} ± 10 %.`);
   const far = value < least * (1 - VOLTS_FAR) || value > most * (1 + VOLTS_FAR);
   return is(far ? "stop" : "again", `${says} ± 10 %: ${value < least ? "low" : "high"}.`);
+}
+
+/** Volts of three lines under a call, once all are read; null before, and of other supplies. */
+function threeVolts({ made, belief }: Judging, call: string): readonly Figure[] | null {
+  if (made.plan.compartment.supply.kind !== "three-lines") return null;
+  const same = belief.standing.figures.filter(
+    (one) => one.reading.what === "supply-volts" && one.reading.call === call,
+  );
+  return same.length < 3 ? null : same;
 }
 
 function voltsUnbalance(
@@ -338,17 +358,13 @@ function voltsUnbalance(
   figure: Figure,
   reading: Extract<Reading, { what: "supply-volts" }>,
 ): Verdict | null {
-  const { made, belief } = judging;
-  if (made.plan.compartment.supply.kind !== "three-lines") return null;
-  const same = belief.standing.figures.filter(
-    (one) => one.reading.what === "supply-volts" && one.reading.call === reading.call,
-  );
-  if (same.length < 3 || same.at(-1)?.index !== figure.index) return null;
+  const same = threeVolts(judging, reading.call);
+  if (!same || same.at(-1)?.index !== figure.index) return null;
   const { percent, byMeter } = unlike(judging, same);
   const says = `Volts unlike by ${percent.toFixed(1)} %`;
   if (percent <= VOLTS_UNBALANCE.good) return is("good", `${says}.`);
   if (percent - byMeter <= VOLTS_UNBALANCE.good)
-    return is("good", `${says}, which the meter’s own ±${byMeter.toFixed(1)} % may be all of.`);
+    return is("again", `${says}, which the meter’s own ±${byMeter.toFixed(1)} % may be all of.`);
   return percent - byMeter > VOLTS_UNBALANCE.derate
     ? is("stop", `${says}, over 5 %: off.`)
     : is("again", `${says}: over 1 % the motor is derated.`);
