@@ -110,6 +110,15 @@ export const facts = pgTable(
   ],
 );
 
+/**
+ * Which history of facts this database holds, in its one row: a restored backup goes on from the same origin under another
+ * name, so that a device which has seen more sends it again.
+ */
+export const histories = pgTable("histories", {
+  origin: uuid("origin").primaryKey(),
+  latest: uuid("latest").notNull(),
+});
+
 const bytes = customType<{ data: Buffer }>({ dataType: () => "bytea" });
 
 /** Photos of a compartment, upright and without what a camera writes beside the picture. */
@@ -226,6 +235,8 @@ export const stockItems = pgTable(
     fingerprint: jsonb("fingerprint").$type<Fingerprint>(),
     /** The steps of the ladder that these ohms stand on. */
     steps: integer("steps").array(),
+    /** Counts its changes, so that two who change one line see each other. */
+    version: integer("version").notNull().default(1),
     changedAt: timestamp("changed_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
   },
   (t) => [
@@ -262,4 +273,18 @@ export const stockImportRows = pgTable(
     arrivedAt: timestamp("arrived_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.shopId, t.importId, t.row] })],
+);
+
+/** Imports that became stock, by what they did: who lost the answer asks again and hears the same. */
+export const stockImports = pgTable(
+  "stock_imports",
+  {
+    shopId: uuid("shop_id").notNull(),
+    importId: uuid("import_id").notNull(),
+    rows: integer("rows").notNull(),
+    added: integer("added").notNull(),
+    changed: integer("changed").notNull(),
+    finishedAt: timestamp("finished_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.shopId, t.importId] })],
 );

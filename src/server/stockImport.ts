@@ -1,7 +1,7 @@
 import { and, eq, lt, sql } from "drizzle-orm";
 import type { StockItem } from "@/core";
 import type { Database } from "./database";
-import { stockImportRows, stockItems } from "./schema";
+import { stockImportRows, stockImports, stockItems } from "./schema";
 import { putAll, rowOf } from "./stockRow";
 
 const ROWS_AN_INSERT = 2000;
@@ -34,10 +34,20 @@ export function stockImport(db: Database, shopId: string) {
      * Makes stock of an import that is wholly there: all rows or none. A row whose part code is in the stock already
      * takes that line's place; the others are added.
      *
+     * Asked again, as who lost the answer does, it says what it did and does nothing.
+     *
      * @returns how many were added and changed, or null where rows are missing.
      */
     async finish(importId: string, rows: number): Promise<Imported | null> {
       return db.transaction(async (tx) => {
+        // One import of a shop at a time: two of the same part would add it twice; who asks twice at once hears the same.
+        await tx.execute(sql`select pg_advisory_xact_lock(hashtextextended(${`import of ${shopId}`}, 0))`);
+        const [finished] = await tx
+          .select({ rows: stockImports.rows, added: stockImports.added, changed: stockImports.changed })
+          .from(stockImports)
+          .where(and(eq(stockImports.shopId, shopId), eq(stockImports.importId, importId)));
+        if (finished)
+          return finished.rows === rows ? { added: finished.added, changed: finished.changed } : null;
         const staged = await tx
           .select()
           .from(stockImportRows)
@@ -56,7 +66,9 @@ export function stockImport(db: Database, shopId: string) {
         for (let i = 0; i < values.length; i += ROWS_AN_INSERT)
           await tx.execute(putAll(values.slice(i, i + ROWS_AN_INSERT)));
         await tx.delete(stockImportRows).where(ofImport(importId));
-        return { added: values.length - changed, changed };
+        const added = values.length - changed;
+        await tx.insert(stockImports).values({ shopId, importId, rows, added, changed });
+        return { added, changed };
       });
     },
 

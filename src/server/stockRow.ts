@@ -43,5 +43,5 @@ export function putAll(rows: readonly Row[]): SQL {
       place = excluded.place, count = excluded.count, minimum = excluded.minimum, cost = excluded.cost,
       power_watts = excluded.power_watts, rpm = excluded.rpm, volts = excluded.volts,
       microfarads = excluded.microfarads, words = excluded.words, item = excluded.item, fingerprint = excluded.fingerprint,
-      steps = excluded.steps, changed_at = excluded.changed_at`;
+      steps = excluded.steps, version = stock_items.version + (stock_items.item is distinct from excluded.item)::int, changed_at = excluded.changed_at`;
 }

@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import { and, asc, desc, eq, type SQL, sql } from "drizzle-orm";
 import type { StockLine, StockQuery, StockSort } from "@/contract";
 import type { StockItem } from "@/core";
@@ -25,7 +26,10 @@ const SORT: Readonly<Record<StockSort, SQL>> = {
 export function stockStore(db: Database, shopId: string) {
   const inShop = eq(stockItems.shopId, shopId);
   const lines = () =>
-    db.select({ item: stockItems.item, count: stockItems.count, inUse: USES }).from(stockItems);
+    db
+      .select({ item: stockItems.item, count: stockItems.count, version: stockItems.version, inUse: USES })
+      .from(stockItems);
+  const ofLine = (id: string) => and(inShop, eq(stockItems.id, id));
 
   return {
     /** A page of the list, and how many lines there are in all. */
@@ -58,21 +62,58 @@ export function stockStore(db: Database, shopId: string) {
       return (await lines().where(and(inShop, which))).map(lineOf);
     },
 
-    /** Adds a line, or puts its new form in place of the old one. */
-    async put(item: StockItem): Promise<void> {
-      await db
-        .insert(stockItems)
-        .values(rowOf(shopId, item))
-        .onConflictDoUpdate({ target: [stockItems.shopId, stockItems.id], set: rowOf(shopId, item) });
+    /** One line; null where there is none of that id. */
+    async line(id: string): Promise<StockLine | null> {
+      const [row] = await lines().where(ofLine(id));
+      return row ? lineOf(row) : null;
     },
 
-    /** Takes a line out. What jobs had in use of it stays written with them. */
-    async remove(id: string): Promise<boolean> {
+    /**
+     * Adds a line, or puts its new form in place of the old one. The same form twice is kept once, so that who lost the
+     * answer may send it again.
+     *
+     * @param from the version that was changed, 0 for a line that is new; undefined puts it in whatever is there.
+     */
+    async put(item: StockItem, from?: number): Promise<Kept> {
+      return db.transaction(async (tx) => {
+        const [there] = await tx
+          .select({ version: stockItems.version, item: stockItems.item })
+          .from(stockItems)
+          .where(ofLine(item.id))
+          .for("update");
+        if (from !== undefined && from !== (there?.version ?? 0)) {
+          const same = there !== undefined && isDeepStrictEqual(there.item, item);
+          return same ? { kept: true, version: there.version } : { kept: false };
+        }
+        const version = (there?.version ?? 0) + 1;
+        const row = { ...rowOf(shopId, item), version };
+        // A line that is new to both of two is put in by both at once: the second waits, and changes nothing unasked.
+        const made = await tx
+          .insert(stockItems)
+          .values(row)
+          .onConflictDoUpdate({
+            target: [stockItems.shopId, stockItems.id],
+            set: row,
+            setWhere: there ? undefined : from === undefined ? undefined : sql`false`,
+          })
+          .returning({ version: stockItems.version });
+        return made.length > 0 ? { kept: true, version } : { kept: false };
+      });
+    },
+
+    /**
+     * Takes a line out. What jobs had in use of it stays written with them.
+     *
+     * @param from the version that was seen; another one stays.
+     */
+    async remove(id: string, from?: number): Promise<"removed" | "none" | "meanwhile"> {
+      const seen = from === undefined ? undefined : eq(stockItems.version, from);
       const gone = await db
         .delete(stockItems)
-        .where(and(inShop, eq(stockItems.id, id)))
+        .where(and(ofLine(id), seen))
         .returning({ id: stockItems.id });
-      return gone.length > 0;
+      if (gone.length > 0) return "removed";
+      return (await this.line(id)) ? "meanwhile" : "none";
     },
 
     /** The jobs that have a line in use, by name, the latest first. */
@@ -91,8 +132,12 @@ export function stockStore(db: Database, shopId: string) {
   };
 }
 
-function lineOf(row: { item: StockItem; count: number; inUse: number }): StockLine {
-  return { item: { ...row.item, count: row.count }, inUse: row.inUse, onHand: row.count - row.inUse };
+/** What became of a line that was put in: not kept where somebody else changed it meanwhile. */
+type Kept = { readonly kept: true; readonly version: number } | { readonly kept: false };
+
+function lineOf(row: { item: StockItem; count: number; version: number; inUse: number }): StockLine {
+  const { inUse, version } = row;
+  return { item: { ...row.item, count: row.count }, version, inUse, onHand: row.count - inUse };
 }
 
 /** What a list is narrowed to: every word of the search is found in a line. */

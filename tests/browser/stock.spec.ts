@@ -75,6 +75,65 @@ test("a line is added, understood, changed, taken out and put back", async ({ pa
   await expect(table.getByRole("button", { name })).toBeVisible();
 });
 
+test("two who change one line do not write over each other unasked", async ({ page, context }) => {
+  const name = `Osmund & Pike ${tag()}`;
+  const open = async (on: Page) => {
+    await on.goto(`/stock?search=${encodeURIComponent(name)}`);
+    await on.getByRole("table", { name: "Stock" }).getByRole("button", { name }).click();
+  };
+  await page.goto("/stock");
+  await page.getByRole("button", { name: "Add a line" }).click();
+  await page.getByLabel("Name", { exact: true }).fill(name);
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(page.getByRole("form")).toHaveCount(0);
+  const other = await context.newPage();
+  await open(page);
+  await open(other);
+  await other.getByLabel("Counted").fill("7");
+  await other.getByRole("button", { name: "Keep it" }).click();
+  await expect(other.getByRole("form")).toHaveCount(0);
+  await page.getByLabel("Place").fill("van 3");
+  await page.getByRole("button", { name: "Keep it" }).click();
+  const notice = page.getByRole("alert").filter({ hasText: "meanwhile" });
+  await expect(notice).toContainText("Somebody else changed this line meanwhile");
+  await expect(notice).toContainText("count: “7” now, “1” before");
+  await page.getByRole("button", { name: "Take theirs" }).click();
+  await expect(page.getByLabel("Counted")).toHaveValue("7");
+  await page.getByLabel("Place").fill("van 3");
+  await open(other);
+  await other.getByRole("button", { name: "Take it out of the stock" }).click();
+  await expect(other.getByText(/is out of the stock/)).toBeVisible();
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await expect(notice).toContainText("took this line out of the stock");
+  await page.getByRole("button", { name: "Put mine in again" }).click();
+  await expect(page.getByRole("form")).toHaveCount(0);
+  await page.getByLabel("Find").fill(name);
+  await expect(page.getByRole("table", { name: "Stock" })).toContainText("van 3");
+});
+
+test("an import whose answer was lost is asked what became of it, and is in once", async ({ page }) => {
+  const code = tag();
+  await importFile(
+    page,
+    "van.csv",
+    `name,part,count,power,rpm,volts\nLarkhull ${code},${code},3,1/3,1075,230\n`,
+  );
+  await panel(page).getByRole("button", { name: "Check the rows" }).click();
+  let lost = 0;
+  await page.route("**/api/v1/stock/imports/**", async (route) => {
+    if (!(route.request().postData() ?? "").includes("finish") || lost > 0) return route.continue();
+    lost += 1;
+    await route.fetch();
+    await route.abort();
+  });
+  await panel(page).getByRole("button", { name: "Import 1 rows" }).click();
+  await expect(panel(page).getByRole("alert")).toContainText("whether they went in is not known yet");
+  await panel(page).getByRole("button", { name: "Ask what became of it" }).click();
+  await expect(panel(page)).toContainText("1 added, 0 changed");
+  await page.getByLabel("Find").fill(code);
+  await expect(page.getByRole("table", { name: "Stock" }).getByRole("row")).toHaveCount(2);
+});
+
 test("a CSV is mapped, checked row by row, and imported all at once; it exports and imports back equal", async ({
   page,
 }) => {

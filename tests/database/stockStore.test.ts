@@ -55,11 +55,11 @@ describe("the stock in PostgreSQL", () => {
     const { stock } = shop();
     const item = motor("Larkhull LH-630-4", { part: "LH6304", place: "van 1", cost: 84.5 });
     await stock.put(item);
-    expect((await stock.all())[0]).toEqual({ item, inUse: 0, onHand: 2 });
+    expect((await stock.all())[0]).toEqual({ item, version: 1, inUse: 0, onHand: 2 });
     await stock.put({ ...item, count: 5 });
     expect((await stock.list(query())).lines.map(({ onHand }) => onHand)).toEqual([5]);
-    expect(await stock.remove(item.id)).toBe(true);
-    expect(await stock.remove(item.id)).toBe(false);
+    expect(await stock.remove(item.id)).toBe("removed");
+    expect(await stock.remove(item.id)).toBe("none");
     expect((await stock.list(query())).total).toBe(0);
   });
 
@@ -89,6 +89,38 @@ describe("the stock in PostgreSQL", () => {
     expect(await names(false)).toEqual(["tenth", "quarter", "half", "can"]);
     expect(await names(true)).toEqual(["half", "quarter", "tenth", "can"]);
     expect((await stock.list(query({ kind: "capacitor" }))).total).toBe(1);
+  });
+
+  it("changed by two at once keeps the first, and tells the second", async () => {
+    const { stock } = shop();
+    const item = motor("Varnholt Drives VD-Q2");
+    expect(await stock.put(item, 0)).toEqual({ kept: true, version: 1 });
+    expect(await stock.put({ ...item, count: 7 }, 1)).toEqual({ kept: true, version: 2 });
+    expect(await stock.put({ ...item, place: "van 3" }, 1)).toEqual({ kept: false });
+    expect(await stock.line(item.id)).toMatchObject({ version: 2, item: { count: 7, place: "" } });
+    expect(await stock.remove(item.id, 1)).toBe("meanwhile");
+    expect(await stock.remove(item.id, 2)).toBe("removed");
+    expect(await stock.put({ ...item, count: 9 }, 2)).toEqual({ kept: false });
+    expect(await stock.line(item.id)).toBeNull();
+  });
+
+  it("sent twice in the same form is kept once: the answer to the first may have been lost", async () => {
+    const { stock } = shop();
+    const item = motor("Varnholt Drives VD-Q3");
+    await stock.put(item, 0);
+    expect(await stock.put(item, 0)).toEqual({ kept: true, version: 1 });
+    const [one, other] = await Promise.all([
+      stock.put({ ...item, count: 5 }, 1),
+      stock.put({ ...item, count: 6 }, 1),
+    ]);
+    expect([one.kept, other.kept].sort()).toEqual([false, true]);
+  });
+
+  it("made new by two at once is made once", async () => {
+    const { stock } = shop();
+    const item = motor("Varnholt Drives VD-Q4");
+    const put = await Promise.all([3, 4, 5, 6].map((count) => stock.put({ ...item, count }, 0)));
+    expect(put.filter(({ kept }) => kept)).toHaveLength(1);
   });
 
   it("of one shop is not seen by another", async () => {
@@ -154,7 +186,32 @@ describe("an import", () => {
     const all = await stock.all();
     expect(all.map(({ item }) => item.name).sort()).toEqual(["added", "new name", "no code"]);
     expect(all.find(({ item }) => item.part === "P1")?.item).toMatchObject({ id: old.id, count: 7 });
+    expect(await imports.finish(id, 3)).toEqual({ added: 2, changed: 1 });
+  });
+
+  it("asked to finish again says what it did, and does it once", async () => {
+    const { stock, imports } = shop();
+    const old = motor("before", { part: "VD-1" });
+    await stock.put(old, 0);
+    const id = randomUUID();
+    await imports.stage(id, 0, [motor("after", { part: "VD-1" }), motor("new", { part: "VD-2" })]);
+    const done = await Promise.all([imports.finish(id, 2), imports.finish(id, 2)]);
+    expect(done).toEqual([
+      { added: 1, changed: 1 },
+      { added: 1, changed: 1 },
+    ]);
+    expect(await imports.finish(id, 2)).toEqual({ added: 1, changed: 1 });
     expect(await imports.finish(id, 3)).toBeNull();
+    expect((await stock.all()).length).toBe(2);
+    expect(await stock.put({ ...old, count: 8 }, 1)).toEqual({ kept: false });
+  });
+
+  it("of the same part by two at once adds it once", async () => {
+    const { stock, imports } = shop();
+    const ids = [randomUUID(), randomUUID()];
+    for (const id of ids) await imports.stage(id, 0, [motor("the same", { part: "VD-9" })]);
+    await Promise.all(ids.map((id) => imports.finish(id, 1)));
+    expect(await stock.all()).toHaveLength(1);
   });
 
   it("given up leaves nothing behind", async () => {

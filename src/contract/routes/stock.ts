@@ -23,10 +23,17 @@ const MOST_ROWS_A_WRITE = 400;
 const MOST_ROWS = 100_000;
 
 const item = z.object({ item: z.uuid() });
+/** The version of the line that was seen, 0 for a line that is new; left out, whatever is there is replaced. */
+const seen = z.object({ from: z.coerce.number().int().min(0).max(2_000_000_000).optional() });
 const fileImport = z.object({ import: z.uuid() });
 
-/** A line of the stock: the part, and how many are on the shelf and on jobs. */
-export const stockLine = z.object({ item: stockItem, inUse: z.number(), onHand: z.number() });
+/** A line of the stock: the part, how often it was changed, and how many are on the shelf and on jobs. */
+export const stockLine = z.object({
+  item: stockItem,
+  version: z.number().int(),
+  inUse: z.number(),
+  onHand: z.number(),
+});
 export type StockLine = z.output<typeof stockLine>;
 
 /** How the list of the stock is asked for. */
@@ -62,10 +69,11 @@ export const stockUses = route({
   id: "stockUses",
   method: "GET",
   path: "/api/v1/stock/{item}",
-  summary: "Where a line of the stock is in use",
+  summary: "A line of the stock as it stands, null where it was taken out, and where it is in use",
   params: item,
   absent: "There is no such line.",
   answer: z.object({
+    line: stockLine.nullable(),
     uses: z.array(z.object({ job: z.uuid(), count: z.number().int(), title: z.string() })),
   }),
 });
@@ -77,9 +85,11 @@ export const putStock = route({
   summary: "Put a line of the stock in, or in place of its old form",
   params: item,
   absent: "There is no such line.",
+  query: seen,
   body: stockItem,
   refused: "The line does not hold together; nothing was kept.",
-  answer: z.object({ kept: z.literal(true) }),
+  answer: z.object({ kept: z.literal(true), version: z.number().int() }),
+  refusals: { 409: "Somebody else changed the line meanwhile; nothing was kept" },
 });
 
 export const deleteStock = route({
@@ -89,14 +99,17 @@ export const deleteStock = route({
   summary: "Take a line out of the stock",
   params: item,
   absent: "There is no such line.",
+  query: seen,
   answer: z.object({ removed: z.literal(true) }),
+  refusals: { 409: "Somebody else changed the line meanwhile; it is still there" },
 });
 
 export const importStock = route({
   id: "importStock",
   method: "POST",
   path: "/api/v1/stock/imports/{import}",
-  summary: "Lay rows of an import aside, or finish it: all its rows become stock at once, or none",
+  summary:
+    "Lay rows of an import aside, or finish it: all its rows become stock at once, or none; asked to finish again, it says what it did",
   params: fileImport,
   absent: "There is no such import.",
   body: z.union([

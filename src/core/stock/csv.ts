@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import { PLATE_FIELD_IDS, type TypedPlate } from "../motor/plate";
 import { type Fault, fault, faultsOf, type Refused, refused } from "../quantity/fault";
+import { cellOf } from "./cells";
 import { guessColumns, type MappedColumn, STOCK_COLUMNS } from "./columns";
 import { itemFaults, type StockItem, stockItem } from "./item";
 
@@ -243,29 +244,7 @@ function plainer(found: Fault): Fault {
 
 /** The stock as CSV, every field as it was typed, so that it imports back equal. */
 export function stockToCsv(items: readonly StockItem[]): string {
-  const rows = items.map((item) =>
-    STOCK_COLUMNS.map(({ id }) => {
-      switch (id) {
-        case "kind":
-          return item.kind;
-        case "name":
-        case "part":
-        case "place":
-          return guarded(item[id]);
-        case "count":
-        case "minimum":
-          return String(item[id]);
-        case "cost":
-          return item.cost === null ? "" : String(item.cost);
-        case "label":
-          return item.kind === "capacitor" ? guarded(item.label) : "";
-        case "ohms":
-          return item.kind === "motor" ? guarded(item.ohms) : "";
-        default:
-          return item.kind === "motor" ? guarded(item.plate[id === "plateKind" ? "kind" : id] ?? "") : "";
-      }
-    }),
-  );
+  const rows = items.map((item) => STOCK_COLUMNS.map(({ id }) => guarded(cellOf(item, id))));
   return `${Papa.unparse([STOCK_COLUMNS.map(({ heading }) => heading), ...rows], { newline: "\r\n" })}\r\n`;
 }
 

@@ -1,5 +1,6 @@
 /** The door of the stock: its lines, and their way in and out as CSV. */
 
+export { type CellChange, lineChanges } from "./cells";
 export { type MappedColumn, STOCK_COLUMNS } from "./columns";
 export {
   type CsvTable,

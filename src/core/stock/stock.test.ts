@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { lineChanges } from "./cells";
 import { guessColumns } from "./columns";
 import { mappingFaults, parseCsv, stockFromTable, stockToCsv, suggestedMapping } from "./csv";
 import { decodeText, MOST_FILE_BYTES } from "./decode";
@@ -259,5 +260,30 @@ describe("a stock line", () => {
     });
     expect(shelfPartOf(bare)).toBeNull();
     expect(figuresOf(cap)).toMatchObject({ microfarads: 35, volts: 440 });
+  });
+});
+
+describe("what became another in a line", () => {
+  const line = stockItem.parse({
+    kind: "motor",
+    id: "0190aaaa-0000-7000-8000-000000000001",
+    name: "Larkhull LH-2",
+    count: 3,
+    plate: { power: "1/3", volts: "230" },
+  });
+
+  it("is told column by column, in the words of the table", () => {
+    const now = stockItem.parse({ ...line, count: 5, plate: { power: "1/3", volts: "115", speed: "1075" } });
+    expect(lineChanges(line, now)).toEqual([
+      { title: "count", was: "3", now: "5" },
+      { title: "speed", was: "", now: "1075" },
+      { title: "volts", was: "230", now: "115" },
+    ]);
+  });
+
+  it("is nothing between equal lines, and what a motor has and a capacitor has not is told too", () => {
+    expect(lineChanges(line, { ...line })).toEqual([]);
+    const cap = stockItem.parse({ ...line, kind: "capacitor", label: "5 MFD 370" });
+    expect(lineChanges(line, cap).map(({ title }) => title)).toContain("capacitor label");
   });
 });

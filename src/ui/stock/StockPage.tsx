@@ -25,6 +25,7 @@ import { ImportPanel } from "./ImportPanel";
 import { StockEditor } from "./StockEditor";
 import { StockTable } from "./StockTable";
 import { fetchStock, type StockAsked } from "./stockClient";
+import type { SeenLine } from "./useStockForm";
 
 const PAGE = 60;
 const MOST_SEARCHED = 120;
@@ -53,9 +54,7 @@ export function StockPage({ search = "" }: { search?: string }) {
 function Stock({ search }: { search: string }) {
   const queries = useQueryClient();
   const [asked, setAsked] = useState({ ...FIRST, search: search.slice(0, MOST_SEARCHED) });
-  const [panel, setPanel] = useState<
-    { open: "none" | "import" } | { open: "edit"; item: StockItem; isNew: boolean }
-  >({
+  const [panel, setPanel] = useState<{ open: "none" | "import" } | { open: "edit"; line: SeenLine }>({
     open: "none",
   });
   const [removed, setRemoved] = useState<StockItem | null>(null);
@@ -80,7 +79,7 @@ function Stock({ search }: { search: string }) {
         </Typography>
         <Button
           variant="contained"
-          onClick={() => setPanel({ open: "edit", item: newMotor(), isNew: true })}
+          onClick={() => setPanel({ open: "edit", line: { item: newMotor(), version: 0 } })}
           sx={{ minHeight: TOUCH }}
         >
           Add a line
@@ -103,9 +102,8 @@ function Stock({ search }: { search: string }) {
       ) : null}
       {panel.open === "edit" ? (
         <StockEditor
-          key={panel.item.id}
-          item={panel.item}
-          isNew={panel.isNew}
+          key={panel.line.item.id}
+          line={panel.line}
           onKept={changed}
           onRemoved={(item) => {
             setRemoved(item);
@@ -131,7 +129,11 @@ function Stock({ search }: { search: string }) {
           <Button
             color="inherit"
             onClick={async () => {
-              const called = await call(putStock, { params: { item: removed.id }, body: removed });
+              const called = await call(putStock, {
+                params: { item: removed.id },
+                query: { from: "0" },
+                body: removed,
+              });
               if (called.ok) {
                 setRemoved(null);
                 changed();
@@ -213,7 +215,7 @@ function Stock({ search }: { search: string }) {
               sort={asked.sort}
               descending={asked.descending}
               onSort={(sort) => ask({ sort, descending: asked.sort === sort ? !asked.descending : false })}
-              onOpen={(item) => setPanel({ open: "edit", item, isNew: false })}
+              onOpen={(line) => setPanel({ open: "edit", line })}
             />
           )}
           {lines.length < total ? (

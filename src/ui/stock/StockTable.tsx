@@ -23,7 +23,7 @@ interface Props {
   readonly sort: StockSort;
   readonly descending: boolean;
   readonly onSort: (sort: StockSort) => void;
-  readonly onOpen: (item: StockItem) => void;
+  readonly onOpen: (line: StockLine) => void;
 }
 
 /** The stock as a table; a heading sorts, a name opens its line. */
@@ -72,7 +72,8 @@ export function StockTable({ lines, sort, descending, onSort, onOpen }: Props) {
         </tr>
       </thead>
       <tbody>
-        {lines.map(({ item, onHand, inUse }) => {
+        {lines.map((line) => {
+          const { item, onHand, inUse } = line;
           const shown = figures(item);
           const short = onHand < item.minimum;
           return (
@@ -81,7 +82,7 @@ export function StockTable({ lines, sort, descending, onSort, onOpen }: Props) {
                 <Button
                   variant="text"
                   color="inherit"
-                  onClick={() => onOpen(item)}
+                  onClick={() => onOpen(line)}
                   sx={{ px: 0, minHeight: 44, textAlign: "left", fontWeight: 600 }}
                 >
                   {item.name}

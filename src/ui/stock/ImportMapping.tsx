@@ -1,0 +1,107 @@
+"use client";
+
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { type MappedColumn, STOCK_COLUMNS } from "@/core/stock";
+import { MONO, TOUCH } from "../theme/theme";
+import { placed } from "./placed";
+import type { ImportState } from "./useImport";
+
+/** Which column of the file is what, over its first rows. */
+export function ImportMapping({
+  state: { table, mapping, says },
+  onMap,
+  onCheck,
+}: {
+  state: Extract<ImportState, { at: "mapping" }>;
+  onMap: (mapping: readonly (MappedColumn | null)[]) => void;
+  onCheck: () => void;
+}) {
+  return (
+    <>
+      <Typography sx={{ mt: 1 }}>
+        {table.rowCount} rows. Say which column is what; the first rows are shown as they were read.
+      </Typography>
+      {table.doubt ? (
+        <Typography role="alert" sx={{ mt: 1, color: "warning.main", fontWeight: 600 }}>
+          {table.doubt}
+        </Typography>
+      ) : null}
+      <Box sx={{ overflowX: "auto", mt: 2 }} tabIndex={0} role="region" aria-label="Columns of the file">
+        <Box
+          component="table"
+          sx={{
+            borderCollapse: "collapse",
+            "& th, & td": {
+              textAlign: "left",
+              py: 0.5,
+              px: 2,
+              borderBottom: "1px solid",
+              borderColor: "divider",
+              whiteSpace: "nowrap",
+            },
+            "& td": { fontFamily: MONO, fontSize: "0.875rem" },
+          }}
+        >
+          <thead>
+            <tr>
+              {placed(table.headings).map(({ value: heading, place }) => (
+                <th key={place} scope="col">
+                  {heading || `column ${place + 1}`}
+                  <Box
+                    component="select"
+                    aria-label={`Column ${heading || place + 1} is`}
+                    value={mapping[place] ?? ""}
+                    onChange={(event) =>
+                      onMap(
+                        mapping.map((column, k) =>
+                          k === place
+                            ? (STOCK_COLUMNS.find(({ id }) => id === event.target.value)?.id ?? null)
+                            : column,
+                        ),
+                      )
+                    }
+                    sx={{
+                      display: "block",
+                      minHeight: 44,
+                      font: "inherit",
+                      color: "text.primary",
+                      bgcolor: "background.paper",
+                      border: "1px solid",
+                      borderColor: "divider",
+                    }}
+                  >
+                    <option value="">leave it out</option>
+                    {STOCK_COLUMNS.map(({ id, title }) => (
+                      <option key={id} value={id}>
+                        {title.toLowerCase()}
+                      </option>
+                    ))}
+                  </Box>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {placed(table.preview).map(({ value: cells, place: row }) => (
+              <tr key={row}>
+                {placed(cells).map(({ value: cell, place }) => (
+                  <td key={place}>{cell}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </Box>
+      </Box>
+      {says ? (
+        <Typography role="alert" sx={{ mt: 2, color: "warning.main", fontWeight: 600 }}>
+          {says}
+        </Typography>
+      ) : null}
+      <Button variant="contained" onClick={onCheck} sx={{ mt: 3, minHeight: TOUCH }}>
+        Check the rows
+      </Button>
+    </>
+  );
+}
