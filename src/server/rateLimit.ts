@@ -6,6 +6,11 @@ const MOST_ADDRESSES = 2000;
 
 const buckets = new Map<string, { tokens: number; atMs: number }>();
 
+/** Who asks: the address that the request came from, as the server that took it in wrote it down. */
+export function clientOf(request: Request): string {
+  return request.headers.get("x-odd-lead-remote") ?? "local";
+}
+
 /** Whether an address may make one more request now: a token bucket. */
 export function allowed(address: string, nowMs: number): boolean {
   const bucket = buckets.get(address) ?? { tokens: BURST, atMs: nowMs };

@@ -6,7 +6,7 @@ import { faultsOf } from "@/core";
 import { isText, readJson } from "./body";
 import { failure } from "./failure";
 import { Problem } from "./problem";
-import { allowed } from "./rateLimit";
+import { allowed, clientOf } from "./rateLimit";
 import { shopOf } from "./shop";
 
 /** What a handler is given: the request's parts, each as the route's schemas read it. */
@@ -78,7 +78,7 @@ async function answered(request: Request, make: () => unknown): Promise<Response
 }
 
 async function within(request: Request, make: () => unknown, requestId: string): Promise<Response> {
-  if (!allowed(request.headers.get("x-odd-lead-remote") ?? "local", Date.now()))
+  if (!allowed(clientOf(request), Date.now()))
     return new Problem(429, "Too many requests; wait a few seconds.", {}, { "retry-after": "2" }).response();
   try {
     const made = await make();

@@ -18,8 +18,10 @@ import { type StandIn, serveInstrument } from "./standIn";
 /** A meter that a page reads: a real one at an address, or the stand-in on a virtual motor; the server's line to it. */
 export interface AttachedMeter {
   readonly id: string;
+  /** Who attached it. */
+  readonly client: string;
   readonly identity: string;
-  readonly client: ScpiClient;
+  readonly scpi: ScpiClient;
   /** The stand-in, whose probes the page moves; null for a real meter, whose probes are in somebody's hands. */
   readonly standIn: StandIn | null;
   /** What it measures now. */
@@ -30,8 +32,9 @@ export interface AttachedMeter {
 }
 
 const MOST_IDENTITY = 120;
-/** So many at once; the longest unused makes room. */
-const MOST_METERS = 16;
+/** So many of one client and of all at once; the longest unused makes room, a client's own first. */
+const MOST_OF_ONE = 6;
+const MOST_OF_ALL = 24;
 const IDLE_MS = 10 * 60_000;
 
 /** Kept on the process, not the module: each route may be built with a copy of this file. */
@@ -44,6 +47,7 @@ const meters = kept.oddLeadMeters;
  * same motor.
  */
 export async function openBench(
+  client: string,
   leads: readonly string[],
   seed: number,
   meter: Meter = USUAL_METER,
@@ -52,7 +56,7 @@ export async function openBench(
   const network: Network = motorForLeads(random, leads);
   const standIn = await serveInstrument(scpiMeter(network, meter, random));
   try {
-    return await attached(await scpiClient(standIn.port), standIn, "ohms");
+    return await attached(client, await scpiClient(standIn.port), standIn, "ohms");
   } catch (error) {
     standIn.close();
     throw error;
@@ -60,10 +64,10 @@ export async function openBench(
 }
 
 /** Puts stand-in instruments beside a powered virtual machine. */
-export async function openPowered(machine: PoweredMachine): Promise<AttachedMeter> {
+export async function openPowered(client: string, machine: PoweredMachine): Promise<AttachedMeter> {
   const standIn = await serveInstrument(scpiPowered(machine));
   try {
-    return await attached(await scpiClient(standIn.port), standIn, "amps");
+    return await attached(client, await scpiClient(standIn.port), standIn, "amps");
   } catch (error) {
     standIn.close();
     throw error;
@@ -75,13 +79,17 @@ export async function openPowered(machine: PoweredMachine): Promise<AttachedMete
  *
  * @throws NoMeterThere
  */
-export async function attachAt(address: MeterAddress, measures: InstrumentKind): Promise<AttachedMeter> {
+export async function attachAt(
+  client: string,
+  address: MeterAddress,
+  measures: InstrumentKind,
+): Promise<AttachedMeter> {
   const host = await privateHost(address.host);
   if (host === null) throw new NoMeterThere("not-private");
-  const client = await scpiClient(address.port, host).catch(() => null);
-  if (!client) throw new NoMeterThere("no-answer");
-  return attached(client, null, measures).catch(() => {
-    client.close();
+  const scpi = await scpiClient(address.port, host).catch(() => null);
+  if (!scpi) throw new NoMeterThere("no-answer");
+  return attached(client, scpi, null, measures).catch(() => {
+    scpi.close();
     throw new NoMeterThere("no-answer");
   });
 }
@@ -94,17 +102,19 @@ export class NoMeterThere extends Error {
 }
 
 async function attached(
-  client: ScpiClient,
+  client: string,
+  scpi: ScpiClient,
   standIn: StandIn | null,
   measures: InstrumentKind,
 ): Promise<AttachedMeter> {
-  clearIdle(Date.now());
-  const identity = (await client.query("*IDN?")).slice(0, MOST_IDENTITY);
-  client.command(configureLine(measures));
+  makeRoom(client, Date.now());
+  const identity = (await scpi.query("*IDN?")).slice(0, MOST_IDENTITY);
+  scpi.command(configureLine(measures));
   const made: AttachedMeter = {
     id: randomUUID(),
     identity,
     client,
+    scpi,
     standIn,
     measures,
     usedMs: Date.now(),
@@ -124,15 +134,17 @@ export function attachedMeter(id: string): AttachedMeter | undefined {
 /** Detaches a meter; a stand-in goes with it. */
 export function detach(id: string): void {
   const meter = meters.get(id);
-  meter?.client.close();
+  meter?.scpi.close();
   meter?.standIn?.close();
   meters.delete(id);
 }
 
-function clearIdle(nowMs: number): void {
+/** Detaches what was long unused, and what is one too many with the one to come. */
+function makeRoom(client: string, nowMs: number): void {
+  for (const meter of [...meters.values()]) if (nowMs - meter.usedMs > IDLE_MS) detach(meter.id);
   const oldestFirst = [...meters.values()].sort((a, b) => a.usedMs - b.usedMs);
-  for (const [i, meter] of oldestFirst.entries()) {
-    const tooMany = oldestFirst.length - i >= MOST_METERS;
-    if (tooMany || nowMs - meter.usedMs > IDLE_MS) detach(meter.id);
-  }
+  const own = oldestFirst.filter((meter) => meter.client === client);
+  for (const meter of own.slice(0, Math.max(0, own.length + 1 - MOST_OF_ONE))) detach(meter.id);
+  const left = oldestFirst.filter(({ id }) => meters.has(id));
+  for (const meter of left.slice(0, Math.max(0, left.length + 1 - MOST_OF_ALL))) detach(meter.id);
 }

@@ -9,38 +9,54 @@ const READ_MS = 200;
 /** A page that stays away longer attaches again. */
 const LONGEST_MS = 30 * 60_000;
 
-/** What an attached meter shows, five times a second, as server-sent events, until the page goes away. */
-export function meterStream(id: string, { signal }: Request): Response {
+/**
+ * What an attached meter shows, five times a second, as server-sent events, until the page goes away.
+ *
+ * @param onEnd called once when nothing more is sent.
+ */
+export function meterStream(id: string, { signal }: Request, onEnd: () => void): Response {
   const text = new TextEncoder();
   const until = Date.now() + LONGEST_MS;
   let timer: ReturnType<typeof setTimeout>;
-  const stop = () => clearTimeout(timer);
+  let ended = false;
+  const end = () => {
+    if (ended) return false;
+    ended = true;
+    clearTimeout(timer);
+    onEnd();
+    return true;
+  };
   const body = new ReadableStream<Uint8Array>({
     start(controller) {
+      const close = () => {
+        if (end()) controller.close();
+      };
       const next = async () => {
         const meter = attachedMeter(id);
-        if (!meter || signal.aborted || Date.now() > until) {
-          controller.close();
+        if (!meter || Date.now() > until) {
+          close();
           return;
         }
         try {
           const { touch, measures } = meter;
-          const shown = shownAs(await meter.client.query("READ?"), measures);
-          if (signal.aborted) return;
+          const shown = shownAs(await meter.scpi.query("READ?"), measures);
+          // The page may have gone away while the meter was asked.
+          if (ended) return;
           // A value asked for before the probes moved is of neither place.
           if (shown && touch === meter.touch)
             controller.enqueue(text.encode(`data: ${JSON.stringify({ touch, shown })}\n\n`));
           timer = setTimeout(next, READ_MS);
         } catch (error) {
           log.warn({ err: error }, "a bench meter stopped answering");
-          controller.close();
+          close();
         }
       };
-      void next();
+      signal.addEventListener("abort", close);
+      if (signal.aborted) close();
+      else void next();
     },
-    cancel: stop,
+    cancel: () => void end(),
   });
-  signal.addEventListener("abort", stop);
   return new Response(body, {
     headers: { "content-type": "text/event-stream", "cache-control": "no-store", "x-accel-buffering": "no" },
   });

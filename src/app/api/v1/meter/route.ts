@@ -8,19 +8,21 @@ import {
   openPowered,
 } from "@/server/instrument/attachedMeters";
 import { Problem } from "@/server/problem";
+import { clientOf } from "@/server/rateLimit";
 import { served, serveRoutes } from "@/server/serveRoutes";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
-  served(attachMeter, async ({ body }) => {
-    if ("leads" in body) return named(await openBench(body.leads, body.seed, body.meter));
+  served(attachMeter, async ({ body, request }) => {
+    const client = clientOf(request);
+    if ("leads" in body) return named(await openBench(client, body.leads, body.seed, body.meter));
     if ("bench" in body) {
       const made = poweredBench(body.bench, body.seed, body.fault);
       return made.ok
-        ? named(await openPowered(made.machine))
+        ? named(await openPowered(client, made.machine))
         : new Problem(422, "There is nothing to put under power.", { faults: made.faults });
     }
     try {
-      return named(await attachAt(body.address, body.measures));
+      return named(await attachAt(client, body.address, body.measures));
     } catch (error) {
       if (!(error instanceof NoMeterThere)) throw error;
       const { host, port } = body.address;

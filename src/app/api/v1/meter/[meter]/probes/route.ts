@@ -14,14 +14,14 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
     // A real meter's probes are in somebody's hands: what it shows from here on is of this touch.
     if ("check" in body) {
       meter.measures = instrumentFor(body.check.what) ?? meter.measures;
-      meter.client.command(configureLine(meter.measures));
+      meter.scpi.command(configureLine(meter.measures));
     }
     if (!meter.standIn) return { touched: true as const };
-    for (const line of linesOf(body)) meter.client.command(line);
-    const error = await meter.client.query("SYST:ERR?");
+    for (const line of linesOf(body)) meter.scpi.command(line);
+    const error = await meter.scpi.query("SYST:ERR?");
     if (!error.startsWith("0,")) return new Problem(422, "The meter refused that.", { detail: error });
     const eye = "check" in body ? eyeLine(body.check) : null;
-    const seen = eye ? (await meter.client.query(eye)).replaceAll('"', "") : null;
+    const seen = eye ? (await meter.scpi.query(eye)).replaceAll('"', "") : null;
     return { touched: true as const, ...(seen ? { seen } : {}) };
   }),
 );
