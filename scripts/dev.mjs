@@ -1,6 +1,7 @@
 /** npm run dev: the application with reloading, on the same database as npm start. */
 import { ensureDatabase, prepareDatabase } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
+import { oneAtATime } from "./lib/oneAtATime.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
 import { bin, checkNode, ensureData, ensurePackages, ROOT } from "./lib/project.mjs";
 import { show } from "./lib/run.mjs";
@@ -9,7 +10,7 @@ import { fail } from "./lib/say.mjs";
 async function dev() {
   checkNode();
   ensureData();
-  await ensurePackages();
+  await oneAtATime("making-ready", () => ensurePackages({ development: true }));
   const postgres = await ensurePostgres();
   const leave = enter("dev");
   if (postgres.own) await ensureDatabase(postgres.adminUrl, "odd_lead");

@@ -4,6 +4,7 @@ import { join } from "node:path";
 import { ensureChromium } from "./lib/chromium.mjs";
 import { ensureDatabase, prepareDatabase } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
+import { oneAtATime } from "./lib/oneAtATime.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
 import { checkNode, ensureBuild, ensureData, ensurePackages, ROOT } from "./lib/project.mjs";
 import { fail, say } from "./lib/say.mjs";
@@ -163,7 +164,7 @@ async function practice(page) {
 async function pictures() {
   checkNode();
   ensureData();
-  await ensurePackages();
+  await oneAtATime("making-ready", () => ensurePackages({ development: true }));
   await ensureBuild();
   const { chromium } = await import("@playwright/test");
   const { CHROMIUM_ARGUMENTS } = await import("./lib/chromium.mjs");

@@ -7,10 +7,12 @@ import { newestBackup } from "./lib/backups.mjs";
 import { DATABASE, ensureDatabase, prepareDatabase, putAside, query } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
 import { backUpNightly } from "./lib/nightly.mjs";
+import { oneAtATime } from "./lib/oneAtATime.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
 import { checkNode, ensureBuild, ensureData, ensurePackages, isBuilt } from "./lib/project.mjs";
 import { fail, Remedy, say } from "./lib/say.mjs";
 import { serve } from "./lib/serve.mjs";
+import { stepDown } from "./lib/stepDown.mjs";
 
 const FIRST_PORT = 3000;
 /** How often it is looked whether the database still runs. */
@@ -23,15 +25,7 @@ async function start() {
   checkNode();
   const stopBackups = backUpNightly();
   ensureData();
-  await ensurePackages();
-  const neighbours = others();
-  if (neighbours.length > 0 && (fresh || !isBuilt())) {
-    const why = fresh ? "begin anew" : "build the changed sources";
-    throw new Remedy(
-      `Odd Lead already runs from this checkout (process ${neighbours[0].pid}); stop it first to ${why}.`,
-    );
-  }
-  await ensureBuild();
+  await oneAtATime("making-ready", () => makeReady(fresh));
   const postgres = await ensurePostgres();
   const leave = enter("start");
   let server = null;
@@ -56,18 +50,33 @@ async function start() {
     const served = postgres.own ? await applicationUrl(url) : url;
     const host = process.env.HOST || "127.0.0.1";
     const port = await chosenPort();
-    server = await serve({ url: served, host, port });
+    // Free when it was looked at, it may be somebody else's by the time the server is up.
+    server = await serve({ url: served, host, port, orNext: !process.env.PORT });
     if (!isLoopback(host))
       say(
         `Anyone who reaches ${host} can read and change everything: there is no sign-in yet. Leave HOST out to serve this machine alone.`,
       );
+    stepDown(postgres.own);
     say(lastBackup());
-    say(`Odd Lead runs at http://${host}:${port}`);
+    say(`Odd Lead runs at http://${host}:${server.address().port}`);
   } catch (error) {
     leave();
     if (postgres.own && others().length === 0) postgres.stop();
     throw error;
   }
+}
+
+/** Packages and the production build, none of it under the feet of a server that runs. */
+async function makeReady(fresh) {
+  await ensurePackages();
+  const [neighbour] = others();
+  if (neighbour && (fresh || !isBuilt())) {
+    const why = fresh ? "begin anew" : "build the changed sources";
+    throw new Remedy(
+      `Odd Lead already runs from this checkout (process ${neighbour.pid}); stop it first to ${why}.`,
+    );
+  }
+  await ensureBuild();
 }
 
 /** Takes no more requests and waits for those in flight; what is not done by then is cut off, and its sender told so. */

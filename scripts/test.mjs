@@ -8,6 +8,7 @@ import { join, relative } from "node:path";
 import { CHROMIUM_ARGUMENTS, ensureChromium } from "./lib/chromium.mjs";
 import { ensureDatabase, prepareDatabase } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
+import { oneAtATime } from "./lib/oneAtATime.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
 import { bin, checkNode, DATA, ensureBuild, ensureData, ensurePackages, ROOT } from "./lib/project.mjs";
 import { show } from "./lib/run.mjs";
@@ -24,7 +25,7 @@ const failures = [];
 async function test() {
   checkNode();
   ensureData();
-  await ensurePackages();
+  await oneAtATime("making-ready", () => ensurePackages({ development: true }));
   const env = { ...process.env, NODE_ENV: "test" };
   await step("generated files", "node", ["scripts/generate.mjs", "--check"], env);
   await step("lint and format", bin("biome"), ["ci", "."], env);

@@ -75,9 +75,19 @@ export async function restore({ programs, adminUrl, url }, file, database) {
     await query(adminUrl, `drop database if exists "${fresh}" with (force)`);
     throw error;
   }
+  await setBack(url(fresh));
   const aside = await putAside(adminUrl, database);
   await query(adminUrl, `alter database "${fresh}" rename to "${database}"`);
   return aside;
+}
+
+/**
+ * Gives the restored history another name: devices that have seen more send it again. A backup from before histories had
+ * names gets its own when it is next migrated, and no device knows that one.
+ */
+async function setBack(url) {
+  const [named] = await query(url, "select 1 from pg_tables where tablename = 'histories'");
+  if (named) await query(url, "update histories set latest = gen_random_uuid()");
 }
 
 async function restoreInto({ programs, adminUrl, url }, file, name) {

@@ -4,14 +4,15 @@ import { join } from "node:path";
 import { capture } from "./run.mjs";
 import { Remedy, say } from "./say.mjs";
 
-export const asRoot = process.getuid?.() === 0;
+/** Whether this process is root now; a started server gives that up. */
+export const isRoot = () => process.getuid?.() === 0;
 /** Who runs the database where we are root, which it refuses to run as. */
 export const SYSTEM_USER = "postgres";
 
 /** Runs a database program as the unprivileged user, away from folders that user may not enter. */
 export function asUser(program, args, options = {}) {
   const env = { ...process.env, LC_ALL: "C.UTF-8" };
-  return asRoot
+  return isRoot()
     ? capture("runuser", ["-u", SYSTEM_USER, "--", program, ...args], { cwd: "/", env, ...options })
     : capture(program, args, { cwd: "/", env, ...options });
 }
@@ -64,7 +65,7 @@ function giveNewPassword(programs, { data, secret }) {
     );
   const unfinished = `${secret}-${randomBytes(4).toString("hex")}`;
   writeFileSync(unfinished, `${password}\n`, { mode: 0o600, flag: "wx" });
-  if (asRoot) capture("chown", [SYSTEM_USER, unfinished]);
+  if (isRoot()) capture("chown", [SYSTEM_USER, unfinished]);
   renameSync(unfinished, secret);
 }
 
@@ -72,7 +73,7 @@ function giveNewPassword(programs, { data, secret }) {
 function make(programs, place, { data, secret }) {
   const unfinished = join(place, `unfinished-${randomBytes(6).toString("hex")}`);
   mkdirSync(unfinished);
-  if (asRoot) for (const path of [place, secret, unfinished]) capture("chown", [SYSTEM_USER, path]);
+  if (isRoot()) for (const path of [place, secret, unfinished]) capture("chown", [SYSTEM_USER, path]);
   capture("chmod", ["700", place]);
   const words = ["-D", unfinished, "-U", "odd_lead", "-A", "scram-sha-256", `--pwfile=${secret}`];
   const made = asUser(`${programs}/initdb`, [...words, "-E", "UTF8", "--locale=C.UTF-8", "--data-checksums"]);

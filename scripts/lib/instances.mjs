@@ -11,7 +11,16 @@ export function enter(what) {
   mkdirSync(FOLDER, { recursive: true });
   const file = join(FOLDER, String(process.pid));
   writeFileSync(file, `${what}\n`);
-  return () => rmSync(file, { force: true });
+  return () => cleared(file);
+}
+
+/** Takes an entry out, or leaves it to the next command where this one has stepped down from the user that made it. */
+function cleared(file) {
+  try {
+    rmSync(file, { force: true });
+  } catch (error) {
+    if (error.code !== "EACCES" && error.code !== "EPERM") throw error;
+  }
 }
 
 /** Other living processes of this checkout; entries of dead ones (a kill -9, a power cut) are cleared away. */
@@ -22,13 +31,13 @@ export function others() {
     .filter(({ pid }) => {
       if (pid === process.pid) return false;
       const alive = isOurs(pid);
-      if (!alive) rmSync(join(FOLDER, String(pid)), { force: true });
+      if (!alive) cleared(join(FOLDER, String(pid)));
       return alive;
     });
 }
 
 /** A pid may have gone to a stranger since: only a node that runs one of our scripts counts. */
-function isOurs(pid) {
+export function isOurs(pid) {
   try {
     return readFileSync(`/proc/${pid}/cmdline`, "utf8").includes("scripts/");
   } catch {

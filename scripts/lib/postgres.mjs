@@ -2,7 +2,7 @@ import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { join } from "node:path";
-import { asRoot, asUser, ensureCluster, holdsCluster, lastLine, SYSTEM_USER, versionOf } from "./cluster.mjs";
+import { asUser, ensureCluster, holdsCluster, isRoot, lastLine, SYSTEM_USER, versionOf } from "./cluster.mjs";
 import { DATA, ROOT } from "./project.mjs";
 import { capture, has } from "./run.mjs";
 import { Remedy, say } from "./say.mjs";
@@ -96,7 +96,7 @@ function ensurePrograms() {
       "PostgreSQL is not installed here; install PostgreSQL 15 or newer, or set DATABASE_URL, and try again.",
     );
   }
-  if (!asRoot) {
+  if (!isRoot()) {
     throw new Remedy(
       "PostgreSQL is not installed; run `sudo apt-get install postgresql`, or set DATABASE_URL, and try again.",
     );
@@ -142,7 +142,7 @@ const PLACE_FILE = join(DATA, "postgres-place");
  */
 function clusterPlace() {
   const near = join(DATA, "postgres");
-  if (!asRoot) return near;
+  if (!isRoot()) return near;
   if (capture("id", [SYSTEM_USER]).status !== 0) {
     throw new Remedy(
       `There is no user “${SYSTEM_USER}” to run the database as, and it refuses to run as root; add one with \`useradd --system ${SYSTEM_USER}\`.`,

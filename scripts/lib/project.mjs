@@ -34,21 +34,35 @@ export function ensureData() {
   }
 }
 
-/** Installs the packages of package-lock.json where node_modules does not hold them yet. */
-export async function ensurePackages() {
+/**
+ * Installs the packages of package-lock.json where node_modules does not hold them yet.
+ *
+ * @param development whether those are wanted that only work on the sources needs: tests, lint, generated files.
+ */
+export async function ensurePackages({ development = false } = {}) {
   const stamp = join(ROOT, "node_modules", ".odd-lead-lock");
   const lock = hashOf([join(ROOT, "package-lock.json")]);
-  if (existsSync(stamp) && readFileSync(stamp, "utf8") === lock) return;
+  const [whose, which] = existsSync(stamp) ? readFileSync(stamp, "utf8").split(" ") : [];
+  if (whose === lock && (which === "all" || !development)) return;
   say("Installing packages …");
-  // Not `npm ci`: it refuses a lock file that lacks builds of optional packages for other systems.
-  const words = ["install", "--no-save", "--no-audit", "--no-fund", "--loglevel=error"];
-  const status = await show("npm", words, { cwd: ROOT, env: { ...process.env, NODE_ENV: "development" } });
+  // Who works on the sources keeps the tools when he starts the application after a change of packages.
+  const all = development || which === "all";
+  const wanted = all ? "--include=dev" : "--omit=dev";
+  const words = ["ci", wanted, "--no-audit", "--no-fund", "--loglevel=error"];
+  const status = await show("npm", words, { cwd: ROOT });
   if (status !== 0)
     throw new Remedy("The packages could not be installed; see npm's words above, then try again.");
-  writeFileSync(stamp, lock);
+  writeFileSync(stamp, `${lock} ${all ? "all" : "running"}`);
 }
 
-const BUILD_INPUTS = ["src", "package-lock.json", "next.config.ts", "tsconfig.json", "public"];
+const BUILD_INPUTS = [
+  "src",
+  "package-lock.json",
+  "next.config.ts",
+  "tsconfig.json",
+  "tsconfig.build.json",
+  "public",
+];
 
 /** The hash that the build in .next was made from, or null when there is none. */
 function builtFrom() {

@@ -5,8 +5,15 @@ import { allowedHosts, foreign, OWN_HEADERS } from "./ownPage.mjs";
 import { packedAnswers } from "./packed.mjs";
 import { ROOT, STATIC } from "./project.mjs";
 
-/** Serves the production build on the database at `url` from this process: ending it ends the web server too. */
-export async function serve({ url, host, port }) {
+/** Ports looked through where the wanted one was taken meanwhile. */
+const MOST_PORTS = 50;
+
+/**
+ * Serves the production build on the database at `url` from this process: ending it ends the web server too.
+ *
+ * @param orNext whether the next free port does as well.
+ */
+export async function serve({ url, host, port, orNext = false }) {
   Object.assign(process.env, {
     DATABASE_URL: url,
     BACKUPS,
@@ -31,9 +38,21 @@ export async function serve({ url, host, port }) {
     request.headers["x-odd-lead-remote"] = request.socket.remoteAddress ?? "local";
     handle(request, response);
   });
-  await new Promise((resolve, reject) => {
-    server.once("error", reject);
-    server.listen(port, host, resolve);
+  for (let tried = 0; ; tried++) {
+    const taken = await listening(server, host, port + tried);
+    if (!taken) return server;
+    if (!orNext || tried === MOST_PORTS) throw taken;
+  }
+}
+
+/** Why a server does not listen on a port, where somebody else does; null when it listens. */
+function listening(server, host, port) {
+  return new Promise((resolve, reject) => {
+    const failed = (error) => (error.code === "EADDRINUSE" ? resolve(error) : reject(error));
+    server.once("error", failed);
+    server.listen(port, host, () => {
+      server.off("error", failed);
+      resolve(null);
+    });
   });
-  return server;
 }

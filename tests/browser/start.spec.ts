@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn, spawnSync } from "node:child_process";
+import { readFileSync } from "node:fs";
 import { createServer, type Server } from "node:net";
 import { expect, test } from "@playwright/test";
 
@@ -16,6 +17,9 @@ function start(env: Record<string, string>): { child: ChildProcess; address: Pro
       said += chunk;
       const found = /runs at (http:\S+)/.exec(said);
       if (found?.[1]) resolve(found[1]);
+    });
+    child.stderr?.on("data", (chunk) => {
+      said += chunk;
     });
     child.on("exit", (code) => reject(new Error(`ended with ${code}: ${said}`)));
   });
@@ -54,6 +58,16 @@ test("it runs twice at once, and again after kill -9 and Ctrl-C", async () => {
   third.child.kill("SIGINT");
   expect(await ended(third.child)).toBe(0);
   expect((await fetch(`${other}/api/health`)).status).toBe(200);
+});
+
+test("it gives up root once it serves", async () => {
+  const { child, address } = start({});
+  expect((await fetch(`${await address}/api/health`)).status).toBe(200);
+  const uids = /^Uid:\s+(.*)$/m.exec(readFileSync(`/proc/${child.pid}/status`, "utf8"))?.[1]?.split("\t");
+  expect(uids).toHaveLength(4);
+  // Started by somebody else than root it stays who it is.
+  for (const uid of uids ?? [])
+    process.getuid?.() === 0 ? expect(uid).not.toBe("0") : expect(uid).toBe(String(process.getuid?.()));
 });
 
 test("a taken port is said, or passed over when none was asked for", async () => {
