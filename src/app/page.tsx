@@ -1,4 +1,5 @@
 import { database } from "@/server/database";
+import { historyOf } from "@/server/history";
 import { jobList } from "@/server/jobList";
 import { shopOf } from "@/server/shop";
 import { Home } from "@/ui/home/Home";
@@ -12,7 +13,8 @@ export default async function Page() {
   const lists = await Promise.all([
     list.page({ search: "", of: "own", shelved: "listed", most: FIRST_PAGE }),
     list.demo(FIRST_PAGE),
+    historyOf(database()),
   ]).catch(() => null);
-  const [own, demo] = lists ?? [{ jobs: [], next: null }, []];
-  return <Home away={lists === null} own={own} demo={demo} />;
+  const [own, demo, history] = lists ?? [{ jobs: [], next: null }, [], null];
+  return <Home away={lists === null} own={own} demo={demo} history={history} />;
 }

@@ -59,3 +59,4 @@ export {
   stockUses,
   truckNeeds,
 } from "./routes/stock";
+export { type ServerHistory, serverHistory } from "./serverHistory";

@@ -1,8 +1,7 @@
-import { call } from "@/contract/call";
-import { factsOfJob } from "@/contract/routes/jobs";
 import type { FactBody } from "@/core";
 import { deriveJob, type Fact, type Job, readFact } from "@/core";
 import { waitingRow } from "./factRow";
+import { factsAtServer } from "./factsAtServer";
 import { madeBefore, makeFact } from "./making";
 import { tell } from "./news";
 import { openShelf } from "./openShelf";
@@ -28,9 +27,8 @@ export async function jobOf(job: string): Promise<Job | null> {
 /** The facts of a job that is not open here: the server's and this device's own. */
 export async function factsOf(job: string): Promise<Fact[]> {
   const shelf = await openShelf();
-  const [called, kept] = await Promise.all([call(factsOfJob, { params: { job } }), shelf.load(job)]);
-  const known = called.ok ? called.value.facts : [];
-  const all = new Map(known.map((fact) => [fact.id, fact]));
+  const [known, kept] = await Promise.all([factsAtServer(job), shelf.load(job)]);
+  const all = new Map((known ?? []).map((fact) => [fact.id, fact]));
   for (const { fact, standing } of kept.rows)
     for (const read of standing === "aside" ? [] : readAsFact(fact))
       if (!all.has(read.id)) all.set(read.id, read);

@@ -2,7 +2,7 @@ import { Dexie, type Table } from "dexie";
 import type { Fact } from "@/core";
 import { DATABASE_NAME } from "./anythingWaiting";
 import type { FactRow, KeptJob, Standing } from "./factRow";
-import { type PhotoRow, type Shelf, sorted } from "./shelf";
+import { type PhotoRow, type Shelf, sorted, waitingAgain } from "./shelf";
 
 interface NumberedRow extends FactRow {
   /** In the order kept; given by the database. */
@@ -108,6 +108,18 @@ export class DatabaseShelf extends Dexie implements Shelf {
       .anyOf(ids.map((id) => [job, id]))
       .and((row) => row.standing !== "kept")
       .modify({ standing, ...(says === undefined ? {} : { says }) });
+  }
+
+  async waitAgain(): Promise<void> {
+    await this.transaction("rw", this.facts, this.seen, async () => {
+      await this.facts
+        .where("standing")
+        .anyOf("kept", "sent")
+        .modify((row) => {
+          Object.assign(row, waitingAgain(row));
+        });
+      await this.seen.toCollection().modify({ arrival: 0 });
+    });
   }
 
   async drop(job: string, id: string): Promise<void> {

@@ -17,6 +17,8 @@ export interface FactRow {
   readonly order?: number;
   /** Why it is set aside, in a sentence. */
   readonly says?: string;
+  /** The server had it once and was set back since. */
+  readonly again?: boolean;
 }
 
 /** What this device keeps of a job. */

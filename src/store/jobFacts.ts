@@ -1,7 +1,9 @@
-import { call } from "@/contract/call";
-import { type FactsSince, factsOfJob } from "@/contract/routes/jobs";
+import type { FactsSince } from "@/contract/routes/jobs";
+import type { ServerHistory } from "@/contract/serverHistory";
 import { type Fact, type FactBody, readFact } from "@/core";
 import { type AsideFact, asideFact, type FactRow, waitingRow } from "./factRow";
+import { eachPage } from "./factsAtServer";
+import { learnHistory } from "./history";
 import { takeOut, writeDown } from "./journal";
 import { madeBefore, makeFact } from "./making";
 import { listen, tell } from "./news";
@@ -11,7 +13,7 @@ import type { PhotoRow, Shelf } from "./shelf";
 
 /** How what was entered stands. */
 export interface Saving {
-  /** False until it is known what this device keeps of the job. */
+  /** False until all of the job is here that this device and the server keep of it. */
   readonly ready: boolean;
   /** Facts and photos that the server has not confirmed. */
   readonly waiting: number;
@@ -35,6 +37,8 @@ export interface JobFactsState {
 
 const RETRY_MS = 2500;
 const FOLLOW_MS = 4000;
+/** So many facts are read before others have their turn. */
+const MOST_AT_ONCE = 2000;
 
 /**
  * The facts of an open job on this device: what the server has as far as it was seen, what was entered here, and what
@@ -48,9 +52,13 @@ export class JobFacts {
   /** What the server has, in its order. */
   private readonly known = new Map<string, Fact>();
   private arrival: number;
+  /** Which history of the server that arrival is of. */
+  private latest: string | null;
   /** The page came with what the server has. */
   private readonly heard: boolean;
   private unreadable: number;
+  /** The server has more of the job than has come yet. */
+  private partly: boolean;
   /** Made here; not come back from the server yet. */
   private own: readonly Fact[] = [];
   private waitingIds: ReadonlySet<string> = new Set();
@@ -74,13 +82,15 @@ export class JobFacts {
    */
   constructor(
     private readonly job: string,
-    first: FactsSince | null,
+    private readonly first: FactsSince | null,
     private readonly by: () => string,
   ) {
     for (const fact of first?.facts ?? []) this.known.set(fact.id, fact);
     this.heard = first !== null;
     this.arrival = first?.arrival ?? 0;
+    this.latest = first?.history?.latest ?? null;
     this.unreadable = first?.unreadable ?? 0;
+    this.partly = first?.more ?? false;
     this.current = this.made();
   }
 
@@ -165,18 +175,28 @@ export class JobFacts {
   private async begin(): Promise<void> {
     const shelf = await openShelf();
     this.shelf = shelf;
+    if (this.first?.history) await learnHistory(shelf, this.first.history);
     const kept = await shelf.load(this.job);
     if (kept.arrival > this.arrival || this.known.size === 0) {
       // The page is older than what this device has seen, or the server was set back to a backup.
-      for (const { fact } of kept.rows.filter(({ standing }) => standing === "kept")) this.take(fact);
-      // Where the server has spoken it is asked on from there: set back, it numbers arrivals anew.
-      if (!this.heard) this.arrival = kept.arrival;
+      await this.takeAll(kept.rows.filter(({ standing }) => standing === "kept").map(({ fact }) => fact));
+      // Where the server has spoken it is asked on from there: set back, it numbers arrivals anew. Of a job in pages it
+      // has spoken of the first alone.
+      if (!this.heard || this.partly) this.arrival = Math.max(this.arrival, kept.arrival);
     }
     madeBefore([...this.known.values()]);
-    await shelf.learn(this.job, [...this.known.values()], this.arrival);
+    await shelf.learn(this.job, this.first?.facts ?? [], this.arrival);
     await this.reload();
     await this.send();
     await this.pull();
+  }
+
+  /** Takes facts that were kept here, with a breath now and then: of very many nothing stands still. */
+  private async takeAll(facts: readonly unknown[]): Promise<void> {
+    for (const [i, fact] of facts.entries()) {
+      if (i % MOST_AT_ONCE === MOST_AT_ONCE - 1) await new Promise((resolve) => setTimeout(resolve));
+      this.take(fact);
+    }
   }
 
   private take(fact: unknown): void {
@@ -214,27 +234,50 @@ export class JobFacts {
     await this.reload();
   }
 
-  /** Takes what arrived at the server since. */
+  /** Takes what arrived at the server since, page by page; it is shown once it is all here. */
   private async pull(): Promise<void> {
     if (this.pulling || !this.shelf) return;
     this.pulling = true;
+    const shelf = this.shelf;
+    let setBack = false;
+    let news = false;
     try {
-      const called = await call(factsOfJob, { params: { job: this.job }, query: { after: this.arrival } });
+      const called = await eachPage(this.job, this.arrival, async ({ history, ...page }) => {
+        setBack = history !== null && (await this.isSetBack(history));
+        if (setBack) return false;
+        if (page.arrival === this.arrival && page.facts.length === 0) return true;
+        for (const fact of page.facts) this.known.set(fact.id, fact);
+        this.arrival = page.arrival;
+        this.unreadable += page.unreadable;
+        madeBefore(page.facts);
+        await shelf.learn(this.job, page.facts, page.arrival);
+        news = true;
+        return true;
+      });
       const before = this.unheard;
       this.unheard = !called.ok && (called.status === null || called.later);
-      if (this.unheard !== before) this.show();
-      if (!called.ok) return;
-      const { facts, arrival, unreadable } = called.value;
-      if (arrival === this.arrival && facts.length === 0) return;
-      for (const fact of facts) this.known.set(fact.id, fact);
-      this.arrival = arrival;
-      this.unreadable += unreadable;
-      madeBefore(facts);
-      await this.shelf.learn(this.job, facts, arrival);
-      await this.reload();
+      const whole = called.ok && !called.value.more && this.partly;
+      if (whole) this.partly = false;
+      if (news) await this.reload();
+      else if (whole || this.unheard !== before) this.show();
     } finally {
       this.pulling = false;
     }
+    if (setBack) {
+      await this.send();
+      await this.pull();
+    }
+  }
+
+  /** Whether the server was set back to a backup since it last spoke: then it is asked from the beginning. */
+  private async isSetBack(history: ServerHistory): Promise<boolean> {
+    const news = await learnHistory(await openShelf(), history);
+    const before = this.latest;
+    this.latest = history.latest;
+    // Another tab may have learned it first: what this page itself heard last counts too.
+    const setBack = before === null ? news : before !== history.latest;
+    if (setBack) this.arrival = 0;
+    return setBack;
   }
 
   private show(): void {
@@ -253,7 +296,7 @@ export class JobFacts {
     return {
       facts: [...all.values()],
       saving: {
-        ready: this.ready,
+        ready: this.ready && !this.partly,
         waiting: waiting.size + this.photoRows.filter(({ says }) => says === undefined).length,
         away: this.unsent || this.unheard,
         lasting: this.lasting,

@@ -95,6 +95,11 @@ export class SafeShelf implements Shelf {
     await this.memory.mark(job, ids, standing, says);
   }
 
+  async waitAgain(): Promise<void> {
+    await this.asked((shelf) => shelf.waitAgain(), undefined);
+    await this.memory.waitAgain();
+  }
+
   async drop(job: string, id: string): Promise<void> {
     await this.asked((shelf) => shelf.drop(job, id), undefined);
     await this.memory.drop(job, id);

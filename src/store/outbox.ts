@@ -1,4 +1,6 @@
+import type { ServerHistory } from "@/contract/serverHistory";
 import { deriveJob, jobHeading, readFact } from "@/core";
+import { learnHistory } from "./history";
 import { openShelf } from "./openShelf";
 import { sendWaiting } from "./sending";
 import type { Shelf } from "./shelf";
@@ -26,6 +28,11 @@ async function titleOf(shelf: Shelf, job: string): Promise<string> {
     return read?.ok ? [read.fact] : [];
   });
   return jobHeading(deriveJob(facts));
+}
+
+/** Has everything kept here wait again, for the server was set back to a backup. */
+export async function waitAgain(history: ServerHistory): Promise<void> {
+  await learnHistory(await openShelf(), history);
 }
 
 /** Sends all of it, from any page. */

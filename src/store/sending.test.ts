@@ -127,4 +127,16 @@ describe("sending what waits", () => {
     expect(third.made?.seq).toBeGreaterThan(second.made?.seq ?? 0);
     expect(factUpload.shape.facts.element.shape.at.safeParse(third.at).success).toBe(true);
   });
+
+  it("to a server that was set back leaves to it what it has otherwise, and asks nobody about it", async () => {
+    const kept = serverBehind(then([]));
+    const shelf = new MemoryShelf();
+    const [fine, bad] = [titled("fine"), titled("bad")];
+    await shelf.learn(JOB, [fine, bad], 2);
+    await shelf.waitAgain();
+    expect(await sendWaiting(shelf, "Ilo Brandt")).toBe("sent");
+    expect(titlesOf(kept)).toEqual(["fine"]);
+    expect(await shelf.waiting()).toEqual([]);
+    expect((await shelf.own(JOB)).map(({ standing }) => standing)).toEqual(["sent"]);
+  });
 });

@@ -45,16 +45,26 @@ async function sendJob(shelf: Shelf, job: string, rows: readonly FactRow[]): Pro
     const read = readFact(fact);
     return read.ok ? [read.fact] : [];
   });
+  const again = new Set(rows.filter((row) => row.again).map(({ id }) => id));
   for (let from = 0; from < facts.length; from += MOST_FACTS_A_WRITE) {
-    const sent = await sendBatch(shelf, job, facts.slice(from, from + MOST_FACTS_A_WRITE));
+    const sent = await sendBatch(shelf, job, facts.slice(from, from + MOST_FACTS_A_WRITE), again);
     tell({ job });
     if (sent === "away") return "away";
   }
   return "sent";
 }
 
-/** Sends facts; of those refused the ones at fault are set aside and the rest is sent again. */
-async function sendBatch(shelf: Shelf, job: string, facts: readonly Fact[]): Promise<Sent> {
+/**
+ * Sends facts; of those refused the ones at fault are set aside and the rest is sent again.
+ *
+ * @param again ids of those that the server had once: refused now, its own word counts, and nobody is asked.
+ */
+async function sendBatch(
+  shelf: Shelf,
+  job: string,
+  facts: readonly Fact[],
+  again: ReadonlySet<string>,
+): Promise<Sent> {
   if (facts.length === 0) return "sent";
   const called = await call(addFacts, { params: { job }, body: { facts: [...facts] } });
   if (called.ok) {
@@ -70,14 +80,18 @@ async function sendBatch(shelf: Shelf, job: string, facts: readonly Fact[]): Pro
   if (atFault.size === 0) {
     // Nothing tells which: each half on its own.
     const middle = Math.ceil(facts.length / 2);
-    const first = await sendBatch(shelf, job, facts.slice(0, middle));
-    return first === "away" ? "away" : sendBatch(shelf, job, facts.slice(middle));
+    const first = await sendBatch(shelf, job, facts.slice(0, middle), again);
+    return first === "away" ? "away" : sendBatch(shelf, job, facts.slice(middle), again);
   }
-  for (const [place, says] of atFault) await shelf.mark(job, [(facts[place] as Fact).id], "aside", says);
+  for (const [place, says] of atFault) {
+    const { id } = facts[place] as Fact;
+    await shelf.mark(job, [id], again.has(id) ? "kept" : "aside", says);
+  }
   return sendBatch(
     shelf,
     job,
     facts.filter((_, place) => !atFault.has(place)),
+    again,
   );
 }
 

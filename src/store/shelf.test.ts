@@ -50,6 +50,21 @@ describe.each(kinds)("a shelf %s", (_, open) => {
     expect(titles(await shelf.own(JOB))).toEqual(["later"]);
   });
 
+  it("has everything wait again that the server had, in the order made, and what was set aside not", async () => {
+    const shelf = open();
+    const [theirs, sent, bad, waits] = [made("theirs"), made("sent"), made("bad"), made("waits")];
+    await shelf.learn(JOB, [theirs], 7);
+    await shelf.put([waitingRow(JOB, sent), waitingRow(JOB, bad), waitingRow(JOB, waits)]);
+    await shelf.mark(JOB, [sent.id], "sent");
+    await shelf.mark(JOB, [bad.id], "aside", "It makes no sense.");
+    await shelf.waitAgain();
+    expect(titles(await shelf.waiting())).toEqual(["theirs", "sent", "waits"]);
+    expect((await shelf.load(JOB)).arrival).toBe(0);
+    await shelf.learn(JOB, [sent], 3);
+    expect(titles(await shelf.waiting())).toEqual(["theirs", "waits"]);
+    expect((await shelf.load(JOB)).arrival).toBe(3);
+  });
+
   it("sets a fact aside with why, never one that the server has, and drops it when told", async () => {
     const shelf = open();
     const [bad, good] = [made("bad"), made("good")];

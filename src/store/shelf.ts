@@ -28,6 +28,8 @@ export interface Shelf {
   /** Everything still to be sent, in the order made. */
   waiting(): Promise<FactRow[]>;
   mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void>;
+  /** The server was set back: all that it ever had from here waits to be sent again, and arrivals are counted anew. */
+  waitAgain(): Promise<void>;
   /** Drops a fact that was set aside. */
   drop(job: string, id: string): Promise<void>;
   photos(): Promise<PhotoRow[]>;
@@ -88,6 +90,13 @@ export class MemoryShelf implements Shelf {
     }
   }
 
+  async waitAgain(): Promise<void> {
+    for (const of of this.byJob.values()) {
+      of.arrival = 0;
+      for (const [id, row] of of.rows) of.rows.set(id, waitingAgain(row));
+    }
+  }
+
   async drop(job: string, id: string): Promise<void> {
     this.of(job).rows.delete(id);
   }
@@ -109,6 +118,13 @@ export class MemoryShelf implements Shelf {
     this.byJob.set(job, known);
     return known;
   }
+}
+
+/** A row as it waits once more; what was set aside stays so. */
+export function waitingAgain(row: FactRow): FactRow {
+  return row.standing === "kept" || row.standing === "sent"
+    ? { ...row, standing: "waiting", again: true }
+    : row;
 }
 
 /** What came from the server first, in its order; then the rest as it came in. */

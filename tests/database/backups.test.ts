@@ -77,6 +77,26 @@ describe("a backup", () => {
     for (const gone of [other, aside]) await test.db.execute(`drop database "${gone}" with (force)`);
   });
 
+  it("goes on from the same origin under another name: devices that have seen more send it again", async () => {
+    const told = async (url: string) => {
+      const { db, end } = openDatabase(url);
+      const { history } = await jobStore(db, FIRST_SHOP).factsOf(JOB);
+      await end();
+      return history;
+    };
+    const made = run("backUp", name(), folder);
+    expect(made.ok).toBe(true);
+    const into = `${name()}_again`;
+    expect(run("restore", made.said, into).ok).toBe(true);
+    const [before, after] = [
+      await told(test.url),
+      await told(Object.assign(new URL(test.url), { pathname: `/${into}` }).toString()),
+    ];
+    expect(after?.origin).toBe(before?.origin);
+    expect(after?.latest).not.toBe(before?.latest);
+    await test.db.execute(`drop database "${into}" with (force)`);
+  });
+
   it("that is broken, or of something else, is refused and changes nothing", async () => {
     const file = join(folder, "broken.dump");
     writeFileSync(file, "PGDMP and no more");

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { route } from "../route";
+import { serverHistory } from "../serverHistory";
 
 export const health = route({
   id: "health",
@@ -12,6 +13,8 @@ export const health = route({
     database: z.enum(["ok", "away"]),
     /** When the last backup was made; null where there is none, or none is told of. */
     lastBackup: z.iso.datetime().nullable(),
+    /** Null while the database is away. */
+    history: serverHistory.nullable().default(null),
   }),
   refusals: { 503: "The database does not answer" },
 });

@@ -1,16 +1,24 @@
 import { z } from "zod";
 import { fact, factUpload, jobSummary, unit, upgradedFact } from "@/core";
 import { route } from "../route";
+import { serverHistory } from "../serverHistory";
 
 const job = z.object({ job: z.uuid() });
 const photo = z.object({ job: z.uuid(), photo: z.uuid() });
+
+/** What the server reads and writes without keeping others waiting. */
+const MOST_FACTS_AN_ANSWER = 4000;
 
 /** Facts of a job after a place in the order of arrival, and the place to ask from next. */
 export const factsSince = z.object({
   facts: z.array(fact),
   arrival: z.number().int(),
+  /** Whether more arrived than one answer holds: they are asked for from here. */
+  more: z.boolean().default(false),
   /** Facts kept that this version cannot read: none is lost, and none is guessed at. */
   unreadable: z.number().int().default(0),
+  /** Null of a page that was made before this was told. */
+  history: serverHistory.nullable().default(null),
 });
 export type FactsSince = z.output<typeof factsSince>;
 
@@ -84,10 +92,13 @@ export const factsOfJob = route({
   id: "factsOfJob",
   method: "GET",
   path: "/api/v1/jobs/{job}/facts",
-  summary: "Facts of a job, in order of arrival",
+  summary: "Facts of a job, in order of arrival, a page at a time",
   params: job,
   absent: "There is no such job.",
-  query: z.object({ after: z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER).default(0) }),
+  query: z.object({
+    after: z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER).default(0),
+    most: z.coerce.number().int().min(1).max(MOST_FACTS_AN_ANSWER).default(MOST_FACTS_AN_ANSWER),
+  }),
   answer: factsSince,
 });
 

@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
+import { BackupAge } from "./BackupAge";
 import { DropFiles } from "./DropFiles";
 import { ExportShop } from "./ExportShop";
 import { ImportFiles } from "./ImportFiles";
@@ -42,6 +43,7 @@ export function FilesPage() {
             open forms. One job alone is saved in its Record.
           </Typography>
           <ExportShop />
+          <BackupAge />
         </Box>
       </Box>
     </DropFiles>

@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import { useRouter } from "next/navigation";
 import { lazy, Suspense, useState } from "react";
 import type { JobLine } from "@/contract/routes/jobs";
+import type { ServerHistory } from "@/contract/serverHistory";
 import { DropFiles } from "../files/DropFiles";
 import { PlainLink } from "../parts/PlainLink";
 import { MAIN } from "../parts/SkipLink";
@@ -27,6 +28,7 @@ export function Home({
   demo,
   away,
   kept = false,
+  history = null,
 }: {
   own: FirstJobs;
   demo: readonly JobLine[];
@@ -34,6 +36,8 @@ export function Home({
   away: boolean;
   /** The jobs are those that this device keeps. */
   kept?: boolean;
+  /** Of the server that the page came from. */
+  history?: ServerHistory | null;
 }) {
   const router = useRouter();
   const [files, setFiles] = useState<readonly File[]>([]);
@@ -65,7 +69,7 @@ export function Home({
             <PlainLink href="/stock">Stock</PlainLink>
           </Box>
         </Box>
-        <Waiting />
+        <Waiting history={history} />
         {files.length > 0 ? (
           <Box component="section" aria-label="Bring in" sx={{ mb: 8 }}>
             <Suspense fallback={null}>

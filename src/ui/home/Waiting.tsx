@@ -4,19 +4,26 @@ import Box from "@mui/material/Box";
 import NextLink from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
+import type { ServerHistory } from "@/contract/serverHistory";
 import { anythingWaiting } from "@/store/anythingWaiting";
+import { isSetBack, noteHistory } from "@/store/history";
 import type { WaitingJob } from "@/store/outbox";
 import { deviceName } from "../job/deviceName";
 import { Verdict } from "../parts/Verdict";
 
 const RETRY_MS = 4000;
 
-/** Jobs whose entries this browser still keeps: they are sent from here, and can be opened meanwhile. */
-export function Waiting() {
+/**
+ * Jobs whose entries this browser still keeps: they are sent from here, and can be opened meanwhile.
+ * @param history of the server that the page came from; null where it came from none.
+ */
+export function Waiting({ history }: { history: ServerHistory | null }) {
   const router = useRouter();
   const [jobs, setJobs] = useState<readonly WaitingJob[]>([]);
   useEffect(() => {
     const send = async () => {
+      if (history && isSetBack(history)) await (await import("@/store/outbox")).waitAgain(history);
+      else if (history) noteHistory(history);
       if (!(await anythingWaiting())) {
         setJobs([]);
         return;
@@ -33,7 +40,7 @@ export function Waiting() {
     void send();
     const timer = setInterval(send, RETRY_MS);
     return () => clearInterval(timer);
-  }, [router]);
+  }, [router, history]);
   if (jobs.length === 0) return null;
   return (
     <Box role="status" sx={{ border: "1.5px solid", borderColor: "warning.main", p: 4, mb: 8 }}>
