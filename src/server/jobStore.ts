@@ -4,8 +4,12 @@ import type { FactsSince } from "@/contract";
 import { deriveJob, type Fact } from "@/core";
 import type { Database } from "./database";
 import { readRows } from "./factRows";
+import { historyOf } from "./history";
 import { keepSummary } from "./jobSummaries";
 import { facts, jobs, stockUses } from "./schema";
+
+/** A job of more facts than this is read in pages, and summed up when its status is weighed, not while somebody waits. */
+const MOST_AT_ONCE = 3000;
 
 type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
 
@@ -14,15 +18,24 @@ export function jobStore(db: Database, shopId: string) {
   const inShop = eq(jobs.shopId, shopId);
 
   return {
-    /** Facts that arrived after `arrival` (0 for all). A job nobody wrote to has none; that is no error. */
-    async factsOf(jobId: string, arrival = 0): Promise<FactsSince> {
-      const rows = await db
-        .select()
-        .from(facts)
-        .where(and(eq(facts.shopId, shopId), eq(facts.jobId, jobId), gt(facts.arrival, arrival)))
-        .orderBy(facts.arrival);
-      const { read, unreadable } = readRows(rows);
-      return { facts: read, arrival: rows.at(-1)?.arrival ?? arrival, unreadable };
+    /**
+     * Facts that arrived after `arrival` (0 for the first), so many at most. A job nobody wrote to has none; that is no
+     * error.
+     */
+    async factsOf(jobId: string, arrival = 0, most = MOST_AT_ONCE): Promise<FactsSince> {
+      const [rows, history] = await Promise.all([
+        db
+          .select()
+          .from(facts)
+          .where(and(eq(facts.shopId, shopId), eq(facts.jobId, jobId), gt(facts.arrival, arrival)))
+          .orderBy(facts.arrival)
+          .limit(most + 1),
+        historyOf(db),
+      ]);
+      const page = rows.slice(0, most);
+      const { read, unreadable } = readRows(page);
+      const more = rows.length > most;
+      return { facts: read, arrival: page.at(-1)?.arrival ?? arrival, more, unreadable, history };
     },
 
     /**
@@ -98,9 +111,6 @@ async function takenIds(
 function normal(one: Fact): unknown {
   return JSON.parse(JSON.stringify({ ...one, at: new Date(one.at).toISOString() }));
 }
-
-/** A job of more facts than this is summed up when its status is weighed, not while somebody waits for the write. */
-const MOST_AT_ONCE = 3000;
 
 /** What is kept beside a job's facts, worked out anew from all of them. The job's row is locked by the caller. */
 async function keepDerived(

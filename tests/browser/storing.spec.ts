@@ -3,10 +3,78 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { type Browser, chromium, expect, type Page, test } from "@playwright/test";
+import { Client } from "pg";
 import { enter, startMotor } from "./bench";
 
 const saved = (page: Page) => page.getByRole("status").filter({ hasText: "Saved" });
 const jobOf = (page: Page) => page.url().split("/")[4];
+
+/** Statements on the database, as a restored backup would leave it. */
+async function atTheDatabase(...statements: readonly string[]): Promise<void> {
+  const client = new Client({ connectionString: process.env.ODD_LEAD_TEST_DATABASE_URL });
+  await client.connect();
+  // Facts are only ever added; a restored database is one in which later ones never were.
+  await client.query("set session_replication_role = replica");
+  for (const statement of statements) await client.query(statement);
+  await client.end();
+}
+
+const readingsAt = async (page: Page, job: string | undefined) => {
+  const { facts } = await (await page.request.get(`/api/v1/jobs/${job}/facts`)).json();
+  return facts.filter(({ body }: { body: { kind: string } }) => body.kind === "pair-reading").length;
+};
+
+test("what was entered since a backup is sent again after it was restored, from an open page and from the first", async ({
+  page,
+  context,
+}) => {
+  await startMotor(page, "BK BU RD");
+  for (const line of ["BK BU 10.0", "BU RD 20.0"]) await enter(page, line);
+  await expect(saved(page)).toBeVisible();
+  const job = jobOf(page);
+  await expect.poll(() => readingsAt(page, job)).toBe(2);
+  const backup = `delete from facts where job_id = '${job}' and body->>'kind' = 'pair-reading'`;
+  const restored = "update histories set latest = gen_random_uuid()";
+  await atTheDatabase(backup, restored);
+  await expect.poll(() => readingsAt(page, job), { timeout: 30_000 }).toBe(2);
+  await expect(saved(page)).toBeVisible();
+  await page.close();
+  const first = await context.newPage();
+  await first.goto("/");
+  await first.getByRole("button", { name: "Start with a motor" }).waitFor();
+  await atTheDatabase(backup, restored);
+  expect(await readingsAt(first, job)).toBe(0);
+  await first.goto("/");
+  await expect.poll(() => readingsAt(first, job), { timeout: 30_000 }).toBe(2);
+});
+
+test("a job of very many readings opens as any other, and has its verdict when all of it is here", async ({
+  page,
+}) => {
+  await startMotor(page, "BK BU RD");
+  await enter(page, "BK BU 10.0");
+  await expect(saved(page)).toBeVisible();
+  const job = jobOf(page);
+  await expect.poll(() => readingsAt(page, job)).toBe(1);
+  const { facts } = await (await page.request.get(`/api/v1/jobs/${job}/facts`)).json();
+  const { between } = facts.at(-1).body;
+  const many = JSON.stringify({ kind: "pair-reading", between, typed: "10.0", ohms: 10 });
+  await atTheDatabase(
+    `insert into facts (shop_id, job_id, id, at, by, body)
+     select shop_id, id, gen_random_uuid(), now(), '', '${many}'::jsonb
+     from jobs, generate_series(1, 9000) where id = '${job}'`,
+  );
+  await page.close();
+  const other = await page.context().newPage();
+  const begun = Date.now();
+  await other.goto(`/jobs/${job}/probe`);
+  await expect(other.getByLabel("Reading in ohms, or OL for open")).toBeVisible();
+  test.info().annotations.push({ type: "opened", description: `${Date.now() - begun} ms` });
+  await expect(saved(other)).toBeVisible({ timeout: 60_000 });
+  await enter(other, "BU RD 20.0");
+  await expect(saved(other)).toBeVisible({ timeout: 60_000 });
+  await expect(other.getByRole("region", { name: "Verdict" })).not.toContainText("Nothing is known yet");
+});
 
 test.describe("a browser that is killed", () => {
   let folder = "";

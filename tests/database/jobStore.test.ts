@@ -43,6 +43,25 @@ describe("facts in PostgreSQL", () => {
     expect((await store.factsOf(job)).facts).toEqual(written);
   });
 
+  it("of a very long job come a page at a time, in their order, each once", async () => {
+    const store = jobStore(test.db, FIRST_SHOP);
+    const job = uuid();
+    const all = Array.from({ length: 25 }, (_, i) => made(reading(i + 1)));
+    await store.addFacts(job, all);
+    const seen: Fact[] = [];
+    let page = await store.factsOf(job, 0, 10);
+    seen.push(...page.facts);
+    while (page.more) {
+      expect(page.facts).toHaveLength(10);
+      page = await store.factsOf(job, page.arrival, 10);
+      seen.push(...page.facts);
+    }
+    expect(seen).toEqual(all);
+    expect(page.facts).toHaveLength(5);
+    expect((await store.factsOf(job, page.arrival, 10)).more).toBe(false);
+    expect((await store.factsOf(job, 0, 25)).more).toBe(false);
+  });
+
   it("written twice are there once: uploads are idempotent by id", async () => {
     const store = jobStore(test.db, FIRST_SHOP);
     const job = uuid();
@@ -128,7 +147,7 @@ describe("facts in PostgreSQL", () => {
   });
 
   it("a job with no facts is empty, not an error", async () => {
-    expect(await jobStore(test.db, FIRST_SHOP).factsOf(uuid())).toEqual({
+    expect(await jobStore(test.db, FIRST_SHOP).factsOf(uuid())).toMatchObject({
       facts: [],
       arrival: 0,
       unreadable: 0,

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { identify } from "../identify/identify";
 import type { Fact, FactBody } from "./facts";
 import { fact, factUpload, readFact } from "./facts";
 import { deriveJob, sheetOf } from "./job";
@@ -38,6 +39,15 @@ describe("what a job's facts come to", () => {
     expect(sheetOf(job)?.readings?.map((r) => [r.between.join(""), r.ohms])).toEqual(
       job.pairReadings.map((r) => [r.between.join(""), "ohms" in r.shown ? r.shown.ohms : undefined]),
     );
+  });
+
+  it("of a pair read over and over has the latest on the sheet, so that there is a verdict all the same", () => {
+    const many = Array.from({ length: 900 }, (_, i) => read("a", "b", i < 880 ? 50 : 12.4));
+    const job = deriveJob(facts(lead("a"), lead("b"), read("b", "a", 70), ...many));
+    expect(job.pairReadings).toHaveLength(901);
+    const sheet = sheetOf(job);
+    expect(sheet?.readings?.map(({ ohms }) => ohms)).toEqual(Array.from({ length: 10 }, () => 12.4));
+    expect(identify(sheet as object).ok).toBe(true);
   });
 
   it("takes a lead's readings off the table with the lead, and back with an undo", () => {

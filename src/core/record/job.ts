@@ -193,7 +193,10 @@ export function sheetOf(job: Job): ReadingSheetInput | null {
     format: "odd-lead/reading-sheet@1",
     leads: job.leads.map((lead) => ({ ...lead })),
     // Earlier readings of a pair too: one that was open tells a hot motor from a broken one, one alike confirms.
-    readings: job.pairReadings.map((r) => ({ between: [r.between[0], r.between[1]], ...inSheet(r.shown) })),
+    readings: latestOfEach(job.pairReadings).map((r) => ({
+      between: [r.between[0], r.between[1]],
+      ...inSheet(r.shown),
+    })),
     frame: job.shellReadings.filter((r) => r.standing).map((r) => ({ lead: r.lead, ...inSheet(r.shown) })),
     meter: { ...job.meter },
     ...(job.conditions.windingC === undefined ? {} : { windingTemperatureC: job.conditions.windingC }),
@@ -203,6 +206,22 @@ export function sheetOf(job: Job): ReadingSheetInput | null {
     ask: job.ask,
     told: [...job.observed],
   };
+}
+
+/** Of a pair that was read over and over the latest readings: as many as a full sheet has room for. */
+const MOST_OF_A_PAIR = 10;
+
+function latestOfEach(readings: Job["pairReadings"]): Job["pairReadings"] {
+  const taken = new Map<string, number>();
+  return readings
+    .toReversed()
+    .filter(({ between }) => {
+      const pair = [...between].sort().join(" ");
+      const count = (taken.get(pair) ?? 0) + 1;
+      taken.set(pair, count);
+      return count <= MOST_OF_A_PAIR;
+    })
+    .toReversed();
 }
 
 function aboutOf(job: Job): ReadingSheetInput["about"] {

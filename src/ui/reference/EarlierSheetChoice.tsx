@@ -5,9 +5,10 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
-import { asked, call } from "@/contract/call";
-import { factsOfJob, listJobs } from "@/contract/routes/jobs";
+import { asked } from "@/contract/call";
+import { listJobs } from "@/contract/routes/jobs";
 import { deriveJob, leadNames, referenceFromEarlier } from "@/core";
+import { factsAtServer } from "@/store/factsAtServer";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { localDay } from "../parts/useLocalDay";
@@ -31,12 +32,12 @@ export function EarlierSheetChoice() {
 
   const take = async () => {
     setSays(null);
-    const called = await call(factsOfJob, { params: { job: chosen } });
-    if (!called.ok) {
+    const facts = await factsAtServer(chosen);
+    if (!facts) {
       setSays("That sheet cannot be had from the server just now.");
       return;
     }
-    const earlier = deriveJob(called.value.facts);
+    const earlier = deriveJob(facts);
     const { reference, unmatched } = referenceFromEarlier(earlier, leadNames(earlier.leads), names, localDay);
     const have = new Set(job.insulation.map(({ on, megohms }) => `${on} ${megohms}`));
     for (const { fact: _, ...test } of earlier.insulation)

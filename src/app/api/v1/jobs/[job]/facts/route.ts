@@ -7,7 +7,7 @@ import { served, serveRoutes } from "@/server/serveRoutes";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
   served(factsOfJob, ({ params, query, shop }) =>
-    jobStore(database(), shop).factsOf(params.job, query.after),
+    jobStore(database(), shop).factsOf(params.job, query.after, query.most),
   ),
   served(addFacts, async ({ params, body, shop }) => {
     const conflicts = new Set(await jobStore(database(), shop).addFacts(params.job, body.facts));
