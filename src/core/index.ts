@@ -1,12 +1,12 @@
 /** The door of the core: everything the rest of the house may use. */
 
 export { ASKS, type Ask } from "./identify/ask";
+export { COOLING_MINUTES } from "./identify/coolingMinutes";
 export { expectedOhms } from "./identify/expectedOhms";
-export { COOLING_MINUTES } from "./identify/findings/open";
 export { type Finding, type Identification, identification, type NextProbe } from "./identify/identification";
 export { identify } from "./identify/identify";
 export type { Observation } from "./identify/observation";
-export { SETTLED } from "./identify/progress";
+export { SETTLED } from "./identify/settled";
 export { LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
 export { type TieQuestion, tieQuestions } from "./identify/tieQuestions";
 export {
@@ -57,6 +57,8 @@ export { formatRotation, type Rotation } from "./quantity/rotation";
 export { type Source, sourceWords } from "./quantity/source";
 export { celsiusOfFahrenheit, parseTemperature } from "./quantity/temperature";
 export type { Weight } from "./quantity/weight";
+export { type Checked, checked } from "./record/checked";
+export { checkQuestion } from "./record/checkQuestion";
 export {
   comparison,
   type EarlierSheet,
@@ -99,6 +101,7 @@ export {
   stepsOf,
   UNKNOWN_OHMS,
 } from "./record/fingerprint";
+export { identified } from "./record/identified";
 export {
   cableOhmsEachWayOf,
   deriveJob,
@@ -126,14 +129,7 @@ export {
   searchedWords,
   summaryOf,
 } from "./record/jobSummary";
-export {
-  type JobWiring,
-  jobWiring,
-  type KnownAnswer,
-  plateOf,
-  type WiringFactsOfJob,
-  wiringFactsOf,
-} from "./record/jobWiring";
+export { type JobWiring, jobWiring } from "./record/jobWiring";
 export { A6_MM, LABEL_MM, type LabelContent, layoutLabel, STRIP_MM, stripWords } from "./record/label";
 export { labelContent } from "./record/labelContent";
 export {
@@ -142,11 +138,20 @@ export {
   metBefore,
 } from "./record/metBefore";
 export { type Unit, unit, type VisitedUnit, visitedUnit } from "./record/nouns/unit";
+export { type Opening, opening, type Worked } from "./record/opening";
 export { type PastedReadings, parsePastedReadings } from "./record/pastedReadings";
 export type { ReadSoFar } from "./record/placing";
+export { plateOf } from "./record/plateOf";
 export { hasNewMotor, withOldLabel } from "./record/presentCapacitor";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";
 export { provingSheetOf, turnedBy } from "./record/provingSheetOf";
+export {
+  identifyQuestion,
+  type KnownAnswer,
+  type WiringFactsOfJob,
+  wiringFactsOf,
+  wiringQuestion,
+} from "./record/questions";
 export { readingsCsv } from "./record/readingsCsv";
 export { MOST_SEALED, type SealState, sealOf, sealState } from "./record/seal";
 export { stockFingerprint } from "./record/stockFingerprint";
@@ -158,5 +163,6 @@ export {
   unitHistory,
   type Visit,
 } from "./record/unitHistory";
+export { wired } from "./record/wired";
 export { type StockItem, stockItem } from "./stock/item";
 export { CORE_VERSION } from "./version";

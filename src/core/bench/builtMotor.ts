@@ -1,5 +1,6 @@
 import { abs, ZERO } from "../machine/complex";
 import { type Feed, fedMotor } from "../machine/fedMotor";
+import { feedingOf } from "../machine/feedingOf";
 import { synchronousRadians } from "../machine/field";
 import type { FittedMotor } from "../machine/fitMotor";
 import { type MotorParameters, mainCoil, type StartGear } from "../machine/motorBranches";
@@ -74,7 +75,7 @@ function drawn(
   const leads = unmarked.leads.map(({ id, slot }) => (slot.startsWith("T") ? { id, mark: slot } : { id }));
   const motor = woundMotor(known, leads);
   if (!motor) return null;
-  const { phases, twoVoltages, settingRatio = 2 } = motor.feeding;
+  const { phases, twoVoltages, settingRatio = 2 } = feedingOf(motor);
   const kind = turningField(motor);
   const low = twoVoltages ? volts / settingRatio : volts;
   const bare: Rating = ratingOf(
@@ -102,7 +103,7 @@ function drawn(
     frictionNm: 0,
   };
   const startMicrofarads = kind === "shaft-switch" ? bare.startMicrofarads : null;
-  const gear: StartGear = { shaftSwitch: motor.feeding.shaftSwitch, startMicrofarads };
+  const gear: StartGear = { shaftSwitch: feedingOf(motor).shaftSwitch, startMicrofarads };
   const slip = between(DRAWN.slip);
   const feed = (runMicrofarads: number | null): Feed => ({
     ask: { speed: 1, setting: "high", reversed: false },

@@ -1,3 +1,4 @@
+import { feedingOf } from "../machine/feedingOf";
 import { ratingOf } from "../machine/rating";
 import { type KnownMotor, woundMotor } from "../machine/woundMotor";
 import type { Variant } from "../motor/family";
@@ -33,8 +34,8 @@ export function platedMotor(
   const known = knownOf(motor);
   const wound = woundMotor(known, motor.leads);
   if (!wound) return { motor, known, plate: {} };
-  const ranges = wound.feeding.twoVoltages
-    ? [volts / (wound.feeding.settingRatio ?? 2), volts].map(same)
+  const ranges = feedingOf(wound).twoVoltages
+    ? [volts / (feedingOf(wound).settingRatio ?? 2), volts].map(same)
     : [same(volts)];
   const rating = ratingOf(wound, { volts: ranges }, volts);
   return {
@@ -43,7 +44,7 @@ export function platedMotor(
     plate: {
       volts: ranges,
       hertz: [rating.hertz],
-      phase: wound.feeding.phases,
+      phase: feedingOf(wound).phases,
       rpm: Math.round(rating.rpm / 5) * 5,
       powerWatts: [digits(rating.watts)],
       fullLoadAmps: [digits(rating.amps)],

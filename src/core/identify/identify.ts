@@ -13,8 +13,8 @@ import { type Hypotheses, hypotheses } from "./hypotheses";
 import type { Finding, Identification } from "./identification";
 import { outsideShare } from "./outside";
 import { probeOffset } from "./probeOffset";
-import { SETTLED } from "./progress";
 import { answered, behindElectronics, unexplained, untouched } from "./report";
+import { SETTLED } from "./settled";
 import { type ReadingSheet, readingSheet } from "./sheet";
 import { findSlips } from "./slips";
 

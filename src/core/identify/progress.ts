@@ -4,11 +4,9 @@ import type { FindingContext } from "./findings/context";
 import { partnerProbe } from "./findings/open";
 import type { NextProbe } from "./identification";
 import { checkingPair, decidingPair, decisivePair, furtherPair, strainedPair } from "./probing";
+import { SETTLED } from "./settled";
 import { brokenShare, isAnswered, openStakes, stakesOf } from "./stakes";
 import { bondPair, type LeadPair, legPair, unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
-
-/** One answer stands at this probability or better: settled. */
-export const SETTLED = 0.99;
 
 /** A question answered this surely stands though builds were left out of the search: they are the rare ones. */
 const SURE_OF_THE_REST = 0.999;

@@ -1,6 +1,7 @@
 import type { FeedingAsk, Net, Service } from "../motor/feeding";
 import type { Branch, Machine } from "./circuit";
 import { type Complex, complex, polar } from "./complex";
+import { feedingOf } from "./feedingOf";
 import { GROUND, joinedCircuit } from "./joinedCircuit";
 import { capacitor, type MotorParameters, motorBranches, type StartGear } from "./motorBranches";
 import type { StartContact } from "./operatingPoint";
@@ -30,18 +31,18 @@ export function fedMotor(
 ): FedMotor | null {
   const slots = new Set(motor.leads.map(({ slot }) => slot));
   // A run capacitor on a start winding of its own leads stays in line with it for good.
-  const through = motor.feeding.shaftSwitch && feed.runMicrofarads !== null && !gear.shaftSwitch;
-  const nets = motor.feeding.chart({ ...feed.ask, slots, startOutside: through });
+  const through = feedingOf(motor).shaftSwitch && feed.runMicrofarads !== null && !gear.shaftSwitch;
+  const nets = feedingOf(motor).chart({ ...feed.ask, slots, startOutside: through });
   if (!nets) return null;
   const hertz = feed.hertz ?? p.hertz;
   const own = motorBranches(motor, p, gear, hertz);
-  const branches: Branch[] = [...sources(motor.feeding.phases, feed.volts), ...own.branches];
+  const branches: Branch[] = [...sources(feedingOf(motor).phases, feed.volts), ...own.branches];
   if (feed.runMicrofarads !== null) {
     const [from, to] = through ? ["line-1", "start"] : ["run-cap-1", "run-cap-2"];
     branches.push(capacitor("run-capacitor", from as string, to as string, feed.runMicrofarads, hertz));
   }
   // Started alone, the start end meets the line that a run capacitor would have hung on; the gear lies in line.
-  const startsOnly = gear.shaftSwitch && !motor.feeding.shaftSwitch;
+  const startsOnly = gear.shaftSwitch && !feedingOf(motor).shaftSwitch;
   const circuit = joinedCircuit(branches, [
     ...nets.flatMap((net) => wires(net, motor)),
     ...(startsOnly ? [["run-cap-1", "run-cap-2"] as [string, string]] : []),

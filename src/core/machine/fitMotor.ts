@@ -2,6 +2,7 @@ import { levenbergMarquardt } from "ml-levenberg-marquardt";
 import type { Machine } from "./circuit";
 import { abs, add, mul, polar, ZERO } from "./complex";
 import { type FedMotor, type Feed, fedMotor } from "./fedMotor";
+import { feedingOf } from "./feedingOf";
 import { synchronousRadians } from "./field";
 import { type MotorParameters, type StartGear, turnsOf } from "./motorBranches";
 import { operatingPoint } from "./operatingPoint";
@@ -83,7 +84,7 @@ const FASTEST = { speed: 1, setting: "high", reversed: false } as const;
  * torque, a start, and the usual per-unit values as far as those leave room. Failure: figures that no motor joins stay unmet, and `met` says by how much.
  */
 export function fitMotor(motor: WoundMotor, rating: Rating): FittedMotor {
-  const { phases, shaftSwitch } = motor.feeding;
+  const { phases, shaftSwitch } = feedingOf(motor);
   const runOnly = rating.runMicrofarads !== null && rating.startMicrofarads === null;
   const gear: StartGear = {
     // Windings joined inside that start alone: the reference starts them through a switch, as their relay does.
@@ -156,7 +157,7 @@ function search({ motor, rating, gear, feed, ratedNm }: FitAsk, startHeld: numbe
     many.reduce((one, other) => (error(other) < error(one) ? other : one));
   // Three lines have no start winding to guess turns for.
   const guesses =
-    motor.feeding.phases === 3 ? FIRST_GUESSES.filter(([, , , turns]) => turns === 0) : FIRST_GUESSES;
+    feedingOf(motor).phases === 3 ? FIRST_GUESSES.filter(([, , , turns]) => turns === 0) : FIRST_GUESSES;
   const first = best(guesses);
   const count = residuals(first).length;
   const bound = Math.log(FARTHEST);
@@ -266,7 +267,7 @@ function lockedMet(
 }
 
 function usualOf(motor: WoundMotor, rating: Rating, ratedNm: number): MotorParameters {
-  const { phases } = motor.feeding;
+  const { phases } = feedingOf(motor);
   const mains = motor.coils.filter(
     ({ winding, seat }) => winding !== "start" && winding !== "speed" && seat.field !== 1,
   );

@@ -1,5 +1,6 @@
 import type { Branch } from "./circuit";
 import { CONTACT_OHMS } from "./circuit";
+import { feedingOf } from "./feedingOf";
 import type { RotorField } from "./field";
 import { GROUND } from "./joinedCircuit";
 import type { StartContact } from "./operatingPoint";
@@ -132,7 +133,7 @@ export function motorBranches(
   }
   if (motor.protector)
     branches.push({ kind: "switch", id: PROTECTOR_BRANCH, ...motor.protector, closed: motor.hot !== true });
-  if (motor.feeding.phases === 1 && main && !turnsRound(motor.coils))
+  if (feedingOf(motor).phases === 1 && main && !turnsRound(motor.coils))
     for (const field of slow ? [0, 1] : [0]) branches.push(ring(mainOhms, p, field));
   return { branches, fields: fieldsOf(p, slow), contacts };
 }

@@ -1,4 +1,5 @@
 import type { Slot } from "../motor/feeding";
+import { feedingOf } from "./feedingOf";
 import { seated, type WoundMotor } from "./woundMotor";
 
 /** One way to number a motor's leads: the slot of each, by lead. */
@@ -13,7 +14,7 @@ export function renumbered(motor: WoundMotor, numbering: Numbering): WoundMotor 
     ...motor,
     leads,
     coils: [
-      ...seated(motor.feeding, slotAt, brought),
+      ...seated(feedingOf(motor), slotAt, brought),
       ...motor.coils.filter(({ id }) => motor.inside.includes(id)),
     ],
   };
@@ -78,7 +79,7 @@ function endsOf(leads: readonly Lead[], set: readonly Slot[]): Map<string, Slot>
 
 /** Whether slots that are joined inside are the ends of one coil in this numbering, as they are in the motor. */
 function meets(motor: WoundMotor, way: Numbering): boolean {
-  const { together = [], clusters } = motor.feeding;
+  const { together = [], clusters } = feedingOf(motor);
   const slotOf = (junction: string) => {
     const lead = motor.leads.find((one) => one.junction === junction);
     return lead && (way.get(lead.id) ?? lead.slot);

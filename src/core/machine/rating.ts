@@ -2,6 +2,7 @@ import { polesOf, stampedSpeed, synchronousRpm } from "../motor/plate/nominalSpe
 import { CODE_LETTERS, type Plate } from "../motor/plate/plate";
 import { WATTS_PER_HP } from "../quantity/power";
 import { assumed, PLATED, type Source } from "../quantity/source";
+import { feedingOf } from "./feedingOf";
 import type { WoundMotor } from "./woundMotor";
 
 /** The figures of a rating, each with a source of its own. */
@@ -77,7 +78,9 @@ const USUAL_RPM = { fan: 1075, other: 1725 } as const;
 export type TurningField = "ring" | "shaft-switch" | "run-capacitor" | "lines";
 
 /** How a motor makes its turning field, by its chart and its coils. */
-export function turningField({ feeding, leads, coils }: WoundMotor): TurningField {
+export function turningField(motor: WoundMotor): TurningField {
+  const { leads, coils } = motor;
+  const feeding = feedingOf(motor);
   if (feeding.phases === 3) return "lines";
   const slots = new Set(leads.map(({ slot }) => slot));
   const nets = feeding.chart({ speed: 1, setting: "high", reversed: false, slots, startOutside: false });
@@ -112,7 +115,7 @@ export function ratingOf(
     sources[figure] = source;
     return value;
   };
-  const { phases, twoVoltages, settingRatio = 2, shaftSwitch } = motor.feeding;
+  const { phases, twoVoltages, settingRatio = 2, shaftSwitch } = feedingOf(motor);
   const hertz = hertzOf(plate, supplyHertz, (source) => from(undefined, "hertz", source));
   const usual = (phases === 3 || shaftSwitch ? USUAL_RPM.other : USUAL_RPM.fan) * (hertz / 60);
   const poles =
@@ -198,13 +201,13 @@ export function ratingOf(
 const TWO_SETTINGS = 1.6;
 
 function insideSettingOf(
-  { feeding }: WoundMotor,
+  motor: WoundMotor,
   { volts, fullLoadAmps }: Plate,
   now: InsideSetting["now"],
 ): InsideSetting | null {
   const [first] = volts ?? [];
   const last = volts?.at(-1);
-  if (feeding.twoVoltages || !first || !last || last.high / first.high < TWO_SETTINGS) return null;
+  if (feedingOf(motor).twoVoltages || !first || !last || last.high / first.high < TWO_SETTINGS) return null;
   return {
     now,
     volts: { low: first.high, high: last.high },
@@ -392,6 +395,6 @@ function bothOf(volts: number, two: boolean, ratio: number): Rating["volts"] {
 /** Ohms that a line meets at the high setting, about: two coils in series where there are two to a phase. */
 function seriesOhms(motor: WoundMotor, coilOhms: number): number {
   const coils = motor.coils.filter(({ winding }) => winding !== "start" && winding !== "speed").length;
-  if (motor.feeding.phases === 3) return (coils > 3 ? 4 : 2) * coilOhms * 0.87;
-  return motor.feeding.twoVoltages ? 2 * coilOhms : coilOhms;
+  if (feedingOf(motor).phases === 3) return (coils > 3 ? 4 : 2) * coilOhms * 0.87;
+  return feedingOf(motor).twoVoltages ? 2 * coilOhms : coilOhms;
 }

@@ -36,8 +36,8 @@ export interface WoundLead {
 
 /** A motor whose windings are known well enough to run it in a circuit. */
 export interface WoundMotor {
+  /** Its family, which says how it is fed: see {@link feedingOf}. */
   readonly family: string;
-  readonly feeding: Feeding;
   readonly leads: readonly WoundLead[];
   readonly coils: readonly Coil[];
   /** Slots given to leads by the order they stand in, because no mark says which end of a coil is which. */
@@ -108,7 +108,6 @@ export function woundMotor(
   const hidden = insideCoils(feeding, slotAt, readOrUsual);
   return {
     family: family.id,
-    feeding,
     leads: here.map(({ id }) => ({ id, slot: slots.get(id) ?? "", junction: junctionOf(id) })),
     coils: [...readOrUsual, ...hidden],
     unproved: openSets.flat(2),

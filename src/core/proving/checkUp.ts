@@ -11,8 +11,8 @@ import {
   VOLTS_NEAR,
   VOLTS_UNBALANCE,
 } from "./limits";
-import { SIGN_VERDICTS, START_VERDICTS } from "./lineVerdicts";
 import type { ProvingObservation } from "./observation";
+import { SIGN_VERDICTS, START_VERDICTS } from "./signVerdicts";
 
 /** The call and the wire of a check-up: the motor runs, and the clamp is round a line. */
 export const CHECK_UP = { call: "run", lead: "line" } as const;

@@ -1,5 +1,5 @@
+import { feedingOf } from "../machine/feedingOf";
 import { formatRotation } from "../quantity/rotation";
-import type { Weight } from "../quantity/weight";
 import type { Belief, Believed, Figure } from "./belief";
 import { carriesLine, lineLeads } from "./callRun";
 import { capacitorAt } from "./capacitorsInCircuit";
@@ -25,6 +25,7 @@ import type { ProvingCase } from "./provingCase";
 import { measured, meterVariance, type Reading, WEIGHING } from "./reading";
 import { turnAsPlanned, turnSeen } from "./seen";
 import type { Sight } from "./sight";
+import { is, SIGN_VERDICTS, START_VERDICTS, type Verdict } from "./signVerdicts";
 import { AS_PLANNED } from "./suspects";
 
 /** Names as the screen has them, for what is said. */
@@ -38,8 +39,6 @@ export interface Judging {
   readonly belief: Belief;
   readonly nameOf: NameOf;
 }
-
-type Verdict = Pick<ProvingLine, "verdict" | "says">;
 
 /** A verdict for each observation, with its limit and why: good only where the value ± 2σ lies inside. */
 export function lineVerdicts(judging: Judging, observations: readonly ProvingObservation[]): ProvingLine[] {
@@ -70,54 +69,11 @@ function verdictOf(judging: Judging, seen: ProvingObservation, index: number): V
   }
 }
 
-function is(verdict: Weight, says: string): Verdict {
-  return { verdict, says };
-}
-
 const AIR_WORDS = {
   free: "Air as it should be.",
   blocked: "Air blocked: amps are held against less air from here on.",
   open: "Air open: a blower is overloaded so, and says nothing of its plate.",
 } as const;
-
-/** What eye, nose and hand tell, each by itself. */
-export const SIGN_VERDICTS: Readonly<Record<Extract<ProvingObservation, { what: "sign" }>["sign"], Verdict>> =
-  {
-    smoke: is("stop", "Smoke: off at once, whatever else is open."),
-    smell: is("stop", "A burnt smell: off at once, whatever else is open."),
-    breaker: is("stop", "The breaker tripped: insulation test before any reset; never reset twice."),
-    "ground-fault": is(
-      "stop",
-      "The ground-fault device tripped: insulation test before any reset; never reset twice.",
-    ),
-    protector: is(
-      "again",
-      "Its protector opened: amps, ambient and the setting of the overload; it may start again by itself.",
-    ),
-    "too-hot": is("again", "Too hot to hold: amps, vents, ambient. Off before a hand goes near."),
-    warm: is("good", "Warm is as it should be."),
-    growl: is("again", "A growl: bars, bearings, or unlike volts."),
-    rub: is("again", "Something rubs: off and locked, turn the shaft by hand."),
-    click: is("good", "A click on coasting down: the start switch falls back."),
-    hunting: is(
-      "again",
-      "Still looking for its way after 30 s: power, signal, common, module, in this order.",
-    ),
-    "silent-module": is("again", "Silent: power, signal, common, module, in this order."),
-  };
-
-/** How it takes a call, by itself. */
-export const START_VERDICTS: Readonly<
-  Record<Extract<ProvingObservation, { what: "starts" }>["how"], Verdict>
-> = {
-  itself: is("good", "It starts by itself."),
-  hums: is(
-    "again",
-    "It hums and stands: off within five seconds; the shaft is not helped by hand, a blade bites.",
-  ),
-  "stops-again": is("again", "It starts and stops again: a protector, or a contact that does not hold."),
-  "not-at-all": is("again", "Nothing happens: the line, the return, or a contact does not reach it."),
-};
 
 function turnVerdict({ made, sight }: Judging, seen: Extract<ProvingObservation, { what: "turn" }>): Verdict {
   const call = made.calls.find(({ state }) => state.id === seen.call);
@@ -306,7 +262,7 @@ function ampsUnbalance(
   reading: Extract<Reading, { what: "line-amps" | "start-amps" }>,
 ): Verdict | null {
   const { made, belief } = judging;
-  if (made.motor.feeding.phases !== 3) return null;
+  if (feedingOf(made.motor).phases !== 3) return null;
   const run = judging.sight.run(AS_PLANNED, reading.call);
   const lines = run ? lineLeads(made, run) : [];
   const same = belief.standing.figures.filter(
@@ -438,9 +394,9 @@ function ohmsVerdict(judging: Judging, figure: Figure, reading: Extract<Reading,
   const half = halfWidth(judging, figure);
   if (Math.abs(value - right) <= OHMS_NEAR * right - half || Math.abs(value - right) < half)
     return is("good", `${says}.`);
-  const times = OTHER_SETTING[made.motor.feeding.phases];
+  const times = OTHER_SETTING[feedingOf(made.motor).phases];
   const other = times.some((t) => [t, 1 / t].some((x) => Math.abs(value / right / x - 1) < SETTING_NEAR));
-  if (other && made.motor.feeding.twoVoltages)
+  if (other && feedingOf(made.motor).twoVoltages)
     return is("stop", `${says}: set for the other voltage. No power.`);
   return is(
     "again",

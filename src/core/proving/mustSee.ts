@@ -1,3 +1,4 @@
+import { feedingOf } from "../machine/feedingOf";
 import type { Belief } from "./belief";
 import { ampsIn, carriesLine, lineLeads } from "./callRun";
 import type { Check } from "./nextCheck";
@@ -38,7 +39,7 @@ function callChecks(
   const amps = (lead: string) => (run && ampsIn(run, run.point.solution, lead)) ?? 0;
   const lined = leads.filter((lead) => run !== null && carriesLine(made.plan, run, lead));
   const greatest = [...leads].sort((a, b) => amps(b) - amps(a)).slice(0, 1);
-  const three = made.motor.feeding.phases === 3 && run !== null ? lineLeads(made, run) : [];
+  const three = feedingOf(made.motor).phases === 3 && run !== null ? lineLeads(made, run) : [];
   const clamped = three.length === 3 ? three : lined.length > 0 ? lined : greatest;
   const rpm: Check = { what: "rpm", call: id };
   const unread = clamped.filter((lead) => !read.has(readingKey({ what: "line-amps", call: id, lead })));

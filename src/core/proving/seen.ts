@@ -1,3 +1,4 @@
+import { feedingOf } from "../machine/feedingOf";
 import type { Rotation } from "../quantity/rotation";
 import { ampsIn, type CallRun } from "./callRun";
 import type { ProvingObservation, SIGNS, STARTS } from "./observation";
@@ -75,7 +76,7 @@ export function turnAsPlanned(
   right: CallRun | null,
 ): Way | null {
   const { asDrawn, needed } = plan.turn;
-  if (asDrawn && !motor.feeding.bumpTells && motor.unproved.length === 0)
+  if (asDrawn && !feedingOf(motor).bumpTells && motor.unproved.length === 0)
     return right?.point.outcome === "runs-backward" ? otherWay(asDrawn) : asDrawn;
   if (!needed) return null;
   return reversed && plan.wanted.some((want) => !want.reversed) ? otherWay(needed) : needed;

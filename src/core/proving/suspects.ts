@@ -1,4 +1,5 @@
 import type { Branch } from "../machine/circuit";
+import { feedingOf } from "../machine/feedingOf";
 import { fitOtherwise } from "../machine/fitMotor";
 import { GROUND } from "../machine/joinedCircuit";
 import { type MotorParameters, startChains } from "../machine/motorBranches";
@@ -27,7 +28,7 @@ const LOOSE = 1.8;
 
 /** Sound motors of other builds than the one fitted, which the same plate has. */
 function oddlyBuilt({ motor, fitted }: ProvingCase): Suspect[] {
-  const turned = motor.feeding.phases === 1 && motor.coils.some(({ winding }) => winding === "start");
+  const turned = feedingOf(motor).phases === 1 && motor.coils.some(({ winding }) => winding === "start");
   const otherwise = [
     ...(turned ? OTHER_TURNS.map((times) => ["startTurns", times] as const) : []),
     ...OTHER_IRON.map((times) => ["magnetisingOhms", times] as const),
@@ -307,7 +308,7 @@ function settingOf({ motor, fitted, plan }: ProvingCase): Draft[] {
       { cause: "wrong-voltage-setting", at: ["setting"], change: { ohmsTimes: isHigh ? 1 / times : times } },
     ];
   }
-  if (!motor.feeding.twoVoltages) return [];
+  if (!feedingOf(motor).twoVoltages) return [];
   const other = otherSetting(motor, fitted, plan);
   return other ? [{ cause: "wrong-voltage-setting", at: ["setting"], change: { plan: other } }] : [];
 }

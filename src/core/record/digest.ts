@@ -1,9 +1,6 @@
 import { sha256 } from "@noble/hashes/sha2.js";
 import { bytesToHex, utf8ToBytes } from "@noble/hashes/utils.js";
 
-/** Sixty-four hexadecimal digits. */
-export const DIGEST = /^[0-9a-f]{64}$/;
-
 /** The SHA-256 (FIPS 180-4) of a text, in hexadecimal digits. */
 export function digestOf(text: string): string {
   return bytesToHex(sha256(utf8ToBytes(text)));

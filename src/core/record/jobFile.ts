@@ -1,7 +1,8 @@
 import { z } from "zod";
 import { type Fault, fault, faultsOf, type Refused, refused } from "../quantity/fault";
 import { CORE_VERSION } from "../version";
-import { canonicalJson, DIGEST, digestOf } from "./digest";
+import { canonicalJson, digestOf } from "./digest";
+import { DIGEST } from "./digestForm";
 import { type Fact, fact, upgradedFact } from "./facts";
 
 /** The most facts a file of a job has. */

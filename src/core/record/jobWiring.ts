@@ -1,5 +1,5 @@
-import type { Identification } from "../identify/identification";
-import { SETTLED } from "../identify/progress";
+import { SETTLED } from "../identify/settled";
+import { feedingOf } from "../machine/feedingOf";
 import { type FittedMotor, fitMotor } from "../machine/fitMotor";
 import { type Polarity, polarity } from "../machine/polarity";
 import { ratingOf } from "../machine/rating";
@@ -17,7 +17,9 @@ import { planWiring } from "../wiring/planWiring";
 import { planRetrofit, type RetrofitModule } from "../wiring/retrofit";
 import type { SetInside } from "./facts";
 import type { Job } from "./job";
+import { plateOf } from "./plateOf";
 import { withOldLabel, withPresent } from "./presentCapacitor";
+import type { KnownAnswer, WiringFactsOfJob } from "./questions";
 
 /** What a job has to say of its wiring, told apart by how far it got. */
 export type JobWiring =
@@ -61,24 +63,6 @@ interface PlanChoice {
   /** Leads in the order of the sheet, or of the harness. */
   readonly leads: readonly string[];
 }
-
-/** What the wiring of a job hangs on; equal parts give an equal wiring. */
-export type WiringFactsOfJob = Pick<
-  Job,
-  "compartment" | "wish" | "changes" | "leads" | "plates" | "capacitor" | "kicks" | "setInside" | "place"
->;
-
-/** Those facts of a job alone, to see whether any of them changed. */
-export function wiringFactsOf(job: WiringFactsOfJob): WiringFactsOfJob {
-  const { compartment, wish, changes, leads, plates, capacitor, kicks, setInside, place } = job;
-  return { compartment, wish, changes, leads, plates, capacitor, kicks, setInside, place };
-}
-
-/** What of an identification the wiring hangs on. */
-export type KnownAnswer = Pick<
-  Identification,
-  "status" | "family" | "confidence" | "roles" | "sections" | "bonded" | "unread"
->;
 
 /** The wiring of a job: the plan for its settled motor, or its retrofit, on its equipment. */
 export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): JobWiring {
@@ -169,12 +153,6 @@ function isSettled(
 /** Asked for where a plate names µF and no volts: of the two usual ratings the higher, which never harms. */
 const USUAL_VOLTS = 440;
 
-/** The plate of the motor to be landed: the new one's, or the old one's while no other is known. */
-export function plateOf({ plates }: Pick<Job, "plates">): Plate {
-  const of = Object.keys(plates.new).length > 0 ? plates.new : plates.old;
-  return readPlate(of).plate;
-}
-
 /** What has to be read or proved before any of its coils is joined. */
 function unprovedWords({ unread }: WoundMotor, ends: Polarity): string[] {
   return [
@@ -240,7 +218,7 @@ function turnOf(
   return {
     needed: oneWay(place.rotation) ?? oneWay(old.rotation),
     neededBy: oneWay(place.rotation) ? "the blade or scroll" : "the old motor’s plate",
-    asDrawn: oneWay(plate.rotation) ?? (numbered ? (motor.feeding.standardTurn ?? null) : null),
+    asDrawn: oneWay(plate.rotation) ?? (numbered ? (feedingOf(motor).standardTurn ?? null) : null),
   };
 }
 

@@ -81,6 +81,12 @@ describe("what the label says", () => {
     expect(labelContent(ask({ check, job: { ...job, ready } })).supply).toContain("Motor joined");
   });
 
+  it("names no terminal while the plan as it stands is still being run", () => {
+    const running = labelContent(ask({ check: { weight: "good", assumes: [], working: true } }));
+    expect(running.supply).toBe("NOT LANDED: the plan is being run");
+    expect(running.rows.every(({ to }) => to === "—")).toBe(true);
+  });
+
   it("shows what is assumed still, and a capacitor only as somebody wrote that it was fitted", () => {
     const assumes = [
       {

@@ -1,4 +1,5 @@
 import type { Identification } from "../identify/identification";
+import { feedingOf } from "../machine/feedingOf";
 import { familyById } from "../motor/families";
 import { labelWord, speedWord } from "../motor/labelWord";
 import { type DayOf, utcDay } from "../quantity/day";
@@ -20,6 +21,8 @@ export interface LabelAsk {
   readonly check: {
     readonly weight: "good" | "again" | "stop";
     readonly assumes?: readonly Assumption[];
+    /** The plan as it stands is still being run: until then nothing is landed on its word. */
+    readonly working?: boolean;
   } | null;
   /** A lead as the label names it. */
   readonly short: (lead: string) => string;
@@ -55,18 +58,21 @@ export function labelContent({
   const role = roleWords(answer);
   const settled = answer?.status === "settled";
   const planned = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring : null;
-  const stopped = check?.weight === "stop" && !job.ready?.override;
+  const running = check?.working === true;
+  const stopped = running || (check?.weight === "stop" && !job.ready?.override);
   if (!planned || stopped)
     return {
       ...head,
       supply:
         wiring.kind === "unproved"
           ? "NOT LANDED: its coils are not proved"
-          : stopped
-            ? "NOT LANDED: the check stops this plan"
-            : settled
-              ? "Not landed"
-              : "Not settled — not landed",
+          : running
+            ? "NOT LANDED: the plan is being run"
+            : stopped
+              ? "NOT LANDED: the check stops this plan"
+              : settled
+                ? "Not landed"
+                : "Not settled — not landed",
       capacitor: stopped ? "" : capacitor,
       rows: job.leads.map(({ id }) => ({
         wire: short(id),
@@ -201,7 +207,7 @@ function settingWords(planned: Extract<JobWiring, { kind: "plan" | "retrofit" }>
   const volts = low === high ? `${high} V` : `${low}–${high} V`;
   if (rating.insideSetting)
     return rating.insideSetting.now ? `Motor set for ${volts}` : "Setting not looked at";
-  return planned.motor.feeding.twoVoltages ? `Motor joined for ${volts}` : `Motor for ${volts}`;
+  return feedingOf(planned.motor).twoVoltages ? `Motor joined for ${volts}` : `Motor for ${volts}`;
 }
 
 /** Which speed is on which call, where there is more than one of each. */

@@ -1,5 +1,6 @@
 /** The door of the wiring: equipment, plans, the check, the drawing. */
 
+export { feedingOf } from "../machine/feedingOf";
 export { type FittedMotor, fitMotor } from "../machine/fitMotor";
 export type { Kick, KickAsked, Polarity } from "../machine/polarity";
 export { type Rating, ratingOf } from "../machine/rating";
@@ -30,6 +31,7 @@ export {
   type WiringDrawing,
   wiringDrawing,
 } from "./drawing";
+export { emptied } from "./emptied";
 export { COMPARTMENTS, compartmentById } from "./equipment";
 export { HARNESS, harnessName } from "./harness";
 export { tapName } from "./landing";
@@ -44,12 +46,13 @@ export {
   type WiringPlan,
   withChanges,
 } from "./plan";
-export { emptied, planWiring, speedsOf } from "./planWiring";
+export { planWiring } from "./planWiring";
 export { planRetrofit, type RetrofitModule } from "./retrofit";
 export { settingByOhms } from "./settingByOhms";
 export { type SettingWord, settingFor } from "./settingFor";
 export { speedCalls } from "./speedCalls";
 export { type SpeedForecast, speedForecast } from "./speedForecast";
+export { speedsOf } from "./speedsOf";
 export { type EquipmentState, guardedStatesOf, statesOf } from "./stateCircuit";
 export { capacitorStepId, planSteps, stepTick } from "./steps";
 export { type SupplySystem, supplySystem } from "./supplySystem";

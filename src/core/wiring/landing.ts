@@ -1,3 +1,4 @@
+import { feedingOf } from "../machine/feedingOf";
 import type { Service, Slot } from "../motor/feeding";
 import { formatHp } from "../quantity/power";
 import type { CapacitorPlace } from "./capacitorPlace";
@@ -139,7 +140,7 @@ function orderOf({ services }: TerminalNet): number {
 }
 
 function titleOf({ motor, compartment: made }: WiringAsk, setting: "low" | "high"): string {
-  const volts = motor.feeding.twoVoltages ? `, joined for the ${setting} volts` : "";
+  const volts = feedingOf(motor).twoVoltages ? `, joined for the ${setting} volts` : "";
   return `${made.title}${volts}`;
 }
 
@@ -153,7 +154,7 @@ function reasonOf({ services, slots, terminals }: TerminalNet, ask: WiringAsk, m
       ? "Winding end: to the capacitor, and on the line while its own call stands."
       : "Start end: to the capacitor. Straight on a line it burns the winding.";
   if (services.includes("start")) return "Start winding: through what starts it, never straight on the line.";
-  if (motor.feeding.phases === 3) return "A line of three; any two LINES changed over reverse it.";
+  if (feedingOf(motor).phases === 3) return "A line of three; any two LINES changed over reverse it.";
   const taps = motor.leads.filter(({ slot }) => slot.startsWith("speed-")).length;
   if (services.includes("line-2"))
     return taps > 1 ? "Common of every speed (the shared lead)." : "The other side of the line.";

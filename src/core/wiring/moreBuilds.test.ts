@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { feedingOf } from "../machine/feedingOf";
 import { checkPlan } from "./check/check";
 import { compartmentById } from "./equipment";
 import type { WiringPlan } from "./plan";
@@ -54,7 +55,7 @@ describe("two mains, fewer leads", () => {
   it("with one end of the start winding on the shared lead nothing turns it round", () => {
     const slots = new Set(twoSpeed4.motor.leads.map(({ slot }) => slot));
     const ask = { speed: 1, setting: "high", reversed: true, slots, startOutside: false } as const;
-    expect(twoSpeed4.motor.feeding.chart(ask)).toBeNull();
+    expect(feedingOf(twoSpeed4.motor).chart(ask)).toBeNull();
   });
 });
 

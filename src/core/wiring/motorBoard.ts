@@ -1,3 +1,4 @@
+import { feedingOf } from "../machine/feedingOf";
 import type { WoundMotor } from "../machine/woundMotor";
 import type { Net } from "../motor/feeding";
 import { settingOhms } from "./settingOhms";
@@ -20,7 +21,7 @@ export function netsOfSetting(
   reversed = false,
 ): string[][] | null {
   const slots = new Set(motor.leads.map(({ slot }) => slot));
-  const nets = motor.feeding.chart({ speed: 1, setting, reversed, slots, startOutside: false });
+  const nets = feedingOf(motor).chart({ speed: 1, setting, reversed, slots, startOutside: false });
   return (
     nets?.map((net) => [...linesOf(net), ...leadsOf(net, motor)]).filter((net) => net.length > 0) ?? null
   );

@@ -4,9 +4,11 @@ import { fitMotor } from "../machine/fitMotor";
 import { ratingOf } from "../machine/rating";
 import { checkPlan } from "./check/check";
 import type { Compartment } from "./compartment";
+import { emptied } from "./emptied";
 import { COMPARTMENTS, compartmentById } from "./equipment";
 import { FRAME, NO_CHANGES, type WiringPlan, withChanges } from "./plan";
-import { emptied, planWiring, speedsOf } from "./planWiring";
+import { planWiring } from "./planWiring";
+import { speedsOf } from "./speedsOf";
 import { planSteps } from "./steps";
 import {
   blower2,

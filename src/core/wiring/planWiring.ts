@@ -1,3 +1,4 @@
+import { feedingOf } from "../machine/feedingOf";
 import type { WoundMotor } from "../machine/woundMotor";
 import { familyById } from "../motor/families";
 import type { Net, Service } from "../motor/feeding";
@@ -8,6 +9,7 @@ import { type Compartment, placeName } from "./compartment";
 import { landed } from "./landing";
 import type { Wanted, WiringPlan } from "./plan";
 import { speedCalls } from "./speedCalls";
+import { speedsOf } from "./speedsOf";
 import { withOwnCapacitors, withStartGear } from "./startGear";
 import { capacitorHangsOn, terminalNets } from "./terminalNets";
 import type { WiringAsk } from "./wiringAsk";
@@ -25,12 +27,12 @@ export function planWiring(
   if (faults.length > 0) return refused(...faults);
   const wanted = wantedOf(ask);
   // Start winding on leads of its own and a run capacitor alone: that stays in line with it for good.
-  const through = motor.feeding.shaftSwitch && !fitted.gear.shaftSwitch;
+  const through = feedingOf(motor).shaftSwitch && !fitted.gear.shaftSwitch;
   const outside = !through && takesStart(motor, made);
   const slots = new Set(motor.leads.map(({ slot }) => slot));
   const charts = wanted.map(({ speed, reversed }) => {
     const ways = { speed: speed ?? 1, setting, reversed, slots, startOutside: through || outside };
-    const nets = motor.feeding.chart(ways);
+    const nets = feedingOf(motor).chart(ways);
     if (!nets) return null;
     if (through) return throughCapacitor(nets);
     return startsOnly(ask) ? startedOutside(nets) : nets;
@@ -75,13 +77,13 @@ function misfits(ask: WiringAsk): Fault[] {
   const { motor, compartment: made } = ask;
   const faults: Fault[] = [];
   const lines = made.offers.lines?.length ?? 0;
-  if (motor.feeding.phases === 3 && lines < 3)
+  if (feedingOf(motor).phases === 3 && lines < 3)
     faults.push(
       fault("three-phase-motor", "A three-phase motor needs three lines; this equipment has two.", [
         "compartment",
       ]),
     );
-  if (motor.feeding.phases === 1 && made.supply.kind === "three-lines" && lines < 2)
+  if (feedingOf(motor).phases === 1 && made.supply.kind === "three-lines" && lines < 2)
     faults.push(
       fault(
         "single-phase-motor",
@@ -117,21 +119,9 @@ function wantedOf(ask: WiringAsk): Wanted[] {
   }));
 }
 
-/** How many speeds the motor's leads give. */
-export function speedsOf({ leads, feeding }: WoundMotor): number {
-  const slots = new Set(leads.map(({ slot }) => slot));
-  let speeds = 0;
-  while (
-    feeding.chart({ speed: speeds + 1, setting: "high", reversed: false, slots, startOutside: false }) !==
-    null
-  )
-    speeds += 1;
-  return Math.max(1, speeds);
-}
-
 /** The setting whose volts lie nearer the supply's. */
 function settingFor({ motor, compartment: made, fitted }: WiringAsk): "low" | "high" {
-  if (!motor.feeding.twoVoltages) return "high";
+  if (!feedingOf(motor).twoVoltages) return "high";
   const { volts } = fitted.rating;
   const away = (rated: number) => Math.abs(Math.log(made.supply.volts / rated));
   return away(volts.low) < away(volts.high) ? "low" : "high";
@@ -141,7 +131,9 @@ function settingFor({ motor, compartment: made, fitted }: WiringAsk): "low" | "h
  * The start winding is fed from outside where the equipment has something for it and the motor's chart can use it. What
  * takes it out there serves one speed; a motor of two pole counts keeps its own switch, which knows them both.
  */
-function takesStart({ feeding, leads, coils }: WoundMotor, { offers }: Compartment): boolean {
+function takesStart(motor: WoundMotor, { offers }: Compartment): boolean {
+  const { leads, coils } = motor;
+  const feeding = feedingOf(motor);
   if (!offers.start || !feeding.shaftSwitch) return false;
   if (offers.takesStartOut && coils.some(({ seat }) => seat.field !== 0)) return false;
   const slots = new Set(leads.map(({ slot }) => slot));
@@ -151,7 +143,7 @@ function takesStart({ feeding, leads, coils }: WoundMotor, { offers }: Compartme
 
 /** Windings joined inside that only start through a capacitor: a run capacitor has no place in it. */
 function startsOnly({ fitted, motor }: WiringAsk): boolean {
-  return !motor.feeding.shaftSwitch && fitted.rating.startsOnly;
+  return !feedingOf(motor).shaftSwitch && fitted.rating.startsOnly;
 }
 
 /** Main and start joined inside, started from outside: the start end goes to what starts it, and to no run capacitor. */
@@ -218,15 +210,4 @@ function changesOver({ compartment: made }: WiringAsk): Fault {
     `This motor’s start winding has to be joined otherwise for ${names.join(" and for ")}, and this equipment moves the line alone. Give every call the same speed, or take a switch with contacts of its own for the start winding.`,
     ["compartment"],
   );
-}
-
-/** Terminals where the old motor had a lead and nothing is any more, by name. */
-export function emptied(plan: WiringPlan, oldTerminals: readonly string[]): string[] {
-  const used = new Set([
-    ...Object.values(plan.landings),
-    ...[...plan.jumpers, ...plan.compartment.wires].flatMap(({ from, to }) => [from, to]),
-  ]);
-  return [...new Set(oldTerminals)]
-    .filter((terminal) => !used.has(terminal))
-    .map((t) => placeName(plan.compartment, t));
 }

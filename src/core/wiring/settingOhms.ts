@@ -1,3 +1,4 @@
+import { feedingOf } from "../machine/feedingOf";
 import type { WoundMotor } from "../machine/woundMotor";
 import { effectiveResistance } from "../ohms/effectiveResistance";
 
@@ -7,7 +8,7 @@ import { effectiveResistance } from "../ohms/effectiveResistance";
  */
 export function settingOhms(motor: WoundMotor, setting: "low" | "high"): number | null {
   const slots = new Set(motor.leads.map(({ slot }) => slot));
-  const nets = motor.feeding.chart({ speed: 1, setting, reversed: false, slots, startOutside: false });
+  const nets = feedingOf(motor).chart({ speed: 1, setting, reversed: false, slots, startOutside: false });
   if (!nets) return null;
   const names = [...new Set(motor.coils.flatMap(({ from, to }) => [from, to]))];
   const netOf = (junction: string) =>

@@ -1,5 +1,5 @@
 import { type MotorToRun, rightRuns } from "./check/outcome";
-import { speedsOf } from "./planWiring";
+import { speedsOf } from "./speedsOf";
 
 /** What a motor is expected to do on one of its speeds, at its plate's volts and load; an estimate. */
 export interface SpeedForecast {

@@ -1,4 +1,5 @@
 import { abs, type Complex, scale, ZERO } from "../machine/complex";
+import { feedingOf } from "../machine/feedingOf";
 import { fieldImpedance } from "../machine/field";
 import type { FittedMotor } from "../machine/fitMotor";
 import { joinedCircuit } from "../machine/joinedCircuit";
@@ -183,7 +184,7 @@ const USUAL_RUN_VOLTS = 440;
  */
 export function withOwnCapacitors(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): WiringPlan {
   const { startMicrofarads, runBesideMicrofarads } = fitted.gear;
-  if (plan.startOut !== "motor" || !motor.feeding.shaftSwitch || startMicrofarads === null) return plan;
+  if (plan.startOut !== "motor" || !feedingOf(motor).shaftSwitch || startMicrofarads === null) return plan;
   const start = new Set(
     motor.coils.filter(({ winding }) => winding === "start").flatMap(({ from, to }) => [from, to]),
   );

@@ -1,5 +1,5 @@
 import type { ReadSoFar } from "@/core";
-import { identify } from "@/core";
+import { identify, opening } from "@/core";
 import {
   type FaultHandedIn,
   faultTask,
@@ -31,6 +31,7 @@ function gradedWiring(handedIn: WiringHandedIn) {
 /** What takes the processor longer than a request may hold the server: worked out in threads of its own. */
 export const works = {
   identify,
+  opening,
   diagnose,
   grade,
   gradedFault,

@@ -1,7 +1,7 @@
 "use client";
 
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { createContext, type ReactNode, useContext, useDeferredValue, useMemo, useState } from "react";
+import { usePathname } from "next/navigation";
+import { createContext, type ReactNode, useContext, useMemo } from "react";
 import type { FactsSince } from "@/contract/routes/jobs";
 import {
   deriveJob,
@@ -10,13 +10,10 @@ import {
   type Identification,
   type Job,
   type JobWiring,
-  jobWiring,
-  type KnownAnswer,
   type Lead,
   type LeadName,
   leadNames,
-  type WiringFactsOfJob,
-  wiringFactsOf,
+  type Opening,
 } from "@/core";
 import type { AsideFact } from "@/store/factRow";
 import type { JobFacts, Saving } from "@/store/jobFacts";
@@ -24,6 +21,7 @@ import type { PhotoRow } from "@/store/shelf";
 import { useDevice } from "./useDevice";
 import { useFacts } from "./useFacts";
 import { useIdentification } from "./useIdentification";
+import { useWiring } from "./useWiring";
 
 /** What every stage of a job works with: the facts' outcome, the verdicts, and the one way to add a fact. */
 export interface OpenJob {
@@ -59,6 +57,7 @@ export interface OpenSaving {
 const Context = createContext<OpenJob | null>(null);
 const SavingContext = createContext<OpenSaving | null>(null);
 const WorkingContext = createContext(false);
+const OpeningContext = createContext<Opening | null>(null);
 
 /** The open job; only inside {@link JobProvider}. */
 export function useJob(): OpenJob {
@@ -74,6 +73,11 @@ export function useSaving(): OpenSaving {
   return saving;
 }
 
+/** What came worked out with the page; null where it was not in time. */
+export function useOpening(): Opening | null {
+  return useContext(OpeningContext);
+}
+
 /** True while the answer is still that of the readings before. */
 export function useWorking(): boolean {
   return useContext(WorkingContext);
@@ -83,28 +87,23 @@ interface Props {
   readonly id: string;
   /** What the server had when the page was made; null where it did not answer. */
   readonly first: FactsSince | null;
+  /** What these facts come to; null where it was not worked out in time. */
+  readonly opening?: Opening | null;
   readonly children: ReactNode;
 }
 
 /** Opens a job for the stages inside. */
-export function JobProvider({ id, first, children }: Props) {
-  const [client] = useState(() => new QueryClient());
-  return (
-    <QueryClientProvider client={client}>
-      <Opened id={id} first={first}>
-        {children}
-      </Opened>
-    </QueryClientProvider>
-  );
-}
-
-function Opened({ id, first, children }: Props) {
+export function JobProvider({ id, first, opening = null, children }: Props) {
   const { store, state } = useFacts(id, first);
   const { facts, saving, unreadable, aside, photos } = state;
   const device = useDevice();
   const job = useMemo(() => deriveJob(facts, device), [facts, device]);
-  const { answer, working } = useIdentification(job);
-  const wiring = useWiring(job, answer);
+  const { answer, working } = useIdentification(
+    job,
+    opening?.identified ?? null,
+    usePathname().endsWith("/probe"),
+  );
+  const wiring = useWiring(job, answer, opening?.wired ?? null);
   const open = useMemo<OpenJob>(() => {
     const names = leadNames(job.leads);
     const byId = new Map(job.leads.map((lead) => [lead.id, lead]));
@@ -135,26 +134,10 @@ function Opened({ id, first, children }: Props) {
   return (
     <Context.Provider value={open}>
       <SavingContext.Provider value={kept}>
-        <WorkingContext.Provider value={working}>{children}</WorkingContext.Provider>
+        <OpeningContext.Provider value={opening}>
+          <WorkingContext.Provider value={working}>{children}</WorkingContext.Provider>
+        </OpeningContext.Provider>
       </SavingContext.Provider>
     </Context.Provider>
   );
-}
-
-/** The wiring, worked out anew only when something it hangs on changed, and after the verdict is on the page. */
-function useWiring(job: Job, answer: Identification | null): JobWiring {
-  const motor: KnownAnswer | null = answer && {
-    status: answer.status,
-    family: answer.family,
-    confidence: answer.confidence,
-    unread: answer.unread,
-    roles: answer.roles,
-    sections: answer.sections,
-    bonded: answer.bonded,
-  };
-  const key = useDeferredValue(JSON.stringify({ facts: wiringFactsOf(job), motor }));
-  return useMemo(() => {
-    const read = JSON.parse(key) as { facts: WiringFactsOfJob; motor: KnownAnswer | null };
-    return jobWiring(read.facts, read.motor);
-  }, [key]);
 }

@@ -11,6 +11,7 @@ import { asked } from "@/contract/call";
 import { listUnits, type UnitLine } from "@/contract/routes/jobs";
 import { PlainEntry } from "../parts/PlainEntry";
 import { PlainLink } from "../parts/PlainLink";
+import { serverQueries } from "../parts/serverQueries";
 import { TOUCH } from "../theme/theme";
 import { useJob } from "./JobContext";
 
@@ -26,14 +27,17 @@ export function UnitDialog({ onClose }: { onClose: () => void }) {
   });
   const [chosen, setChosen] = useState<string | null>(job.unit?.id ?? null);
   const name = draft.name.trim();
-  const found = useQuery({
-    queryKey: ["units", name],
-    enabled: name !== "" && chosen === null,
-    staleTime: 10_000,
-    retry: 0,
-    queryFn: async ({ signal }) =>
-      (await asked(listUnits, { query: { search: name, most: 6 }, signal })).units,
-  });
+  const found = useQuery(
+    {
+      queryKey: ["units", name],
+      enabled: name !== "" && chosen === null,
+      staleTime: 10_000,
+      retry: 0,
+      queryFn: async ({ signal }) =>
+        (await asked(listUnits, { query: { search: name, most: 6 }, signal })).units,
+    },
+    serverQueries(),
+  );
   const set = (change: Partial<typeof draft>) => setDraft({ ...draft, ...change });
   const take = (unit: UnitLine) => {
     setChosen(unit.id);

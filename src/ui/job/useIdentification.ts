@@ -1,8 +1,9 @@
 "use client";
 
-import { useEffect, useMemo, useRef, useState } from "react";
-import { type Identification, identify, type Job, sheetOf } from "@/core";
-import { type IdentifyAnswer, startIdentify } from "@/workers/identify";
+import { useMemo } from "react";
+import { type Identification, identifyQuestion, type Job, type Worked } from "@/core";
+import { identifying } from "@/workers/identify";
+import { useWorked } from "../parts/useWorked";
 
 /** What the readings say, as far as it is worked out. */
 export interface Identified {
@@ -12,72 +13,21 @@ export interface Identified {
   readonly working: boolean;
 }
 
-interface Known {
-  readonly sheet: string;
-  readonly answer: Identification | null;
-}
-
 /**
- * The identification of a job's readings, in a worker: a part table of many leads takes longer than a key press may
- * wait. One question is under way at a time, and the latest sheet is asked next. The first answer comes with the page,
- * and where a worker cannot run the page does the work itself.
+ * The identification of a job's readings, in a worker: a part table of many leads takes longer than a key press may wait.
+ *
+ * @param first what came with the page.
+ * @param soon whether readings are to be expected.
  */
-export function useIdentification(job: Job): Identified {
-  const sheet = useMemo(() => textOf(job), [job]);
-  const [known, setKnown] = useState<Known>(() => ({ sheet, answer: workedOutHere(sheet) }));
-  const [alone, setAlone] = useState(false);
-  const worker = useRef<Worker | null>(null);
-  const underWay = useRef(false);
-
-  useEffect(() => {
-    const fail = () => {
-      underWay.current = false;
-      setAlone(true);
-    };
-    let started: Worker;
-    try {
-      started = startIdentify();
-    } catch {
-      fail();
-      return;
-    }
-    worker.current = started;
-    underWay.current = false;
-    started.onmessage = ({ data }: MessageEvent<IdentifyAnswer>) => {
-      underWay.current = false;
-      setKnown({ sheet: data.sheet, answer: data.identification });
-    };
-    started.onerror = fail;
-    return () => {
-      started.terminate();
-      worker.current = null;
-    };
-  }, []);
-
-  useEffect(() => {
-    if (sheet === known.sheet || underWay.current) return;
-    if (alone || !worker.current || sheet === "") {
-      setKnown({ sheet, answer: workedOutHere(sheet) });
-      return;
-    }
-    underWay.current = true;
-    worker.current.postMessage({ sheet });
-  }, [sheet, known.sheet, alone]);
-
-  const working = sheet !== known.sheet;
-  const answer = working && !leadsStand(known.sheet, job) ? null : known.answer;
+export function useIdentification(
+  job: Job,
+  first: Worked<Identification | null> | null,
+  soon: boolean,
+): Identified {
+  const question = useMemo(() => identifyQuestion(job), [job]);
+  const { known, working } = useWorked(question, identifying, { first, none: null, soon });
+  const answer = known && (!working || leadsStand(known.question, job)) ? known.value : null;
   return useMemo(() => ({ answer, working }), [answer, working]);
-}
-
-/** The job's sheet as text; empty while there are too few leads for one. */
-function textOf(job: Job): string {
-  const sheet = sheetOf(job);
-  return sheet ? JSON.stringify(sheet) : "";
-}
-
-function workedOutHere(sheet: string): Identification | null {
-  const result = sheet === "" ? null : identify(JSON.parse(sheet));
-  return result?.ok ? result : null;
 }
 
 /** Whether every lead of an earlier sheet is still on the job: an answer that names others is not to be shown. */

@@ -1,7 +1,6 @@
 "use client";
 
 import { useEffect, useRef } from "react";
-import { sealOf } from "@/core";
 import { useJob } from "./JobContext";
 
 /** Seals the record once the signature that was asked for here is among its facts; gives the way to ask. */
@@ -11,8 +10,10 @@ export function useSealOnSigning(): (signature: string) => void {
   useEffect(() => {
     if (awaited.current === null || !facts.some(({ id }) => id === awaited.current)) return;
     awaited.current = null;
-    const seal = sealOf(facts);
-    if (seal) add(seal);
+    void import("./sealing").then(({ sealOf }) => {
+      const seal = sealOf(facts);
+      if (seal) add(seal);
+    });
   }, [facts, add]);
   return (signature) => {
     awaited.current = signature;

@@ -1,18 +1,27 @@
 "use client";
 
 import { useMemo } from "react";
-import { type Assumption, type CheckFinding, checkPlan, checkRetrofit } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { type Checked, checkQuestion } from "@/core";
+import { checking } from "@/workers/check";
+import { useJob, useOpening } from "../job/JobContext";
+import { useWorked } from "../parts/useWorked";
 
-/** The check of the plan as it stands now: run anew whenever a wire moves. */
-export function useWiringCheck(): {
-  weight: CheckFinding["weight"];
-  findings: readonly CheckFinding[];
-  assumes: readonly Assumption[];
-} | null {
+/** The check of the plan, as far as it is worked out. */
+export interface WiringCheck extends Checked {
+  /** True while the plan as it stands is being run: what is said is of the plan before, or nothing yet. */
+  readonly working: boolean;
+}
+
+const NOT_YET: WiringCheck = { weight: "again", findings: [], assumes: [], speeds: [], working: true };
+
+/** The check of the plan as it stands now, in a worker: run anew whenever a wire moves. Null where there is no plan. */
+export function useWiringCheck(): WiringCheck | null {
   const { wiring } = useJob();
+  const opening = useOpening();
+  const question = useMemo(() => checkQuestion(wiring), [wiring]);
+  const { known, working } = useWorked(question, checking, { first: opening?.checked ?? null, none: null });
   return useMemo(() => {
-    if (wiring.kind === "plan") return checkPlan(wiring.plan, wiring);
-    return wiring.kind === "retrofit" ? checkRetrofit(wiring.plan, wiring.plated) : null;
-  }, [wiring]);
+    if (question === "") return null;
+    return known?.value ? { ...known.value, working } : NOT_YET;
+  }, [question, known, working]);
 }

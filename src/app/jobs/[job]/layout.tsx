@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import { z } from "zod";
 import { database } from "@/server/database";
 import { jobStore } from "@/server/jobStore";
+import { openingOf } from "@/server/opening";
 import { shopOf } from "@/server/shop";
 import { JobProvider } from "@/ui/job/JobContext";
 
@@ -20,11 +21,13 @@ export default async function Layout({
 }) {
   const id = jobId.safeParse((await params).job);
   if (!id.success) notFound();
-  const first = await jobStore(database(), shopOf())
+  const shop = shopOf();
+  const first = await jobStore(database(), shop)
     .factsOf(id.data)
     .catch(() => null);
+  const opening = first && (await openingOf(shop, id.data, first));
   return (
-    <JobProvider id={id.data} first={first}>
+    <JobProvider id={id.data} first={first} opening={opening}>
       {children}
     </JobProvider>
   );

@@ -1,5 +1,6 @@
 import type { Winding } from "../../motor/network";
 import type { Break } from "../breaks";
+import { COOLING_MINUTES } from "../coolingMinutes";
 import { breakOf, type Hypothesis } from "../hypotheses";
 import type { Finding, Identification, NextProbe } from "../identification";
 import { capitalised, listed } from "../reasoning";
@@ -11,9 +12,6 @@ import { type FindingContext, idsOf, wordOf } from "./context";
 const CONDEMNED = 0.95;
 /** Builds under this are not listed as in the running. */
 const LEAST_LISTED = 0.01;
-
-/** Minutes that a hot protector is given to close before the motor is read again. */
-export const COOLING_MINUTES = 30;
 
 /** Broken builds that part the leads in the same way: to the meter they are one. */
 interface OpenCase {

@@ -1,3 +1,4 @@
+import { feedingOf } from "../../machine/feedingOf";
 import type { StartContact } from "../../machine/operatingPoint";
 import type { Solution } from "../../machine/solve";
 import { formatRotation } from "../../quantity/rotation";
@@ -107,10 +108,10 @@ export function runningFindings(outcome: StateOutcome, plan: WiringPlan, run: Mo
 function turn(outcome: StateOutcome, plan: WiringPlan, run: MotorToRun): string {
   const way = turnOf(plan, run, outcome);
   if (way) return formatRotation(way);
-  const { feeding, unproved, plugTurned } = run.motor;
+  const { unproved, plugTurned } = run.motor;
   const reversed = outcome.wanted?.reversed === true;
   if (plugTurned && !reversed) return "the other way than before, by its plug (bump it: that tells which)";
-  if (feeding.bumpTells || unproved.length > 0)
+  if (feedingOf(run.motor).bumpTells || unproved.length > 0)
     return reversed
       ? "the other way than before (bump it: that tells which)"
       : "one way (bump it: that tells which)";

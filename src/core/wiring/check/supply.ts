@@ -1,3 +1,4 @@
+import { feedingOf } from "../../machine/feedingOf";
 import type { WiringPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 import { type MotorToRun, type RightRun, VOLTS_TAKEN } from "./outcome";
@@ -22,7 +23,7 @@ function voltsFindings(
   const [low, high] = [rating.leastVolts[set], rating.volts[set]];
   const { volts } = made.supply;
   if (volts >= low * (1 - VOLTS_TAKEN) && volts <= high * (1 + VOLTS_TAKEN))
-    return lowSystem(volts, low, motor.feeding.twoVoltages);
+    return lowSystem(volts, low, feedingOf(motor).twoVoltages);
   const over = volts > high;
   // The linear model: iron that saturates draws still more.
   const amps = over
@@ -33,7 +34,7 @@ function voltsFindings(
       code: "setting",
       weight: "stop",
       says: `The supply is ${Math.round(volts)} V and the motor, as ${rating.insideSetting ? "it is set" : "joined"}, is for ${Math.round(high)} V: ${over ? `its iron saturates and it burns in seconds${amps}` : "a weak field, it hangs and overheats"}.`,
-      mend: mendOf(over, motor.feeding.twoVoltages, fitted, volts),
+      mend: mendOf(over, feedingOf(motor).twoVoltages, fitted, volts),
     }),
   ];
 }

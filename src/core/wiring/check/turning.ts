@@ -1,3 +1,4 @@
+import { feedingOf } from "../../machine/feedingOf";
 import { familyById } from "../../motor/families";
 import { formatRotation } from "../../quantity/rotation";
 import type { Turn, WiringPlan } from "../plan";
@@ -12,7 +13,7 @@ type Way = NonNullable<Turn["needed"]>;
  */
 export function turnOf(plan: WiringPlan, { motor }: MotorToRun, { point }: StateOutcome): Way | null {
   const { asDrawn } = plan.turn;
-  if (!asDrawn || motor.feeding.bumpTells || motor.unproved.length > 0) return null;
+  if (!asDrawn || feedingOf(motor).bumpTells || motor.unproved.length > 0) return null;
   if (!point || point.outcome === "stalls") return null;
   return point.outcome === "runs" ? asDrawn : other(asDrawn);
 }

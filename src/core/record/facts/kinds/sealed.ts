@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { text } from "../../../quantity/text";
-import { DIGEST } from "../../digest";
+import { DIGEST } from "../../digestForm";
 import { factKind, named } from "../kind";
 
 /** The record sealed as it stands: a hash over the facts named. It changes nothing of the job. */
