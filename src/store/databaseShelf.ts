@@ -1,4 +1,4 @@
-import { Dexie, type Table } from "dexie";
+import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { Fact } from "@/core";
 import { DATABASE_NAME } from "./anythingWaiting";
 import type { FactRow, KeptJob, Standing } from "./factRow";
@@ -16,125 +16,179 @@ interface JobRow {
   readonly learned: number;
 }
 
-/**
- * The shelf in the browser's own database (IndexedDB). Strict durability: what is kept is on the disk when the promise
- * resolves, and outlives the browser and the machine.
- */
-export class DatabaseShelf extends Dexie implements Shelf {
-  readonly lasting = true;
-  private readonly facts!: Table<NumberedRow, number>;
-  private readonly seen!: Table<JobRow, string>;
-  private readonly sending!: Table<PhotoRow, string>;
+interface Shelves extends DBSchema {
+  facts: {
+    key: number;
+    value: NumberedRow;
+    indexes: {
+      job: string;
+      standing: Standing;
+      "[job+id]": [string, string];
+      "[job+standing]": [string, Standing];
+    };
+  };
+  seen: { key: string; value: JobRow };
+  sending: { key: string; value: PhotoRow };
+}
 
-  constructor(name = DATABASE_NAME) {
-    super(name, { chromeTransactionDurability: "strict" });
-    this.version(1).stores({
-      facts: "++n, &[job+id], [job+standing], job, standing",
-      seen: "job",
-      sending: "id",
-    });
+/** The form of the database; a browser that was here before has it under this number. */
+const VERSION = 10;
+/** On the disk when the promise resolves: it outlives the browser and the machine. */
+const STRICT = { durability: "strict" } as const;
+const OWN: readonly Standing[] = ["waiting", "sent", "aside"];
+
+/** The shelf in the browser's own database (IndexedDB), with strict durability for all that is written. */
+export class DatabaseShelf implements Shelf {
+  readonly lasting = true;
+  private opened: Promise<IDBPDatabase<Shelves>> | null = null;
+
+  constructor(private readonly name = DATABASE_NAME) {}
+
+  /** Opens the database, or makes it; rejects where the browser keeps nothing. */
+  async open(): Promise<void> {
+    await this.database();
   }
 
   async load(job: string): Promise<KeptJob> {
-    return this.transaction("r", this.facts, this.seen, async () => {
-      const rows = await this.facts.where({ job }).sortBy("n");
-      return { rows: sorted(rows), arrival: (await this.seen.get(job))?.arrival ?? 0 };
-    });
+    const tx = (await this.database()).transaction(["facts", "seen"]);
+    const [rows, seen] = await Promise.all([
+      tx.objectStore("facts").index("job").getAll(job),
+      tx.objectStore("seen").get(job),
+    ]);
+    return { rows: sorted(rows), arrival: seen?.arrival ?? 0 };
   }
 
   async jobs(most: number): Promise<string[]> {
-    const latest: string[] = [];
-    const known = new Set<string>();
-    await this.facts
-      .orderBy("n")
-      .reverse()
-      .until(() => latest.length >= most)
-      .each(({ job }) => {
-        if (known.has(job)) return;
-        known.add(job);
-        latest.push(job);
-      });
-    return latest;
+    const latest = new Set<string>();
+    const tx = (await this.database()).transaction("facts");
+    let cursor = await tx.store.openCursor(null, "prev");
+    while (cursor && latest.size < most) {
+      latest.add(cursor.value.job);
+      cursor = await cursor.continue();
+    }
+    return [...latest];
   }
 
   async own(job: string): Promise<FactRow[]> {
-    const standings: readonly Standing[] = ["waiting", "sent", "aside"];
-    return this.facts
-      .where("[job+standing]")
-      .anyOf(standings.map((standing) => [job, standing]))
-      .sortBy("n");
+    const index = (await this.database()).transaction("facts").store.index("[job+standing]");
+    const rows = await Promise.all(OWN.map((standing) => index.getAll(IDBKeyRange.only([job, standing]))));
+    return rows.flat().sort((a, b) => (a.n ?? 0) - (b.n ?? 0));
   }
 
   async put(rows: readonly FactRow[]): Promise<void> {
-    await this.transaction("rw", this.facts, async () => {
-      for (const row of rows) {
-        const there = await this.facts.where("[job+id]").equals([row.job, row.id]).count();
-        if (there === 0) await this.facts.add({ ...row });
-      }
-    });
+    const tx = (await this.database()).transaction("facts", "readwrite", STRICT);
+    const ids = tx.store.index("[job+id]");
+    for (const row of rows)
+      if ((await ids.count(IDBKeyRange.only([row.job, row.id]))) === 0) await tx.store.add({ ...row });
+    await tx.done;
   }
 
   async learn(job: string, facts: readonly Fact[], arrival: number): Promise<void> {
-    await this.transaction("rw", this.facts, this.seen, async () => {
-      const known = (await this.seen.get(job)) ?? { job, arrival: 0, learned: 0 };
-      const before = await this.facts
-        .where("[job+id]")
-        .anyOf(facts.map(({ id }) => [job, id]))
-        .toArray();
-      const byId = new Map(before.map((row) => [row.id, row]));
-      const news = facts
-        .filter(({ id }) => byId.get(id)?.standing !== "kept")
-        .map((fact, i): NumberedRow => {
-          const n = byId.get(fact.id)?.n;
-          const row = { job, id: fact.id, fact, standing: "kept" as const, order: known.learned + i };
-          return n === undefined ? row : { ...row, n };
-        });
-      await this.facts.bulkPut(news);
-      await this.seen.put({
+    const tx = (await this.database()).transaction(["facts", "seen"], "readwrite", STRICT);
+    const [store, jobs] = [tx.objectStore("facts"), tx.objectStore("seen")];
+    const ids = store.index("[job+id]");
+    const known = (await jobs.get(job)) ?? { job, arrival: 0, learned: 0 };
+    const before = await Promise.all(facts.map(({ id }) => ids.get(IDBKeyRange.only([job, id]))));
+    const news = facts.flatMap((fact, i) =>
+      before[i]?.standing === "kept" ? [] : [{ fact, row: before[i] }],
+    );
+    await Promise.all([
+      ...news.map(({ fact, row }, i) =>
+        store.put({
+          job,
+          id: fact.id,
+          fact,
+          standing: "kept",
+          order: known.learned + i,
+          ...(row?.n === undefined ? {} : { n: row.n }),
+        }),
+      ),
+      jobs.put({
         job,
         arrival: Math.max(known.arrival, arrival),
         learned: known.learned + news.length,
-      });
-    });
+      }),
+    ]);
+    await tx.done;
   }
 
   async waiting(): Promise<FactRow[]> {
-    return this.facts.where({ standing: "waiting" }).sortBy("n");
+    return (await this.database()).getAllFromIndex("facts", "standing", "waiting");
   }
 
   async mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void> {
-    await this.facts
-      .where("[job+id]")
-      .anyOf(ids.map((id) => [job, id]))
-      .and((row) => row.standing !== "kept")
-      .modify({ standing, ...(says === undefined ? {} : { says }) });
+    const tx = (await this.database()).transaction("facts", "readwrite", STRICT);
+    const index = tx.store.index("[job+id]");
+    for (const id of ids) {
+      const row = await index.get(IDBKeyRange.only([job, id]));
+      if (row && row.standing !== "kept")
+        await tx.store.put({ ...row, standing, ...(says === undefined ? {} : { says }) });
+    }
+    await tx.done;
   }
 
   async waitAgain(): Promise<void> {
-    await this.transaction("rw", this.facts, this.seen, async () => {
-      await this.facts
-        .where("standing")
-        .anyOf("kept", "sent")
-        .modify((row) => {
-          Object.assign(row, waitingAgain(row));
-        });
-      await this.seen.toCollection().modify({ arrival: 0 });
-    });
+    const tx = (await this.database()).transaction(["facts", "seen"], "readwrite", STRICT);
+    for (let at = await tx.objectStore("facts").openCursor(); at; at = await at.continue())
+      await at.update(waitingAgain(at.value));
+    for (let at = await tx.objectStore("seen").openCursor(); at; at = await at.continue())
+      await at.update({ ...at.value, arrival: 0 });
+    await tx.done;
   }
 
   async drop(job: string, id: string): Promise<void> {
-    await this.facts.where("[job+id]").equals([job, id]).delete();
+    const tx = (await this.database()).transaction("facts", "readwrite", STRICT);
+    const key = await tx.store.index("[job+id]").getKey(IDBKeyRange.only([job, id]));
+    if (key !== undefined) await tx.store.delete(key);
+    await tx.done;
   }
 
   async photos(): Promise<PhotoRow[]> {
-    return this.sending.toArray();
+    return (await this.database()).getAll("sending");
   }
 
   async putPhoto(photo: PhotoRow): Promise<void> {
-    await this.sending.put(photo);
+    const tx = (await this.database()).transaction("sending", "readwrite", STRICT);
+    await tx.store.put(photo);
+    await tx.done;
   }
 
   async dropPhoto(id: string): Promise<void> {
-    await this.sending.delete(id);
+    const tx = (await this.database()).transaction("sending", "readwrite", STRICT);
+    await tx.store.delete(id);
+    await tx.done;
+  }
+
+  private database(): Promise<IDBPDatabase<Shelves>> {
+    this.opened ??= this.openAnew();
+    return this.opened;
+  }
+
+  private async openAnew(): Promise<IDBPDatabase<Shelves>> {
+    const again = () => {
+      this.opened = null;
+    };
+    try {
+      return await openDB<Shelves>(this.name, VERSION, {
+        upgrade(database) {
+          const facts = database.createObjectStore("facts", { keyPath: "n", autoIncrement: true });
+          facts.createIndex("job", "job");
+          facts.createIndex("standing", "standing");
+          facts.createIndex("[job+id]", ["job", "id"], { unique: true });
+          facts.createIndex("[job+standing]", ["job", "standing"]);
+          database.createObjectStore("seen", { keyPath: "job" });
+          database.createObjectStore("sending", { keyPath: "id" });
+        },
+        // A newer version of the page wants another form of it: this one makes way, and asks again when it has to.
+        blocking(_, __, event) {
+          (event.target as IDBDatabase | null)?.close();
+          again();
+        },
+        terminated: again,
+      });
+    } catch (error) {
+      again();
+      throw error;
+    }
   }
 }

@@ -1,4 +1,5 @@
 import "fake-indexeddb/auto";
+import { openDB } from "idb";
 import { v7 as uuid } from "uuid";
 import { describe, expect, it, vi } from "vitest";
 import type { Fact } from "@/core";
@@ -117,14 +118,17 @@ describe("whether anything waits", () => {
 
 describe("where the browser keeps nothing", () => {
   it("what is entered is held in memory and is there to be sent, and the shelf says so", async () => {
-    const database = new DatabaseShelf(uuid());
-    const shelf = new SafeShelf(database);
+    const name = uuid();
+    const shelf = new SafeShelf(new DatabaseShelf(name));
     await shelf.put([waitingRow(JOB, made("kept"))]);
     expect(shelf.lasting).toBe(true);
-    database.close({ disableAutoOpen: true });
+    // A newer version of the page has the database in its own form.
+    const newer = await openDB(name, 99);
     await shelf.put([waitingRow(JOB, made("held"))]);
     expect(shelf.lasting).toBe(false);
     expect(titles(await shelf.waiting())).toEqual(["held"]);
+    expect(await newer.count("facts")).toBe(1);
+    newer.close();
     expect(new SafeShelf(null).lasting).toBe(false);
   });
 });
