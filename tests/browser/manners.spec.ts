@@ -88,9 +88,25 @@ test("the first page brings at most 200 kB of compressed JavaScript", async ({ p
   expect(bytes).toBeLessThan(200_000);
 });
 
+test("no stage brings more than 310 kB of compressed JavaScript to the page", async ({ page }) => {
+  await openDemo(page, "probe");
+  for (const stage of ["safe", "trace", "plate", "match", "probe", "cap", "land", "prove", "record"]) {
+    await page.goto(page.url().replace(/\w+$/, stage), { waitUntil: "networkidle" });
+    const bytes = await page.evaluate(() =>
+      performance
+        .getEntriesByType("resource")
+        .filter(({ name }) => /\.js(\?|$)/.test(name))
+        .reduce((sum, one) => sum + (one as PerformanceResourceTiming).encodedBodySize, 0),
+    );
+    expect(bytes, stage).toBeGreaterThan(100_000);
+    expect(bytes, stage).toBeLessThan(310_000);
+  }
+});
+
 for (const [size, viewport] of [
   ["1280 × 800", { width: 1280, height: 800 }],
   ["390 × 844", { width: 390, height: 844 }],
+  ["320 × 640", { width: 320, height: 640 }],
 ] as const) {
   for (const scheme of ["Day", "Attic"] as const) {
     const where = `at ${size} in ${scheme}`;

@@ -2,20 +2,28 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import { hasNewMotor, parseCapacitor, readPlate } from "@/core";
 import { plateOverLabel } from "@/core/capacitor";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
+import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { PlainLink } from "../parts/PlainLink";
 import { Verdict } from "../parts/Verdict";
 import { CapacitorTests } from "./CapacitorTests";
-import { DischargePanel } from "./DischargePanel";
-import { LikeForLikeView } from "./LikeForLikeView";
 import { OldCapacitor } from "./OldCapacitor";
 import { RunPlanView } from "./RunPlanView";
-import { StartPanel } from "./StartPanel";
 import { useShelf } from "./useShelf";
+
+const LikeForLikeView = dynamic(() => import("./LikeForLikeView").then((made) => made.LikeForLikeView), {
+  loading: Coming,
+});
+
+const StartPanel = dynamic(() => import("./StartPanel").then((made) => made.StartPanel), { loading: Coming });
+const DischargePanel = dynamic(() => import("./DischargePanel").then((made) => made.DischargePanel), {
+  loading: Coming,
+});
 
 /** Cap: which capacitor goes in, tests of the old ones, and their discharge. */
 export function CapStage() {
@@ -31,7 +39,10 @@ export function CapStage() {
       }}
     >
       <Box sx={{ display: "grid", gap: 5, alignContent: "start", minWidth: 0 }}>
-        <Which plates={plates} shelf={shelf} />
+        {/* What follows waits below the screen: it would jump when the truck's parts come. */}
+        <Box sx={{ minHeight: shelf.isPending ? { xs: "100vh", md: 0 } : 0 }}>
+          <Which plates={plates} shelf={shelf} />
+        </Box>
         <Fold
           title="Start capacitor"
           summary={

@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { sourceWords } from "@/core";
-import type { Assumption, CheckFinding, FittedMotor } from "@/core/wiring";
+import type { Assumption, FittedMotor } from "@/core/wiring";
 import { keepDeviceName, MOST_NAME_LETTERS, useDeviceName } from "../job/deviceName";
 import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
@@ -14,12 +14,7 @@ import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { FindingList } from "./FindingList";
 import { useWireName } from "./useWireName";
-
-interface Check {
-  readonly weight: CheckFinding["weight"];
-  readonly findings: readonly CheckFinding[];
-  readonly assumes: readonly Assumption[];
-}
+import type { WiringCheck } from "./useWiringCheck";
 
 const SUMMARY = {
   stop: "Stop: not to be powered like this",
@@ -28,7 +23,7 @@ const SUMMARY = {
 } as const;
 
 /** What the planned circuit does in every state of the equipment, run before anyone turns the power on. */
-export function CheckPanel({ check }: { check: Check }) {
+export function CheckPanel({ check }: { check: WiringCheck }) {
   const { wiring } = useJob();
   const name = useWireName();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
@@ -40,8 +35,12 @@ export function CheckPanel({ check }: { check: Check }) {
   return (
     <Box component="section" aria-label="Check">
       <Typography variant="h2">Run before power</Typography>
-      <Box aria-live="polite" sx={{ mt: 1 }}>
-        <Verdict weight={check.weight} word={SUMMARY[check.weight]} />
+      <Box aria-live="polite" aria-busy={check.working} sx={{ mt: 1 }}>
+        {check.working ? (
+          <Verdict weight="open" word="Being run …" />
+        ) : (
+          <Verdict weight={check.weight} word={SUMMARY[check.weight]} />
+        )}
       </Box>
       <Assumed assumes={check.assumes} />
       <Box
@@ -121,7 +120,7 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
 }
 
 /** A plan with a stop is not marked ready; whoever goes on all the same writes down why. */
-function Ready({ check }: { check: Check }) {
+function Ready({ check }: { check: WiringCheck }) {
   const { job, add } = useJob();
   const known = useDeviceName();
   const day = useLocalDay(job.ready?.at ?? "");
@@ -147,6 +146,7 @@ function Ready({ check }: { check: Check }) {
       <Button
         className="no-print"
         variant="contained"
+        disabled={check.working}
         sx={{ mt: 3, minHeight: TOUCH, px: 6 }}
         onClick={() => add({ kind: "ready", ready: true })}
       >

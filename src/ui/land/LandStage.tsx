@@ -1,27 +1,35 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
-import { lazy, Suspense } from "react";
+import dynamic from "next/dynamic";
+import { feedingOf } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
+import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { CheckPanel } from "./CheckPanel";
 import { DrawingPanel } from "./DrawingPanel";
-import { KickPanel } from "./KickPanel";
 import { LandedOn } from "./LandedOn";
 import { MarksPanel } from "./MarksPanel";
 import { NotYet } from "./NotYet";
-import { SettingPanel } from "./SettingPanel";
 import { SetVolts } from "./SetVolts";
 import { StepList } from "./StepList";
-import { SupplyPanel } from "./SupplyPanel";
 import { useSteps } from "./useSteps";
 import { useWiringCheck } from "./useWiringCheck";
-import { VoltagePanel } from "./VoltagePanel";
+
+const KickPanel = dynamic(() => import("./KickPanel").then((made) => made.KickPanel), { loading: Coming });
+const SettingPanel = dynamic(() => import("./SettingPanel").then((made) => made.SettingPanel), {
+  loading: Coming,
+});
+const VoltagePanel = dynamic(() => import("./VoltagePanel").then((made) => made.VoltagePanel), {
+  loading: Coming,
+});
+const SupplyPanel = dynamic(() => import("./SupplyPanel").then((made) => made.SupplyPanel), {
+  loading: Coming,
+});
 
 /** Its charts are heavy: brought when somebody unfolds them. */
-const RunPanel = lazy(() => import("./RunPanel").then((made) => ({ default: made.RunPanel })));
+const RunPanel = dynamic(() => import("./RunPanel").then((made) => made.RunPanel), { loading: Coming });
 
 /** Land: the plan to follow one wire at a time beside its drawing, and the check that runs it before power. */
 export function LandStage() {
@@ -33,7 +41,7 @@ export function LandStage() {
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: { xs: 5, md: 6 } }}>
       {work ? null : begun ? <NotYet /> : <SetVolts />}
-      <LandedOn planned={work !== null} />
+      <LandedOn check={work ? check : null} />
       {work && check ? (
         <Box
           sx={{
@@ -78,7 +86,7 @@ function More() {
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   return (
     <Box className="no-print">
-      {wiring.kind === "plan" && wiring.motor.feeding.endsMatter.length > 0 ? <Ends /> : null}
+      {wiring.kind === "plan" && feedingOf(wiring.motor).endsMatter.length > 0 ? <Ends /> : null}
       <InsideSetting />
       <Fold
         title="Which supply it is"
@@ -86,16 +94,14 @@ function More() {
       >
         <SupplyPanel />
       </Fold>
-      {wiring.kind === "plan" && wiring.motor.feeding.twoVoltages ? (
+      {wiring.kind === "plan" && feedingOf(wiring.motor).twoVoltages ? (
         <Fold title="Voltage setting" summary={`set for the ${wiring.plan.setting} volts by this plan`}>
           <VoltagePanel />
         </Fold>
       ) : null}
       {wiring.kind === "plan" ? (
         <Fold title="Run it on screen" summary="choose a call, change something, see the difference">
-          <Suspense fallback={<Typography role="status">Coming …</Typography>}>
-            <RunPanel />
-          </Suspense>
+          <RunPanel />
         </Fold>
       ) : null}
     </Box>

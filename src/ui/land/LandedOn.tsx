@@ -2,28 +2,20 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import { useJob } from "../job/JobContext";
+import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
-import { EquipmentChoice } from "../trace/EquipmentChoice";
-import { Wishes } from "./Wishes";
+import type { WiringCheck } from "./useWiringCheck";
+
+const LandedOnChoice = dynamic(() => import("./LandedOnChoice").then((made) => made.LandedOnChoice), {
+  loading: Coming,
+});
 
 /** The equipment, and what a person chooses of the plan: one line once it is planned. */
-export function LandedOn({ planned }: { planned: boolean }) {
+export function LandedOn({ check }: { check: WiringCheck | null }) {
   const { wiring } = useJob();
-  const inside = (
-    <Box
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" },
-        gap: 4,
-        maxWidth: 900,
-        alignItems: "start",
-      }}
-    >
-      <EquipmentChoice />
-      {planned ? <Wishes /> : null}
-    </Box>
-  );
+  const inside = <LandedOnChoice check={check} />;
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit")
     return (
       <Box component="section" aria-label="What it is landed on" className="no-print">

@@ -4,21 +4,26 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import NextLink from "next/link";
 import { useState } from "react";
 import { readPlate } from "@/core";
 import { differences, type Offer, RETROFIT_STEPS, type RuledOut, retrofitSize } from "@/core/replacement";
 import { needOf } from "@/core/stock";
-import { RunPlanView } from "../cap/RunPlanView";
 import { TakeButton } from "../cap/TakeButton";
 import { useShelf } from "../cap/useShelf";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
+import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { WholePlateEntry } from "../plate/WholePlateEntry";
-import { Mounting } from "./Mounting";
 import { OfferLine } from "./OfferLine";
 import { useMatches } from "./useMatches";
+
+const Mounting = dynamic(() => import("./Mounting").then((made) => made.Mounting), { loading: Coming });
+const RunPlanView = dynamic(() => import("../cap/RunPlanView").then((made) => made.RunPlanView), {
+  loading: Coming,
+});
 
 const SHOWN_FIRST = 6;
 

@@ -19,6 +19,7 @@ import { useJob } from "../job/JobContext";
 import { CAUSE_NAMES } from "../parts/causeNames";
 import { LocalDay } from "../parts/LocalDay";
 import { PlainLink } from "../parts/PlainLink";
+import { serverQueries } from "../parts/serverQueries";
 import { useLocalDay } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
 
@@ -37,13 +38,16 @@ export function MetBefore() {
     })),
     windingC: job.conditions.windingC ?? null,
   };
-  const { data } = useQuery({
-    queryKey: ["met-before", read],
-    enabled: read.readings.length >= FINGERPRINT_READINGS,
-    staleTime: 60_000,
-    retry: 0,
-    queryFn: async ({ signal }) => (await asked(askMetBefore, { body: read, signal })).met,
-  });
+  const { data } = useQuery(
+    {
+      queryKey: ["met-before", read],
+      enabled: read.readings.length >= FINGERPRINT_READINGS,
+      staleTime: 60_000,
+      retry: 0,
+      queryFn: async ({ signal }) => (await asked(askMetBefore, { body: read, signal })).met,
+    },
+    serverQueries(),
+  );
   const [first, ...others] = data ?? [];
   if (!first) return null;
   return (

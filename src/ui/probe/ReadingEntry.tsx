@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import {
   type ClipboardEvent,
   type FormEvent,
@@ -24,10 +25,11 @@ import { WHEN_SLOW } from "../parts/whenSlow";
 import { MONO, TOUCH } from "../theme/theme";
 import { readEntry } from "./entryGrammar";
 import { Keypad } from "./Keypad";
-import { LiveMeter } from "./LiveMeter";
-import { PasteEntry } from "./PasteEntry";
 import { allPairs, sameTarget, type Target } from "./target";
 import type { MeterSource } from "./useMeter";
+
+const LiveMeter = dynamic(() => import("./LiveMeter").then((made) => made.LiveMeter));
+const PasteEntry = dynamic(() => import("./PasteEntry").then((made) => made.PasteEntry));
 
 interface Props {
   readonly target: Target | null;

@@ -3,12 +3,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import { useState } from "react";
 import { turnedBy } from "@/core";
 import type { Diagnosis, ProvingObservation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { Choice } from "../parts/Choice";
+import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";
 import { PlainLink } from "../parts/PlainLink";
@@ -16,9 +18,7 @@ import { useWakeLock } from "../parts/useWakeLock";
 import { type Shown, Verdict } from "../parts/Verdict";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { TOUCH } from "../theme/theme";
-import { AirPanel } from "./AirPanel";
 import { CauseList } from "./CauseList";
-import { CheckUp } from "./CheckUp";
 import { askWords, howWords } from "./checkWords";
 import { ExpectedTable } from "./ExpectedTable";
 import { InstrumentsFold, ReadInstruments } from "./Instruments";
@@ -28,6 +28,9 @@ import { SeenEntry } from "./SeenEntry";
 import { SignOff, unseenOf } from "./SignOff";
 import { useDiagnosis } from "./useDiagnosis";
 import { useNames } from "./useNames";
+
+const AirPanel = dynamic(() => import("./AirPanel").then((made) => made.AirPanel), { loading: Coming });
+const CheckUp = dynamic(() => import("./CheckUp").then((made) => made.CheckUp), { loading: Coming });
 
 /** Prove: the first power, what is to be seen, what was seen, and what it means. */
 export function ProveStage() {

@@ -4,7 +4,6 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { readingsCsv } from "@/core";
 import { useJob } from "../job/JobContext";
 import { saveFile } from "../parts/saveFile";
 import { TOUCH } from "../theme/theme";
@@ -24,6 +23,13 @@ export function RecordFiles() {
     saveFile(new Blob([made.bytes as Uint8Array<ArrayBuffer>], { type: made.type }), made.name);
     setSays(`Saved as ${made.name}.`);
   };
+  const saveReadings = async () => {
+    const { readingsCsv } = await import("./readingsFile");
+    saveFile(
+      new Blob([readingsCsv(job)], { type: "text/csv;charset=utf-8" }),
+      `readings-${id.slice(0, 8)}.csv`,
+    );
+  };
   return (
     <Box component="section" aria-label="Files">
       <Typography variant="h2" sx={{ mb: 2 }}>
@@ -41,12 +47,7 @@ export function RecordFiles() {
         <Button
           color="inherit"
           disabled={job.pairReadings.length + job.shellReadings.length === 0}
-          onClick={() =>
-            saveFile(
-              new Blob([readingsCsv(job)], { type: "text/csv;charset=utf-8" }),
-              `readings-${id.slice(0, 8)}.csv`,
-            )
-          }
+          onClick={() => void saveReadings()}
           sx={{ minHeight: TOUCH }}
         >
           Readings as a table

@@ -76,7 +76,12 @@ export function RecordStage() {
           className="no-print"
           sx={{ mt: 3, display: "flex", gap: 3, flexWrap: "wrap", alignItems: "center" }}
         >
-          <Button variant="contained" sx={{ minHeight: TOUCH, px: 6 }} onClick={() => window.print()}>
+          <Button
+            variant="contained"
+            sx={{ minHeight: TOUCH, px: 6 }}
+            disabled={check?.working}
+            onClick={() => window.print()}
+          >
             Print the label
           </Button>
           <LabelFiles content={content} />

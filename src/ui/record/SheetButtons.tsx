@@ -6,13 +6,11 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { call } from "@/contract/call";
 import { getPhoto } from "@/contract/routes/jobs";
-import { jobSheet, type LabelContent, provingSheetOf, sealState } from "@/core";
-import { diagnose } from "@/core/proving";
-import { FRAME, wiringDrawing } from "@/core/wiring";
+import type { LabelContent } from "@/core";
+import { FRAME } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { useWireName } from "../land/useWireName";
 import { saveFile } from "../parts/saveFile";
-import { localDay } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
 import type { Paper } from "./sheetPdf";
 
@@ -26,22 +24,13 @@ export function SheetButtons({ label }: { label: LabelContent }) {
     // The word is on the page before the work begins.
     await new Promise((resolve) => setTimeout(resolve));
     try {
-      const { sheetPdf } = await import("./sheetPdf");
-      const proved = provingSheetOf(job, answer, wiring);
-      const diagnosis = proved ? diagnose(proved) : null;
-      const sheet = jobSheet({
+      const { madeSheet } = await import("./madeSheet");
+      const bytes = await madeSheet(paper, {
         job,
+        facts,
+        answer,
         wiring,
         label,
-        diagnosis: diagnosis?.ok ? diagnosis : null,
-        seal: sealState(facts),
-        short: name,
-        today: localDay(new Date()),
-        dayOf: localDay,
-      });
-      const drawn = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring : null;
-      const bytes = await sheetPdf(sheet, paper, {
-        drawing: drawn ? wiringDrawing(drawn.plan, drawn.leads) : null,
         looks: { name, colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour) },
         photo: async (photo) => {
           const called = await call(getPhoto, { params: { job: id, photo } });

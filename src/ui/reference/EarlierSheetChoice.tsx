@@ -11,6 +11,7 @@ import { deriveJob, leadNames, referenceFromEarlier } from "@/core";
 import { factsAtServer } from "@/store/factsAtServer";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
+import { serverQueries } from "../parts/serverQueries";
 import { localDay } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
 
@@ -22,12 +23,15 @@ export function EarlierSheetChoice() {
   const { id, job, names, add } = useJob();
   const [chosen, setChosen] = useState("");
   const [says, setSays] = useState<string | null>(null);
-  const jobs = useQuery({
-    queryKey: ["earlier-jobs"],
-    staleTime: 30_000,
-    retry: 1,
-    queryFn: async ({ signal }) => (await asked(listJobs, { signal })).jobs,
-  });
+  const jobs = useQuery(
+    {
+      queryKey: ["earlier-jobs"],
+      staleTime: 30_000,
+      retry: 1,
+      queryFn: async ({ signal }) => (await asked(listJobs, { signal })).jobs,
+    },
+    serverQueries(),
+  );
   const others = (jobs.data ?? []).filter((other) => other.id !== id);
 
   const take = async () => {

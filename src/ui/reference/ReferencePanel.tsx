@@ -3,6 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import { useMemo, useState } from "react";
 import {
   comparison,
@@ -15,11 +16,16 @@ import {
   USUAL_TOLERANCE_PERCENT,
 } from "@/core";
 import { useJob } from "../job/JobContext";
+import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
 import { type Shown, Verdict } from "../parts/Verdict";
 import { MONO, TOUCH } from "../theme/theme";
-import { EarlierSheetChoice } from "./EarlierSheetChoice";
+
+const EarlierSheetChoice = dynamic(
+  () => import("./EarlierSheetChoice").then((made) => made.EarlierSheetChoice),
+  { loading: Coming },
+);
 
 const WEIGHT: Readonly<Record<ReferenceVerdict["overall"], Shown>> = {
   good: "good",

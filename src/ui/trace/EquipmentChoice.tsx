@@ -3,13 +3,18 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import { useState } from "react";
 import { COMPARTMENTS, type Compartment, compartment, compartmentById } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { rememberedSchool } from "../land/rememberedSchool";
 import { Choice } from "../parts/Choice";
-import { EquipmentEditor } from "./EquipmentEditor";
+import { Coming } from "../parts/Coming";
 import { useOwnEquipment } from "./useOwnEquipment";
+
+const EquipmentEditor = dynamic(() => import("./EquipmentEditor").then((made) => made.EquipmentEditor), {
+  loading: Coming,
+});
 
 /** What the motor is landed on: ready-made or the shop's own, copied into the job, to be edited there. */
 export function EquipmentChoice() {

@@ -1,12 +1,13 @@
 "use client";
 
-import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
 import { asked, type Called, call } from "@/contract/call";
 import { deleteEquipment, listEquipment, putEquipment } from "@/contract/routes/equipment";
 import { type Compartment, compartment } from "@/core/wiring";
+import { serverQueries } from "../parts/serverQueries";
 
 const OWN = "own-";
 const KEY = ["own-equipment"];
@@ -20,17 +21,20 @@ function keptUnder({ id }: Pick<Compartment, "id">): string | null {
 
 /** The shop's own equipment, to choose from, to keep in and to take out of. */
 export function useOwnEquipment() {
-  const client = useQueryClient();
+  const client = serverQueries();
   const [trouble, setTrouble] = useState<string | null>(null);
-  const list = useQuery({
-    queryKey: KEY,
-    retry: 1,
-    queryFn: async ({ signal }): Promise<readonly Compartment[]> =>
-      (await asked(listEquipment, { signal })).equipment.flatMap(({ made }) => {
-        const read = compartment.safeParse(made);
-        return read.success ? [read.data] : [];
-      }),
-  });
+  const list = useQuery(
+    {
+      queryKey: KEY,
+      retry: 1,
+      queryFn: async ({ signal }): Promise<readonly Compartment[]> =>
+        (await asked(listEquipment, { signal })).equipment.flatMap(({ made }) => {
+          const read = compartment.safeParse(made);
+          return read.success ? [read.data] : [];
+        }),
+    },
+    serverQueries(),
+  );
   const done = async (called: Called<unknown>): Promise<boolean> => {
     setTrouble(called.ok ? null : called.status === null ? AWAY : called.says);
     if (called.ok) await client.invalidateQueries({ queryKey: KEY });
