@@ -5,7 +5,7 @@ import { log } from "./log";
 import { QueueFull } from "./queue";
 
 /** A page does not wait longer than this for what it could work out itself. */
-const WAIT_MS = 500;
+const WAIT_MS = 900;
 const MOST_KEPT = 300;
 
 /** Kept on the process, not the module: each page may be built with a copy of this file. */

@@ -24,6 +24,8 @@ import type { KnownAnswer, WiringFactsOfJob } from "./questions";
 /** What a job has to say of its wiring, told apart by how far it got. */
 export type JobWiring =
   | { readonly kind: "no-equipment" }
+  /** Being worked out elsewhere: nothing is known of it yet. */
+  | { readonly kind: "on-its-way" }
   | { readonly kind: "not-settled"; readonly stop: boolean; readonly says: string }
   | {
       readonly kind: "refused";

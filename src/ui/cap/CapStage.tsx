@@ -7,6 +7,7 @@ import { hasNewMotor, parseCapacitor, readPlate } from "@/core";
 import { plateOverLabel } from "@/core/capacitor";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
+import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { PlainLink } from "../parts/PlainLink";
@@ -16,14 +17,22 @@ import { OldCapacitor } from "./OldCapacitor";
 import { RunPlanView } from "./RunPlanView";
 import { useShelf } from "./useShelf";
 
-const LikeForLikeView = dynamic(() => import("./LikeForLikeView").then((made) => made.LikeForLikeView), {
-  loading: Coming,
-});
+const LikeForLikeView = dynamic(
+  () => brought(import("./LikeForLikeView").then((made) => made.LikeForLikeView)),
+  {
+    loading: Coming,
+  },
+);
 
-const StartPanel = dynamic(() => import("./StartPanel").then((made) => made.StartPanel), { loading: Coming });
-const DischargePanel = dynamic(() => import("./DischargePanel").then((made) => made.DischargePanel), {
+const StartPanel = dynamic(() => brought(import("./StartPanel").then((made) => made.StartPanel)), {
   loading: Coming,
 });
+const DischargePanel = dynamic(
+  () => brought(import("./DischargePanel").then((made) => made.DischargePanel)),
+  {
+    loading: Coming,
+  },
+);
 
 /** Cap: which capacitor goes in, tests of the old ones, and their discharge. */
 export function CapStage() {

@@ -33,6 +33,8 @@ export interface OpenJob {
   readonly answer: Identification | null;
   /** The plan for the settled motor on its equipment; it may lag a moment behind the facts. */
   readonly wiring: JobWiring;
+  /** True while that plan is of the facts before. */
+  readonly planning: boolean;
   readonly names: ReadonlyMap<string, LeadName>;
   /** A lead's letters. */
   readonly short: (leadId: string) => string;
@@ -98,12 +100,9 @@ export function JobProvider({ id, first, opening = null, children }: Props) {
   const { facts, saving, unreadable, aside, photos } = state;
   const device = useDevice();
   const job = useMemo(() => deriveJob(facts, device), [facts, device]);
-  const { answer, working } = useIdentification(
-    job,
-    opening?.identified ?? null,
-    usePathname().endsWith("/probe"),
-  );
-  const wiring = useWiring(job, answer, opening?.wired ?? null);
+  const identified = useIdentification(job, opening?.identified ?? null, usePathname().endsWith("/probe"));
+  const { answer, working } = identified;
+  const { wiring, planning } = useWiring(job, identified, opening?.wired ?? null);
   const open = useMemo<OpenJob>(() => {
     const names = leadNames(job.leads);
     const byId = new Map(job.leads.map((lead) => [lead.id, lead]));
@@ -113,12 +112,13 @@ export function JobProvider({ id, first, opening = null, children }: Props) {
       job,
       answer,
       wiring,
+      planning,
       names,
       short: (leadId) => names.get(leadId)?.short ?? "?",
       leadOf: (leadId) => byId.get(leadId) ?? { id: leadId },
       add: store.add,
     };
-  }, [id, facts, job, answer, wiring, store]);
+  }, [id, facts, job, answer, wiring, planning, store]);
   const kept = useMemo<OpenSaving>(
     () => ({
       saving,

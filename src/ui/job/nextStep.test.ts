@@ -48,6 +48,16 @@ function next(stage: Stage, ...bodies: FactBody[]): NextStep | null {
   return nextStep({ stage, ...stateOf(bodies), wireName: (lead) => lead.toUpperCase() });
 }
 
+describe("while the wiring is being worked out", () => {
+  it("Land sends nobody back to Probe", () => {
+    const wireName = (lead: string) => lead;
+    const job = stateOf([...LEADS, EQUIPMENT]).job;
+    expect(
+      nextStep({ stage: "land", job, answer: null, wiring: { kind: "on-its-way" }, wireName }),
+    ).toBeNull();
+  });
+});
+
 describe("the one next step", () => {
   it("is none on an empty sheet: the stage itself asks", () => {
     for (const { stage } of STAGES.filter((one) => one.stage !== "land"))

@@ -5,6 +5,7 @@ import dynamic from "next/dynamic";
 import { feedingOf } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
+import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { CheckPanel } from "./CheckPanel";
@@ -17,19 +18,23 @@ import { StepList } from "./StepList";
 import { useSteps } from "./useSteps";
 import { useWiringCheck } from "./useWiringCheck";
 
-const KickPanel = dynamic(() => import("./KickPanel").then((made) => made.KickPanel), { loading: Coming });
-const SettingPanel = dynamic(() => import("./SettingPanel").then((made) => made.SettingPanel), {
+const KickPanel = dynamic(() => brought(import("./KickPanel").then((made) => made.KickPanel)), {
   loading: Coming,
 });
-const VoltagePanel = dynamic(() => import("./VoltagePanel").then((made) => made.VoltagePanel), {
+const SettingPanel = dynamic(() => brought(import("./SettingPanel").then((made) => made.SettingPanel)), {
   loading: Coming,
 });
-const SupplyPanel = dynamic(() => import("./SupplyPanel").then((made) => made.SupplyPanel), {
+const VoltagePanel = dynamic(() => brought(import("./VoltagePanel").then((made) => made.VoltagePanel)), {
+  loading: Coming,
+});
+const SupplyPanel = dynamic(() => brought(import("./SupplyPanel").then((made) => made.SupplyPanel)), {
   loading: Coming,
 });
 
 /** Its charts are heavy: brought when somebody unfolds them. */
-const RunPanel = dynamic(() => import("./RunPanel").then((made) => made.RunPanel), { loading: Coming });
+const RunPanel = dynamic(() => brought(import("./RunPanel").then((made) => made.RunPanel)), {
+  loading: Coming,
+});
 
 /** Land: the plan to follow one wire at a time beside its drawing, and the check that runs it before power. */
 export function LandStage() {

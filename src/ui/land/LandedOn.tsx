@@ -4,13 +4,17 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { useJob } from "../job/JobContext";
+import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import type { WiringCheck } from "./useWiringCheck";
 
-const LandedOnChoice = dynamic(() => import("./LandedOnChoice").then((made) => made.LandedOnChoice), {
-  loading: Coming,
-});
+const LandedOnChoice = dynamic(
+  () => brought(import("./LandedOnChoice").then((made) => made.LandedOnChoice)),
+  {
+    loading: Coming,
+  },
+);
 
 /** The equipment, and what a person chooses of the plan: one line once it is planned. */
 export function LandedOn({ check }: { check: WiringCheck | null }) {

@@ -11,6 +11,12 @@ import { TOUCH } from "../theme/theme";
 export function NotYet() {
   const { wiring, job, add } = useJob();
   if (wiring.kind === "plan" || wiring.kind === "retrofit") return null;
+  if (wiring.kind === "on-its-way")
+    return (
+      <Box role="status" aria-busy>
+        <Verdict weight="open" word="The wiring is being worked out …" />
+      </Box>
+    );
   const stop = wiring.kind === "unproved" || (wiring.kind === "not-settled" && wiring.stop);
   const says =
     wiring.kind === "no-equipment"

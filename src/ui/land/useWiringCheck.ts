@@ -16,12 +16,12 @@ const NOT_YET: WiringCheck = { weight: "again", findings: [], assumes: [], speed
 
 /** The check of the plan as it stands now, in a worker: run anew whenever a wire moves. Null where there is no plan. */
 export function useWiringCheck(): WiringCheck | null {
-  const { wiring } = useJob();
+  const { wiring, planning } = useJob();
   const opening = useOpening();
   const question = useMemo(() => checkQuestion(wiring), [wiring]);
   const { known, working } = useWorked(question, checking, { first: opening?.checked ?? null, none: null });
   return useMemo(() => {
     if (question === "") return null;
-    return known?.value ? { ...known.value, working } : NOT_YET;
-  }, [question, known, working]);
+    return known?.value ? { ...known.value, working: working || planning } : NOT_YET;
+  }, [question, known, working, planning]);
 }

@@ -14,14 +14,17 @@ import { TakeButton } from "../cap/TakeButton";
 import { useShelf } from "../cap/useShelf";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
+import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { WholePlateEntry } from "../plate/WholePlateEntry";
 import { OfferLine } from "./OfferLine";
 import { useMatches } from "./useMatches";
 
-const Mounting = dynamic(() => import("./Mounting").then((made) => made.Mounting), { loading: Coming });
-const RunPlanView = dynamic(() => import("../cap/RunPlanView").then((made) => made.RunPlanView), {
+const Mounting = dynamic(() => brought(import("./Mounting").then((made) => made.Mounting)), {
+  loading: Coming,
+});
+const RunPlanView = dynamic(() => brought(import("../cap/RunPlanView").then((made) => made.RunPlanView)), {
   loading: Coming,
 });
 

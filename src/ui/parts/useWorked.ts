@@ -21,6 +21,8 @@ interface Options<A> {
   readonly soon?: boolean;
 }
 
+const AGAIN_MS = 3000;
+
 /**
  * Works a question out in a worker. One is under way at a time, and the latest is asked next. The worker starts with the
  * first question that has no answer yet; where it cannot run the page does the work itself. The empty question asks for
@@ -31,9 +33,11 @@ export function useWorked<A>(question: string, work: Work<A>, { first, none, soo
   const [alone, setAlone] = useState(false);
   const worker = useRef<Worker | null>(null);
   const underWay = useRef(false);
+  const again = useRef<ReturnType<typeof setTimeout>>(undefined);
 
   useEffect(
     () => () => {
+      clearTimeout(again.current);
       worker.current?.terminate();
       worker.current = null;
       underWay.current = false;
@@ -45,6 +49,7 @@ export function useWorked<A>(question: string, work: Work<A>, { first, none, soo
     if (worker.current) return worker.current;
     const fail = () => {
       underWay.current = false;
+      worker.current = null;
       setAlone(true);
     };
     try {
@@ -68,10 +73,19 @@ export function useWorked<A>(question: string, work: Work<A>, { first, none, soo
       started.current()?.postMessage(question);
       return;
     }
-    void work.here().then((answer) => {
-      underWay.current = false;
-      setKnown({ question, value: answer(question) });
-    });
+    void work.here().then(
+      (answer) => {
+        underWay.current = false;
+        setKnown({ question, value: answer(question) });
+      },
+      () => {
+        // Neither is here and the server that has them is away: both are tried anew until it is back.
+        again.current = setTimeout(() => {
+          underWay.current = false;
+          setAlone(false);
+        }, AGAIN_MS);
+      },
+    );
   }, [known, question, alone, work]);
 
   useEffect(() => {

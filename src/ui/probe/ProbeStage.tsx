@@ -3,7 +3,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import dynamic from "next/dynamic";
 import { type ReactNode, useState } from "react";
 import { v7 as uuid } from "uuid";
 import { type Insulation, LEAD_LIMITS } from "@/core";
@@ -16,6 +15,7 @@ import { ReferencePanel } from "../reference/ReferencePanel";
 import { TOUCH } from "../theme/theme";
 import { AboutEntry } from "./AboutEntry";
 import { LeadsEntry } from "./LeadsEntry";
+import { MetBefore } from "./MetBefore";
 import { MeterEntry } from "./MeterEntry";
 import { PairTable } from "./PairTable";
 import { ReadingEntry } from "./ReadingEntry";
@@ -23,8 +23,6 @@ import { SignalChoice } from "./SignalChoice";
 import { askedTarget, type Target } from "./target";
 import { VerdictPanel } from "./VerdictPanel";
 import { WindingDrawing } from "./WindingDrawing";
-
-const MetBefore = dynamic(() => import("./MetBefore").then((made) => made.MetBefore));
 
 /** The leads of the motor to try it on: a fan of two speeds, made up. */
 const TRIAL_LEADS: readonly Insulation[] = [

@@ -18,6 +18,7 @@ import {
 import { type Identification, type OhmsShown, ohmsDigits, parseOhms } from "@/core";
 import { useJob, useWorking } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
+import { brought } from "../parts/brought";
 import { CLEARS } from "../parts/earlyTouches";
 import { useInstrumentAddress } from "../parts/instrumentAddress";
 import { LeadTag } from "../parts/LeadTag";
@@ -28,8 +29,8 @@ import { Keypad } from "./Keypad";
 import { allPairs, sameTarget, type Target } from "./target";
 import type { MeterSource } from "./useMeter";
 
-const LiveMeter = dynamic(() => import("./LiveMeter").then((made) => made.LiveMeter));
-const PasteEntry = dynamic(() => import("./PasteEntry").then((made) => made.PasteEntry));
+const LiveMeter = dynamic(() => brought(import("./LiveMeter").then((made) => made.LiveMeter)));
+const PasteEntry = dynamic(() => brought(import("./PasteEntry").then((made) => made.PasteEntry)));
 
 interface Props {
   readonly target: Target | null;

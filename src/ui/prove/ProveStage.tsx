@@ -9,6 +9,7 @@ import { turnedBy } from "@/core";
 import type { Diagnosis, ProvingObservation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
+import { brought } from "../parts/brought";
 import { Choice } from "../parts/Choice";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
@@ -29,8 +30,10 @@ import { SignOff, unseenOf } from "./SignOff";
 import { useDiagnosis } from "./useDiagnosis";
 import { useNames } from "./useNames";
 
-const AirPanel = dynamic(() => import("./AirPanel").then((made) => made.AirPanel), { loading: Coming });
-const CheckUp = dynamic(() => import("./CheckUp").then((made) => made.CheckUp), { loading: Coming });
+const AirPanel = dynamic(() => brought(import("./AirPanel").then((made) => made.AirPanel)), {
+  loading: Coming,
+});
+const CheckUp = dynamic(() => brought(import("./CheckUp").then((made) => made.CheckUp)), { loading: Coming });
 
 /** Prove: the first power, what is to be seen, what was seen, and what it means. */
 export function ProveStage() {
@@ -46,6 +49,12 @@ function Proof() {
   const { wiring, add, job } = useJob();
   const { diagnosis, working, refused } = useDiagnosis();
   const onSeen = (seen: ProvingObservation) => void add({ kind: "proof-seen", seen });
+  if (wiring.kind === "on-its-way")
+    return (
+      <Box role="status" aria-busy>
+        <Verdict weight="open" word="The wiring is being worked out …" />
+      </Box>
+    );
   if (wiring.kind !== "plan") return <CheckUp />;
   if (refused !== "")
     return (

@@ -79,7 +79,7 @@ export function RecordStage() {
           <Button
             variant="contained"
             sx={{ minHeight: TOUCH, px: 6 }}
-            disabled={check?.working}
+            disabled={open.planning || check?.working}
             onClick={() => window.print()}
           >
             Print the label

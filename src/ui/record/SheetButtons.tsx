@@ -16,7 +16,7 @@ import type { Paper } from "./sheetPdf";
 
 /** The job's sheet as PDF, made here: no server is needed for it. */
 export function SheetButtons({ label }: { label: LabelContent }) {
-  const { id, job, facts, answer, wiring, leadOf } = useJob();
+  const { id, job, facts, answer, wiring, planning, leadOf } = useJob();
   const name = useWireName();
   const [says, setSays] = useState("");
   const save = async (paper: Paper) => {
@@ -52,10 +52,15 @@ export function SheetButtons({ label }: { label: LabelContent }) {
         Job sheet
       </Typography>
       <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap" }}>
-        <Button color="inherit" onClick={() => void save("Letter")} sx={{ minHeight: TOUCH }}>
+        <Button
+          color="inherit"
+          disabled={planning}
+          onClick={() => void save("Letter")}
+          sx={{ minHeight: TOUCH }}
+        >
           PDF, Letter
         </Button>
-        <Button color="inherit" onClick={() => void save("A4")} sx={{ minHeight: TOUCH }}>
+        <Button color="inherit" disabled={planning} onClick={() => void save("A4")} sx={{ minHeight: TOUCH }}>
           PDF, A4
         </Button>
       </Box>

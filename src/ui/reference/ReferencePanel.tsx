@@ -16,6 +16,7 @@ import {
   USUAL_TOLERANCE_PERCENT,
 } from "@/core";
 import { useJob } from "../job/JobContext";
+import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
@@ -23,7 +24,7 @@ import { type Shown, Verdict } from "../parts/Verdict";
 import { MONO, TOUCH } from "../theme/theme";
 
 const EarlierSheetChoice = dynamic(
-  () => import("./EarlierSheetChoice").then((made) => made.EarlierSheetChoice),
+  () => brought(import("./EarlierSheetChoice").then((made) => made.EarlierSheetChoice)),
   { loading: Coming },
 );
 

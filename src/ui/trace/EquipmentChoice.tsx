@@ -8,13 +8,17 @@ import { useState } from "react";
 import { COMPARTMENTS, type Compartment, compartment, compartmentById } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { rememberedSchool } from "../land/rememberedSchool";
+import { brought } from "../parts/brought";
 import { Choice } from "../parts/Choice";
 import { Coming } from "../parts/Coming";
 import { useOwnEquipment } from "./useOwnEquipment";
 
-const EquipmentEditor = dynamic(() => import("./EquipmentEditor").then((made) => made.EquipmentEditor), {
-  loading: Coming,
-});
+const EquipmentEditor = dynamic(
+  () => brought(import("./EquipmentEditor").then((made) => made.EquipmentEditor)),
+  {
+    loading: Coming,
+  },
+);
 
 /** What the motor is landed on: ready-made or the shop's own, copied into the job, to be edited there. */
 export function EquipmentChoice() {
