@@ -168,7 +168,7 @@ function TestTable({
           borderBottom: "1px solid",
           borderColor: "divider",
         },
-        "& td": { whiteSpace: "nowrap" },
+        "& td": { whiteSpace: { xs: "normal", sm: "nowrap" } },
         "& th": { fontSize: "0.875rem", color: "text.secondary", fontWeight: 600, verticalAlign: "bottom" },
       }}
     >
