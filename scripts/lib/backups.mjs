@@ -19,7 +19,8 @@ export function newestBackup(folder = BACKUPS) {
   return name ? { file: join(folder, name), at: statSync(join(folder, name)).mtime } : null;
 }
 
-function backupsIn(folder) {
+/** The backups of a folder by their names, the newest first. */
+export function backupsIn(folder) {
   if (!existsSync(folder)) return [];
   return readdirSync(folder)
     .filter((name) => NAMED.test(name))

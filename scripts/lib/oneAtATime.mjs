@@ -1,10 +1,11 @@
-import { readFileSync, renameSync, rmSync, writeFileSync } from "node:fs";
+import { readFileSync, renameSync, rmSync, statSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
 import { isOurs } from "./instances.mjs";
 import { DATA } from "./project.mjs";
 import { say } from "./say.mjs";
 
 const LOOK_MS = 400;
+const WRITTEN_WITHIN_MS = 5000;
 
 /**
  * Does what two commands of this checkout must not do at once; a second one waits for the first. A command that was killed
@@ -41,7 +42,9 @@ function taken(file) {
 /** Takes away the file of a command that is no more; whether there was one. */
 function clearedOfTheDead(file) {
   const holder = holderOf(file);
-  if (holder === null || isOurs(holder)) return false;
+  // In a container the command after a killed one has its very number.
+  const lives = holder === null ? isYoung(file) : holder !== process.pid && isOurs(holder);
+  if (lives) return false;
   // Renamed first: of two that clear, one alone has it, and nobody's new file is taken away.
   const aside = `${file}-${process.pid}`;
   try {
@@ -52,6 +55,15 @@ function clearedOfTheDead(file) {
   if (holderOf(aside) === holder) rmSync(aside, { force: true });
   else renameSync(aside, file);
   return true;
+}
+
+/** Whether a file without a process in it may still be being written; a power cut leaves one that is not. */
+function isYoung(file) {
+  try {
+    return Date.now() - statSync(file).mtimeMs < WRITTEN_WITHIN_MS;
+  } catch {
+    return false;
+  }
 }
 
 /** The process that wrote a file; null where it is not there or not wholly written yet. */

@@ -1,8 +1,8 @@
-import { chownSync, existsSync, mkdirSync, readdirSync } from "node:fs";
+import { chownSync, existsSync, mkdirSync } from "node:fs";
 import { join } from "node:path";
-import { BACKUPS } from "./backups.mjs";
+import { BACKUPS, backupsIn } from "./backups.mjs";
 import { isRoot, SYSTEM_USER } from "./cluster.mjs";
-import { ROOT } from "./project.mjs";
+import { DATA, ROOT } from "./project.mjs";
 import { capture } from "./run.mjs";
 import { say } from "./say.mjs";
 
@@ -29,13 +29,21 @@ export function stepDown(ownDatabase) {
     );
     return;
   }
-  mkdirSync(BACKUPS, { recursive: true, mode: 0o700 });
-  for (const path of [BACKUPS, ...readdirSync(BACKUPS).map((name) => join(BACKUPS, name))])
-    if (existsSync(path)) chownSync(path, uid, gid);
+  handOverBackups(user, uid, gid);
   process.chdir(ROOT);
   process.initgroups(user, gid);
   process.setgid(gid);
   process.setuid(uid);
   // What looks for its settings at home must not look in root's.
   process.env.HOME = ROOT;
+}
+
+/** Gives the backups to who makes them from now on: our own files and folder alone, nothing else of a folder that was named. */
+function handOverBackups(user, uid, gid) {
+  const own = BACKUPS.startsWith(DATA) || !existsSync(BACKUPS);
+  mkdirSync(BACKUPS, { recursive: true, mode: 0o700 });
+  if (own) chownSync(BACKUPS, uid, gid);
+  for (const name of backupsIn(BACKUPS)) chownSync(join(BACKUPS, name), uid, gid);
+  if (capture("runuser", ["-u", user, "--", "test", "-w", BACKUPS]).status !== 0)
+    say(`The user “${user}” may not write in ${BACKUPS}: backups fail until it may.`);
 }

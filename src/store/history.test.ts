@@ -2,6 +2,7 @@ import { v7 as uuid } from "uuid";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Fact } from "@/core";
 import { isSetBack, learnHistory, noteHistory } from "./history";
+import { SafeShelf } from "./openShelf";
 import { MemoryShelf } from "./shelf";
 import { testStorage } from "./testStorage";
 
@@ -56,7 +57,23 @@ describe("the server's history", () => {
     noteHistory(before);
     const restored = { origin, latest: uuid() };
     vi.spyOn(shelf, "waitAgain").mockRejectedValueOnce(new Error("the browser was killed"));
-    await expect(learnHistory(shelf, restored)).rejects.toThrow();
+    expect(await learnHistory(shelf, restored)).toBe(true);
     expect(isSetBack(restored)).toBe(true);
+    expect(await shelf.waiting()).toEqual([]);
+    await learnHistory(shelf, restored);
+    expect(isSetBack(restored)).toBe(false);
+    expect((await shelf.waiting()).map(({ id }) => id)).toEqual([fact.id]);
+  });
+
+  it("is not noted where the browser’s database did not keep that all waits again", async () => {
+    const database = await shelfOf([fact]);
+    const shelf = new SafeShelf(database);
+    noteHistory(before);
+    const restored = { origin, latest: uuid() };
+    vi.spyOn(database, "waitAgain").mockRejectedValueOnce(new Error("the disk is full"));
+    await learnHistory(shelf, restored);
+    expect(isSetBack(restored)).toBe(true);
+    await learnHistory(shelf, restored);
+    expect((await shelf.waiting()).map(({ id }) => id)).toEqual([fact.id]);
   });
 });

@@ -23,15 +23,20 @@ export function noteHistory(history: ServerHistory): void {
 
 /**
  * Learns which history the server has now. Where it was set back to a backup, everything kept on this device waits to be
- * sent again: the server passes over what it has.
+ * sent again: the server passes over what it has. It is noted once that is kept: cut off in between, or with a disk
+ * that is full, it is done once more.
  *
  * @returns whether it was set back.
  */
 export async function learnHistory(shelf: Shelf, history: ServerHistory): Promise<boolean> {
   const setBack = isSetBack(history);
-  // Before it is noted: cut off in between, it is done once more.
-  if (setBack) await shelf.waitAgain();
-  noteHistory(history);
+  const kept =
+    !setBack ||
+    (await shelf.waitAgain().then(
+      () => true,
+      () => false,
+    ));
+  if (kept) noteHistory(history);
   return setBack;
 }
 

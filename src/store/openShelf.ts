@@ -96,8 +96,9 @@ export class SafeShelf implements Shelf {
   }
 
   async waitAgain(): Promise<void> {
-    await this.asked((shelf) => shelf.waitAgain(), undefined);
     await this.memory.waitAgain();
+    // Unlike what is asked, this must not fail unseen: it would never be done again.
+    await this.database?.waitAgain();
   }
 
   async drop(job: string, id: string): Promise<void> {

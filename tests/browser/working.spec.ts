@@ -132,3 +132,40 @@ for (const [how, spoil] of [
     );
   });
 }
+
+test("a verdict whose worker cannot be had comes by itself once the server is back, and no reading is lost", async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const Real = window.Worker;
+    Object.assign(window, { away: true });
+    window.Worker = class extends Real {
+      constructor(url: string | URL, options?: WorkerOptions) {
+        if ((window as unknown as { away: boolean }).away) throw new Error("the script did not come");
+        super(url, options);
+      }
+    };
+  });
+  await page.goto("/");
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  await expect(page.getByLabel("Lead colors, in a row")).toBeVisible();
+  await page.waitForLoadState("networkidle");
+  // From the first question on nothing that answers it can be had.
+  const scripts = "**/_next/static/**";
+  await page.route(scripts, (route) => route.abort());
+  await page.getByLabel("Lead colors, in a row").fill("WH BK BN");
+  await page.keyboard.press("Enter");
+  for (const line of ["WH shell OL", "WH BK 8.2", "BK BN 19.9", "WH BN 28.0"]) {
+    await field(page).fill(line);
+    await field(page).press("Enter");
+    await expect(field(page)).toHaveValue("");
+  }
+  await expect(page.getByRole("group", { name: "Table of readings" })).toContainText("19.9");
+  await expect(page.getByRole("region", { name: "Verdict" })).toHaveCount(0);
+  await page.unroute(scripts);
+  await page.evaluate(() => Object.assign(window, { away: false }));
+  await expect(page.getByRole("region", { name: "Verdict" })).toContainText(
+    "answers left: one question settles it",
+    { timeout: 20_000 },
+  );
+});

@@ -1,6 +1,7 @@
 import { availableParallelism } from "node:os";
 import { Worker } from "node:worker_threads";
 import { Problem } from "../problem";
+import { clientOf } from "../rateLimit";
 import { Shares } from "./share";
 import { Abandoned, Threads, TooLong } from "./threads";
 import type { Works } from "./work";
@@ -56,7 +57,7 @@ export async function workedOut<K extends keyof Works>(
   ...given: Parameters<Works[K]>
 ): Promise<Awaited<ReturnType<Works[K]>> | Problem> {
   const { threads, shares } = heavy();
-  const account = request.headers.get("x-odd-lead-remote") ?? "local";
+  const account = clientOf(request);
   const waitMs = shares.waitMs(account, Date.now());
   if (waitMs > 0) {
     const seconds = Math.ceil(waitMs / 1000);

@@ -28,7 +28,14 @@ export function RecordStage() {
   const [origin, setOrigin] = useState("");
   useEffect(() => setOrigin(window.location.origin), []);
   const address = origin === "" ? "" : `${origin}/jobs/${open.id}`;
-  const content = labelContent({ ...open, check, address, dayOf: localDay });
+  // In every form, printed or saved: what is still being worked out lands nothing.
+  const running = open.planning || check?.working === true;
+  const content = labelContent({
+    ...open,
+    check: running ? { weight: "again", working: true } : check,
+    address,
+    dayOf: localDay,
+  });
   return (
     <Box
       sx={{
@@ -79,7 +86,7 @@ export function RecordStage() {
           <Button
             variant="contained"
             sx={{ minHeight: TOUCH, px: 6 }}
-            disabled={open.planning || check?.working}
+            disabled={running}
             onClick={() => window.print()}
           >
             Print the label
