@@ -6,7 +6,6 @@ const build = randomBytes(9).toString("base64url");
 
 const config: NextConfig = {
   poweredByHeader: false,
-  productionBrowserSourceMaps: true,
   reactStrictMode: true,
   devIndicators: false,
   generateBuildId: () => build,
