@@ -119,6 +119,7 @@ export type {
   UsedPart,
 } from "./record/jobDraft";
 export { type FilePhoto, type JobFile, jobFile, jobFileOf, jobFileText, readJobFile } from "./record/jobFile";
+export { jobFollower } from "./record/jobFollower";
 export { type JobSheet, jobSheet, type SheetPart } from "./record/jobSheet";
 export {
   foldedWords,

@@ -73,6 +73,12 @@ export class JobFacts {
   private ready = false;
   private shelf: Shelf | null = null;
   private current: JobFactsState;
+  /** The facts as they were shown last, with how many of them the server has and which it has not. */
+  private listed: {
+    readonly known: number;
+    readonly extra: readonly string[];
+    readonly facts: readonly Fact[];
+  } = { known: 0, extra: [], facts: [] };
   private readonly stops: (() => void)[] = [];
   private pulling = false;
 
@@ -281,20 +287,18 @@ export class JobFacts {
   }
 
   private show(): void {
-    const next = this.made();
-    this.current = { ...next, facts: sameFacts(this.current.facts, next.facts) ?? next.facts };
+    this.current = this.made();
     for (const listener of this.listeners) listener();
   }
 
   private made(): JobFactsState {
     const fresh = [...this.fresh.values()];
     const made = fresh.filter(({ standing }) => standing === "waiting").map(({ fact }) => fact as Fact);
-    const all = new Map([...this.known.values(), ...this.own, ...made].map((fact) => [fact.id, fact]));
     const refused = fresh.filter(({ standing }) => standing === "aside").map(asideFact);
     const aside = new Map([...this.aside, ...refused].map((one) => [one.id, one]));
     const waiting = new Set([...this.waitingIds, ...made.map(({ id }) => id)]);
     return {
-      facts: [...all.values()],
+      facts: this.factsWith([...this.own, ...made]),
       saving: {
         ready: this.ready && !this.partly,
         waiting: waiting.size + this.photoRows.filter(({ says }) => says === undefined).length,
@@ -306,6 +310,26 @@ export class JobFacts {
       unreadable: this.unreadable,
     };
   }
+
+  /**
+   * What the server has, then what was made here and has not come back: the list before where nothing of it changed, so
+   * that nothing is worked out anew.
+   */
+  private factsWith(made: readonly Fact[]): readonly Fact[] {
+    const before = this.listed;
+    const extra = new Map(made.filter(({ id }) => !this.known.has(id)).map((fact) => [fact.id, fact]));
+    const isSame =
+      before.known === this.known.size &&
+      before.extra.length === extra.size &&
+      before.extra.every((id) => extra.has(id));
+    if (isSame) return before.facts;
+    const all = [...this.known.values(), ...extra.values()];
+    // What came back from the server in the place it had is no news.
+    const isNews = all.length !== before.facts.length || all.some(({ id }, i) => before.facts[i]?.id !== id);
+    const facts = isNews ? all : before.facts;
+    this.listed = { known: this.known.size, extra: [...extra.keys()], facts };
+    return facts;
+  }
 }
 
 let asked = false;
@@ -315,9 +339,4 @@ function askToLast(): void {
   if (asked) return;
   asked = true;
   void navigator.storage?.persist?.().catch(() => undefined);
-}
-
-/** The list before where nothing of it changed, so that nothing is worked out anew. */
-function sameFacts(before: readonly Fact[], now: readonly Fact[]): readonly Fact[] | null {
-  return before.length === now.length && now.every(({ id }, i) => before[i]?.id === id) ? before : null;
 }

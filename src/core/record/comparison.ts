@@ -13,8 +13,14 @@ import { cableOhmsEachWayOf, type Job } from "./job";
 /** Temperature that a reference is taken for where its source gives none, °C. */
 export const USUAL_REFERENCE_C = 25;
 
+/** What of a job its ohms are made of. */
+type ReadOhms = Pick<Job, "pairReadings" | "meter" | "conditions">;
+
 /** The readings of a job held against its reference, leads by their letters; null without a reference. */
-export function comparison(job: Job, names: ReadonlyMap<string, LeadName>): ReferenceVerdict | null {
+export function comparison(
+  job: ReadOhms & Pick<Job, "reference">,
+  names: ReadonlyMap<string, LeadName>,
+): ReferenceVerdict | null {
   const { reference, conditions } = job;
   if (!reference) return null;
   const short = (id: string) => names.get(id)?.short ?? id;
@@ -34,7 +40,7 @@ export function comparison(job: Job, names: ReadonlyMap<string, LeadName>): Refe
 }
 
 /** Standing pair readings as ohms of the motor alone: probes and cable taken off, never under zero. */
-export function motorOhms(job: Job): MeasuredOhms[] {
+export function motorOhms(job: ReadOhms): MeasuredOhms[] {
   const offset = job.meter.probeOhms + 2 * cableOhmsEachWayOf(job);
   return job.pairReadings
     .filter((reading) => reading.standing)

@@ -20,6 +20,7 @@ import {
 } from "./facts";
 import {
   emptyDraft,
+  type JobDraft,
   type KeptCapacitorTest,
   type KeptInsulationTest,
   type ProofDraft,
@@ -118,10 +119,8 @@ export function deriveJob(facts: readonly Fact[], device?: string): Job {
     unit: draft.unit,
     shelved: draft.shelved,
     leads,
-    pairReadings: keptReadings(draft.pairReadings, ({ between }) => [...between].sort().join(" ")).filter(
-      (r) => r.between.every(here),
-    ),
-    shellReadings: keptReadings(draft.shellReadings, ({ lead }) => lead).filter((r) => here(r.lead)),
+    pairReadings: keptPairs(draft.pairReadings).filter((r) => r.between.every(here)),
+    shellReadings: keptShells(draft.shellReadings).filter((r) => here(r.lead)),
     about: draft.about,
     ask: draft.ask,
     observed: [...draft.observed.values()].filter((one) => !("lead" in one) || here(one.lead)),
@@ -154,32 +153,56 @@ export function deriveJob(facts: readonly Fact[], device?: string): Job {
 function history(
   ordered: readonly Fact[],
   device: string | undefined,
-): { live: Fact[]; undo: Fact | null; redo: Fact | null } {
+): { live: readonly Fact[]; undo: Fact | null; redo: Fact | null } {
+  const isOwn = (f: Fact) => device === undefined || f.made?.device === device;
+  const undone = ordered.filter((f) => f.body.kind === "undone");
+  // Of very many entries few were taken back, and mostly none.
+  if (undone.length === 0) return { live: ordered, undo: ordered.findLast(isOwn) ?? null, redo: null };
   const gone = new Set<string>();
-  for (const f of ordered.toReversed())
-    if (f.body.kind === "undone" && !gone.has(f.id)) gone.add(f.body.fact);
-  const undoing = new Set(ordered.flatMap((f) => (f.body.kind === "undone" ? [f.id] : [])));
+  for (const f of undone.toReversed()) if (f.body.kind === "undone" && !gone.has(f.id)) gone.add(f.body.fact);
+  const undoing = new Set(undone.map(({ id }) => id));
   const live = ordered.filter((f) => f.body.kind !== "undone" && !gone.has(f.id));
   let undo: Fact | null = null;
   let redo: Fact | null = null;
   for (const f of ordered) {
-    if (gone.has(f.id) || (device !== undefined && f.made?.device !== device)) continue;
+    if (gone.has(f.id) || !isOwn(f)) continue;
     if (f.body.kind !== "undone") [undo, redo] = [f, null];
     else if (!undoing.has(f.body.fact)) redo = f;
   }
   return { live, undo, redo };
 }
 
-/** Readings with their values; a later one of the same place strikes those before. */
-function keptReadings<R extends { ohms?: number; open?: true }>(
-  all: readonly R[],
-  place: (reading: R) => string,
-): (Omit<R, "ohms" | "open"> & { readonly shown: OhmsShown; readonly standing: boolean })[] {
-  const latest = new Map(all.map((reading) => [place(reading), reading]));
-  return all.map((reading) => {
-    const { ohms: _, open: __, ...kept } = reading;
-    return { ...kept, shown: shownOf(reading), standing: latest.get(place(reading)) === reading };
-  });
+/** Which readings no later one of the same place struck through. */
+function standing(places: readonly string[]): readonly boolean[] {
+  const latest = new Map(places.map((place, i) => [place, i]));
+  return places.map((place, i) => latest.get(place) === i);
+}
+
+function keptPairs(all: JobDraft["pairReadings"]): KeptPairReading[] {
+  const stands = standing(all.map(pairOf));
+  return all.map((one, i) => ({
+    fact: one.fact,
+    between: one.between,
+    typed: one.typed,
+    shown: shownOf(one),
+    standing: stands[i] === true,
+  }));
+}
+
+function keptShells(all: JobDraft["shellReadings"]): KeptShellReading[] {
+  const stands = standing(all.map(({ lead }) => lead));
+  return all.map((one, i) => ({
+    fact: one.fact,
+    lead: one.lead,
+    typed: one.typed,
+    shown: shownOf(one),
+    standing: stands[i] === true,
+  }));
+}
+
+/** The same word for a pair of leads read either way around. */
+function pairOf({ between: [a, b] }: { readonly between: readonly [string, string] }): string {
+  return a < b ? `${a} ${b}` : `${b} ${a}`;
 }
 
 function shownOf(r: { ohms?: number | undefined; open?: true | undefined }): OhmsShown {
@@ -216,7 +239,7 @@ function latestOfEach(readings: Job["pairReadings"]): Job["pairReadings"] {
   return readings
     .toReversed()
     .filter(({ between }) => {
-      const pair = [...between].sort().join(" ");
+      const pair = pairOf({ between });
       const count = (taken.get(pair) ?? 0) + 1;
       taken.set(pair, count);
       return count <= MOST_OF_A_PAIR;

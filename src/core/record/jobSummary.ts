@@ -35,8 +35,11 @@ export function summaryOf(job: Job): Omit<JobSummary, "status"> {
   };
 }
 
+/** What of a job its name is made of. */
+type Named = Pick<Job, "title" | "unit" | "leads" | "compartment" | "plates">;
+
 /** What a job is called: its name, its unit, or what is known of the motor: "4 leads, condenser fan, 1/4 hp". */
-export function jobHeading({ title, unit, leads, compartment, plates }: Job): string {
+export function jobHeading({ title, unit, leads, compartment, plates }: Named): string {
   if (title !== "") return title;
   if (unit) return [unit.site, unit.name, unit.position].filter((part) => part !== "").join(", ");
   const power = readPlate(Object.keys(plates.new).length > 0 ? plates.new : plates.old).plate.powerWatts?.[0];

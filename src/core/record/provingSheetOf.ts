@@ -13,7 +13,7 @@ export function turnedBy({ proof, plates }: Pick<Job, "proof" | "plates">): Turn
 
 /** The proving sheet of a job, in the form of `odd-lead/proving-sheet@1`; null while no motor is planned to run there. */
 export function provingSheetOf(
-  job: Job,
+  job: Pick<Job, "leads" | "plates" | "setInside" | "proof">,
   answer: Pick<Identification, "family" | "roles" | "bonded" | "sections"> | null,
   wiring: JobWiring,
 ): ProvingSheetInput | null {

@@ -5,7 +5,7 @@ import type { Job } from "./job";
 const HEAD = ["from", "to", "typed", "ohms", "open", "standing"] as const;
 
 /** The readings of a job as CSV, in the order taken, those struck through marked; cells that a spreadsheet would run are text. */
-export function readingsCsv(job: Job): string {
+export function readingsCsv(job: Pick<Job, "leads" | "pairReadings" | "shellReadings">): string {
   const names = leadNames(job.leads);
   const name = (id: string) => names.get(id)?.short ?? id;
   const rows = [

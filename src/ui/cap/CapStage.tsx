@@ -36,7 +36,7 @@ const DischargePanel = dynamic(
 
 /** Cap: which capacitor goes in, tests of the old ones, and their discharge. */
 export function CapStage() {
-  const { job } = useJob();
+  const { job } = useJob("plates", "used");
   const plates = { old: readPlate(job.plates.old).plate, new: readPlate(job.plates.new).plate };
   const shelf = useShelf(JSON.stringify(job.used));
   return (
@@ -81,7 +81,7 @@ type Plates = Record<"old" | "new", ReturnType<typeof readPlate>["plate"]>;
 
 /** The capacitor to fit: the old one's like while its motor stays, the new motor's own where there is another. */
 function Which({ plates, shelf }: { plates: Plates; shelf: ReturnType<typeof useShelf> }) {
-  const { id, job } = useJob();
+  const { id, job } = useJob("capacitor", "plates", "used");
   const { capacitor } = job;
   const another = hasNewMotor(job);
   const hertz = (plates.new.hertz ?? plates.old.hertz ?? [60]).includes(60) ? 60 : 50;

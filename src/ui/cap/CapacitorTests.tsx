@@ -33,7 +33,7 @@ const HALF_WORDS = { single: "", herm: "C to HERM", fan: "C to FAN" } as const;
 
 /** Tests of a capacitor: meter against label, or under load, running, with the verdict and how sure it is. */
 export function CapacitorTests() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("capacitorTests");
   const tests = job.capacitorTests;
   return (
     <>
@@ -78,7 +78,7 @@ export function CapacitorTests() {
 }
 
 function TestEntry() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("capacitor");
   const [label, setLabel] = useState(job.capacitor.present);
   const [half, setHalf] = useState<KeptCapacitorTest["half"]>("fan");
   const [way, setWay] = useState<"meter" | "under-load">("meter");

@@ -15,7 +15,7 @@ const USUAL_VOLTS = 440;
 
 /** Discharge: seconds, power and energy for the tool at hand, and the touches in order as a running countdown. */
 export function DischargePanel() {
-  const { job } = useJob();
+  const { job } = useJob("capacitor");
   const [label, setLabel] = useState(job.capacitor.present || "35+5 440");
   const [kiloohms, setKiloohms] = useState("20");
   const [watts, setWatts] = useState("5");

@@ -11,7 +11,7 @@ const LIFE_CLASSES = ["A", "B", "C", "D"] as const;
 
 /** The capacitor that is there now, typed as it is printed, and what is chosen beside it. */
 export function OldCapacitor({ hertz }: { hertz: 50 | 60 }) {
-  const { job, add } = useJob();
+  const { job, add } = useJob("capacitor", "plates");
   const { capacitor } = job;
   const read = parseCapacitor(capacitor.present);
   const plate = readPlate(job.plates.old).plate.runCapacitor;

@@ -5,7 +5,7 @@ import { useJob } from "../job/JobContext";
 
 /** Takes a part from the truck for this job, or gives it back; the stock follows. */
 export function TakeButton({ item, name, count = 1 }: { item: string; name: string; count?: number }) {
-  const { job, add } = useJob();
+  const { job, add } = useJob("used");
   const used = job.used.find((part) => part.item === item)?.count ?? 0;
   const taken = used >= count;
   return (

@@ -1,143 +1,126 @@
 "use client";
 
-import { usePathname } from "next/navigation";
-import { createContext, type ReactNode, useContext, useMemo } from "react";
-import type { FactsSince } from "@/contract/routes/jobs";
-import {
-  deriveJob,
-  type Fact,
-  type FactBody,
-  type Identification,
-  type Job,
-  type JobWiring,
-  type Lead,
-  type LeadName,
-  leadNames,
-  type Opening,
-} from "@/core";
+import { createContext, useContext } from "react";
+import { useSyncExternalStoreWithSelector } from "use-sync-external-store/with-selector";
+import type { Fact, FactBody, Identification, Job, JobWiring, Lead, LeadName, Opening } from "@/core";
 import type { AsideFact } from "@/store/factRow";
 import type { JobFacts, Saving } from "@/store/jobFacts";
 import type { PhotoRow } from "@/store/shelf";
-import { useDevice } from "./useDevice";
-import { useFacts } from "./useFacts";
-import { useIdentification } from "./useIdentification";
-import { useWiring } from "./useWiring";
+import type { Shown } from "./Shown";
 
-/** What every stage of a job works with: the facts' outcome, the verdicts, and the one way to add a fact. */
-export interface OpenJob {
-  readonly id: string;
-  /** As this device has them, in the order in which they count. */
-  readonly facts: readonly Fact[];
-  readonly job: Job;
-  /** Of the readings as they stand, or while {@link useWorking} of the ones before. */
-  readonly answer: Identification | null;
-  /** The plan for the settled motor on its equipment; it may lag a moment behind the facts. */
-  readonly wiring: JobWiring;
-  /** True while that plan is of the facts before. */
-  readonly planning: boolean;
+/** How the leads are called on a page. */
+export interface LeadNames {
   readonly names: ReadonlyMap<string, LeadName>;
   /** A lead's letters. */
   readonly short: (leadId: string) => string;
   readonly leadOf: (leadId: string) => Lead;
-  readonly add: (body: FactBody) => string;
 }
 
-/** How far what was entered is kept and sent: it changes more often than the job does, and few ask for it. */
-export interface OpenSaving {
+/** What the facts of the open job come to, as far as it is worked out. */
+export interface JobNow {
+  /** As this device has them, in the order in which they count. */
+  readonly facts: readonly Fact[];
+  readonly job: Job;
+  readonly leadNames: LeadNames;
+  /** Of the readings as they stand, or while `working` of the ones before. */
+  readonly answer: Identification | null;
+  readonly working: boolean;
+  /** The plan for the settled motor on its equipment; while `planning` it is of the facts before. */
+  readonly wiring: JobWiring;
+  readonly planning: boolean;
+}
+
+/** How far what was entered is kept and sent. */
+export interface JobSaving {
   readonly saving: Saving;
   /** Facts that were refused, kept apart to be seen to. */
   readonly aside: readonly AsideFact[];
-  readonly dropAside: JobFacts["dropAside"];
   /** Photos on their way to the server. */
   readonly photosOnWay: readonly PhotoRow[];
-  readonly addPhoto: JobFacts["addPhoto"];
-  readonly dropPhoto: JobFacts["dropPhoto"];
   /** Facts kept that this version cannot read. */
   readonly unreadable: number;
 }
 
-const Context = createContext<OpenJob | null>(null);
-const SavingContext = createContext<OpenSaving | null>(null);
-const WorkingContext = createContext(false);
-const OpeningContext = createContext<Opening | null>(null);
+/** The open job: the same object for as long as the page shows it. */
+export interface OpenJob {
+  readonly id: string;
+  readonly now: Shown<JobNow>;
+  readonly saved: Shown<JobSaving>;
+  readonly store: JobFacts;
+  /** What came worked out with the page; null where it was not in time. */
+  readonly opening: Opening | null;
+}
 
-/** The open job; only inside {@link JobProvider}. */
-export function useJob(): OpenJob {
-  const open = useContext(Context);
-  if (!open) throw new Error("useJob is used outside a job page");
+export const JobContext = createContext<OpenJob | null>(null);
+
+function useOpenJob(): OpenJob {
+  const open = useContext(JobContext);
+  if (!open) throw new Error("a part of a job is used outside a job page");
   return open;
 }
 
-/** How far it is kept and sent; only inside {@link JobProvider}. */
-export function useSaving(): OpenSaving {
-  const saving = useContext(SavingContext);
-  if (!saving) throw new Error("useSaving is used outside a job page");
-  return saving;
+function usePart<T, P>(shown: Shown<T>, part: (now: T) => P, isEqual?: (a: P, b: P) => boolean): P {
+  return useSyncExternalStoreWithSelector(shown.subscribe, shown.now, shown.now, part, isEqual);
 }
 
-/** What came worked out with the page; null where it was not in time. */
-export function useOpening(): Opening | null {
-  return useContext(OpeningContext);
+/**
+ * The open job's parts of these names, its id, and the one way to add a fact. Who asks for parts is drawn again when one
+ * of them became another, and at no other time.
+ */
+export function useJob<Part extends keyof Job = never>(...parts: readonly Part[]) {
+  const { id, now, store } = useOpenJob();
+  const job: Pick<Job, Part> = usePart(
+    now,
+    (all) => all.job,
+    (a, b) => parts.every((part) => a[part] === b[part]),
+  );
+  const add: (body: FactBody) => string = store.add;
+  return { id, job, add };
+}
+
+/** All of the open job, for what hangs on nearly all of it. */
+export function useWholeJob() {
+  const { id, now, store } = useOpenJob();
+  return { id, job: usePart(now, ({ job }) => job), add: store.add };
+}
+
+/** The job's facts themselves. */
+export function useJobFacts(): readonly Fact[] {
+  return usePart(useOpenJob().now, ({ facts }) => facts);
+}
+
+/** What the readings say; null before the first answer. */
+export function useAnswer(): Identification | null {
+  return usePart(useOpenJob().now, ({ answer }) => answer);
 }
 
 /** True while the answer is still that of the readings before. */
 export function useWorking(): boolean {
-  return useContext(WorkingContext);
+  return usePart(useOpenJob().now, ({ working }) => working);
 }
 
-interface Props {
-  readonly id: string;
-  /** What the server had when the page was made; null where it did not answer. */
-  readonly first: FactsSince | null;
-  /** What these facts come to; null where it was not worked out in time. */
-  readonly opening?: Opening | null;
-  readonly children: ReactNode;
+/** The job's wiring. */
+export function useJobWiring(): JobWiring {
+  return usePart(useOpenJob().now, ({ wiring }) => wiring);
 }
 
-/** Opens a job for the stages inside. */
-export function JobProvider({ id, first, opening = null, children }: Props) {
-  const { store, state } = useFacts(id, first);
-  const { facts, saving, unreadable, aside, photos } = state;
-  const device = useDevice();
-  const job = useMemo(() => deriveJob(facts, device), [facts, device]);
-  const identified = useIdentification(job, opening?.identified ?? null, usePathname().endsWith("/probe"));
-  const { answer, working } = identified;
-  const { wiring, planning } = useWiring(job, identified, opening?.wired ?? null);
-  const open = useMemo<OpenJob>(() => {
-    const names = leadNames(job.leads);
-    const byId = new Map(job.leads.map((lead) => [lead.id, lead]));
-    return {
-      id,
-      facts,
-      job,
-      answer,
-      wiring,
-      planning,
-      names,
-      short: (leadId) => names.get(leadId)?.short ?? "?",
-      leadOf: (leadId) => byId.get(leadId) ?? { id: leadId },
-      add: store.add,
-    };
-  }, [id, facts, job, answer, wiring, planning, store]);
-  const kept = useMemo<OpenSaving>(
-    () => ({
-      saving,
-      aside,
-      dropAside: store.dropAside,
-      photosOnWay: photos,
-      addPhoto: store.addPhoto,
-      dropPhoto: store.dropPhoto,
-      unreadable,
-    }),
-    [store, saving, aside, photos, unreadable],
-  );
-  return (
-    <Context.Provider value={open}>
-      <SavingContext.Provider value={kept}>
-        <OpeningContext.Provider value={opening}>
-          <WorkingContext.Provider value={working}>{children}</WorkingContext.Provider>
-        </OpeningContext.Provider>
-      </SavingContext.Provider>
-    </Context.Provider>
-  );
+/** True while the wiring is of the facts before. */
+export function usePlanning(): boolean {
+  return usePart(useOpenJob().now, ({ planning }) => planning);
+}
+
+export function useLeadNames(): LeadNames {
+  return usePart(useOpenJob().now, ({ leadNames }) => leadNames);
+}
+
+/** What came worked out with the page; null where it was not in time. */
+export function useOpening(): Opening | null {
+  return useOpenJob().opening;
+}
+
+/** How far it is kept and sent, and what sees to what is not. */
+export function useSaving() {
+  const { saved, store } = useOpenJob();
+  const { addPhoto, dropPhoto, dropAside } = store;
+  return { ...usePart(saved, (all) => all), addPhoto, dropPhoto, dropAside };
 }

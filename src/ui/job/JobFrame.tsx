@@ -73,7 +73,7 @@ let before: Stage | null = null;
 
 /** The page's heading, for who listens to it: the rail and the title say it to the eye. It has the focus after a change. */
 function Heading({ stage }: { stage: Stage }) {
-  const { job } = useJob();
+  const { job } = useJob("title", "unit", "leads", "compartment", "plates");
   const heading = useRef<HTMLHeadingElement>(null);
   useEffect(() => {
     const changed = before !== null && before !== stage;
@@ -96,7 +96,7 @@ function Heading({ stage }: { stage: Stage }) {
 
 /** On each printed sheet: which job, which unit, which day. */
 function PrintedHead({ stage }: { stage: Stage }) {
-  const { job } = useJob();
+  const { job } = useJob("lastAt", "unit", "title", "leads", "compartment", "plates");
   const day = useLocalDay(job.lastAt ?? "");
   const title = STAGES.find((entry) => entry.stage === stage)?.title ?? "";
   const { unit } = job;
@@ -109,7 +109,7 @@ function PrintedHead({ stage }: { stage: Stage }) {
 }
 
 function JobTitle() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("title");
   const [text, setText] = useState(job.title);
   useEffect(() => setText(job.title), [job.title]);
   const keep = () => {

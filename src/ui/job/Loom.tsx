@@ -11,7 +11,7 @@ import { type LoomLine, useLoom } from "./useLoom";
 
 /** Every lead of the motor as a wire, with what is known of it so far: it stays with the job from stage to stage. */
 export function Loom() {
-  const { job } = useJob();
+  const { job } = useJob("leads");
   const wires = useLoom();
   const [open, setOpen] = useState(false);
   if (job.leads.length === 0) return null;

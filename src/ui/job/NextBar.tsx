@@ -8,13 +8,15 @@ import { useEffect, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { useWireName } from "../land/useWireName";
 import { TOUCH } from "../theme/theme";
-import { useJob, useWorking } from "./JobContext";
+import { useAnswer, useJobWiring, useWholeJob, useWorking } from "./JobContext";
 import { NOW, nextStep } from "./nextStep";
 import type { Stage } from "./stages";
 
 /** Always on the screen: the one thing to do next. Nothing stands there while the stage itself asks for something. */
 export function NextBar({ stage }: { stage: Stage }) {
-  const { id, job, answer, wiring } = useJob();
+  const { id, job } = useWholeJob();
+  const answer = useAnswer();
+  const wiring = useJobWiring();
   const working = useWorking();
   const wireName = useWireName();
   const router = useRouter();

@@ -4,14 +4,15 @@ import Box from "@mui/material/Box";
 import { useEffect, useState } from "react";
 import { PlainLink } from "../parts/PlainLink";
 import { bornAt } from "./bornAt";
-import { useJob, useSaving } from "./JobContext";
+import { useJob, useJobFacts, useSaving } from "./JobContext";
 
 /** An address made longer ago than this with nothing under it was not made by a touch just now. */
 const JUST_NOW_MS = 15 * 60 * 1000;
 
 /** An address under which nothing was ever entered is said to be none: mistyped, or of another shop. */
 export function NothingHere() {
-  const { id, facts } = useJob();
+  const { id } = useJob();
+  const facts = useJobFacts();
   const { saving } = useSaving();
   const [old, setOld] = useState(false);
   useEffect(() => {

@@ -8,7 +8,7 @@ import { useHotkeys } from "react-hotkeys-hook";
 import { plateOf, readPlate } from "@/core";
 import { safeSteps } from "@/core/proving";
 import { Mark, type Shown } from "../parts/Verdict";
-import { useJob } from "./JobContext";
+import { useAnswer, useJob, useJobWiring } from "./JobContext";
 import { RAIL_HEIGHT } from "./NextBar";
 import { STAGES, type Stage } from "./stages";
 
@@ -101,7 +101,21 @@ export function StageRail({ current }: { current: Stage }) {
 
 /** Each stage as done, open or look again, from the verdicts of the job. */
 function useStageWeights(): Record<Stage, { weight: Shown; word: string }> {
-  const { answer, job, wiring } = useJob();
+  const { job } = useJob(
+    "label",
+    "plates",
+    "capacitorTests",
+    "used",
+    "compartment",
+    "oldLeads",
+    "safe",
+    "proof",
+    "photos",
+    "chosen",
+    "ready",
+  );
+  const answer = useAnswer();
+  const wiring = useJobWiring();
   const open = { weight: "open", word: "open" } as const;
   const again = { weight: "again", word: "look again" } as const;
   const done = { weight: "good", word: "done" } as const;

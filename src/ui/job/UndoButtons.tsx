@@ -13,7 +13,7 @@ function editsText(target: EventTarget | null): boolean {
 
 /** Undo and redo of the last entry, by button and by the usual keys. */
 export function UndoButtons() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("undo", "redo");
   const { undo, redo } = job;
   useHotkeys(
     ["mod+z", "mod+shift+z"],

@@ -9,7 +9,7 @@ const UnitDialog = lazy(() => import("./UnitDialog").then((made) => ({ default: 
 
 /** The unit that the job is a visit of, or the way to name one. */
 export function UnitButton() {
-  const { job } = useJob();
+  const { job } = useJob("unit");
   const [open, setOpen] = useState(false);
   const { unit } = job;
   return (

@@ -17,7 +17,7 @@ import { useJob } from "./JobContext";
 
 /** Names the unit that the job is a visit of: one that the shop has been to, found as it is typed, or a new one. */
 export function UnitDialog({ onClose }: { onClose: () => void }) {
-  const { job, add } = useJob();
+  const { job, add } = useJob("unit");
   const title = useId();
   const [draft, setDraft] = useState({
     name: job.unit?.name ?? "",

@@ -2,7 +2,7 @@
 
 import { familyById, type Lead, placeAlongWinding, type Role, SETTLED } from "@/core";
 import { placeName } from "@/core/wiring";
-import { useJob } from "./JobContext";
+import { useAnswer, useJob, useJobWiring, useLeadNames } from "./JobContext";
 
 /** One wire of the loom. */
 export interface LoomLine {
@@ -24,7 +24,10 @@ const LIKELY = 0.85;
 
 /** The loom's wires, in order along the winding as far as that is known. */
 export function useLoom(): LoomLine[] {
-  const { job, answer, wiring, short } = useJob();
+  const { job } = useJob("leads");
+  const answer = useAnswer();
+  const wiring = useJobWiring();
+  const { short } = useLeadNames();
   const family = familyById(answer?.family ?? null);
   const roles = answer?.roles ?? {};
   const speeds = Math.max(

@@ -7,7 +7,7 @@ import { useState } from "react";
 import { sourceWords } from "@/core";
 import type { Assumption, FittedMotor } from "@/core/wiring";
 import { keepDeviceName, MOST_NAME_LETTERS, useDeviceName } from "../job/deviceName";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
@@ -24,7 +24,7 @@ const SUMMARY = {
 
 /** What the planned circuit does in every state of the equipment, run before anyone turns the power on. */
 export function CheckPanel({ check }: { check: WiringCheck }) {
-  const { wiring } = useJob();
+  const wiring = useJobWiring();
   const name = useWireName();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { compartment } = wiring.plan;
@@ -121,7 +121,7 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
 
 /** A plan with a stop is not marked ready; whoever goes on all the same writes down why. */
 function Ready({ check }: { check: WiringCheck }) {
-  const { job, add } = useJob();
+  const { job, add } = useJob("ready");
   const known = useDeviceName();
   const day = useLocalDay(job.ready?.at ?? "");
   const [name, setName] = useState("");

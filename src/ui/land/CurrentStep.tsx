@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { FRAME, type PlanStep } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJobWiring, useLeadNames } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
 import { WirePiece } from "../parts/LeadTag";
 import { MONO } from "../theme/theme";
@@ -13,7 +13,8 @@ import { WireStrip } from "./WireStrip";
 
 /** The one wire to move now, large, with the place of it on the drawing, and the touch that says it is done. */
 export function CurrentStep({ work, step, alone = false }: { work: Steps; step: PlanStep; alone?: boolean }) {
-  const { leadOf, wiring } = useJob();
+  const wiring = useJobWiring();
+  const { leadOf } = useLeadNames();
   const { what, where, isCapped } = work.words(step);
   const nth = work.steps.indexOf(step) + 1;
   const wire = step.lead !== null && step.lead !== FRAME && wiring.kind === "plan";

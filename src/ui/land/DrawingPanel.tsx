@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
 import { type CheckFinding, FRAME, placeName } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJob, useLeadNames } from "../job/JobContext";
 import { HandChange } from "./HandChange";
 import { litOf } from "./lit";
 import { saveDrawingPdf, saveDrawingSvg } from "./saveDrawing";
@@ -20,7 +20,8 @@ interface Props {
 
 /** The wiring drawing of the plan, to print, to save, and to change by hand. */
 export function DrawingPanel({ work, check }: Props) {
-  const { job, add, leadOf } = useJob();
+  const { job, add } = useJob("title");
+  const { leadOf } = useLeadNames();
   const name = useWireName();
   const svg = useRef<SVGSVGElement>(null);
   const [trouble, setTrouble] = useState("");

@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import { CAPPED, type Compartment, JOINT, placeName, type WiringPlan } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { TOUCH } from "../theme/theme";
@@ -17,7 +17,8 @@ const MOST_JOINTS = 4;
 
 /** Changes by hand without dragging: move a lead, add a jumper, take a wire off. */
 export function HandChange({ onMove }: { onMove: (lead: string, to: string) => void }) {
-  const { wiring, job, add } = useJob();
+  const { job, add } = useJob("changes");
+  const wiring = useJobWiring();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { plan } = wiring;
   const count = Object.keys(job.changes.landings).length + job.changes.added.length + job.changes.gone.length;

@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import type { KickSeen } from "@/core";
 import type { KickAsked } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
 import { LeadTag } from "../parts/LeadTag";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
@@ -19,7 +19,8 @@ const SHOWN: readonly { readonly shows: KickSeen["shows"]; readonly words: strin
 
 /** Which end of each coil is which, by a battery touched to one and a meter on another: the next test, and what was seen. */
 export function KickPanel() {
-  const { wiring, job, add } = useJob();
+  const { job, add } = useJob("kicks");
+  const wiring = useJobWiring();
   if (wiring.kind !== "plan" && wiring.kind !== "unproved") return null;
   if (wiring.polarity.kind === "none" && job.kicks.length === 0) return null;
   const { polarity } = wiring;
@@ -129,7 +130,7 @@ function NextKick({ asked, left }: { asked: KickAsked; left: number }) {
 }
 
 function Ends({ pair }: { pair: readonly [string, string] }) {
-  const { leadOf, short } = useJob();
+  const { leadOf, short } = useLeadNames();
   return (
     <Box component="span" sx={{ display: "flex", gap: 2, alignItems: "center", flexWrap: "wrap" }}>
       plus on <LeadTag lead={leadOf(pair[0])} name={short(pair[0])} /> minus on{" "}
@@ -139,7 +140,7 @@ function Ends({ pair }: { pair: readonly [string, string] }) {
 }
 
 function Said({ kick }: { kick: KickSeen }) {
-  const { short } = useJob();
+  const { short } = useLeadNames();
   const [bp, bm] = kick.battery.map(short);
   const [mp, mm] = kick.meter.map(short);
   const words = SHOWN.find(({ shows }) => shows === kick.shows)?.words ?? kick.shows;

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import dynamic from "next/dynamic";
 import { feedingOf } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
@@ -38,7 +38,8 @@ const RunPanel = dynamic(() => brought(import("./RunPanel").then((made) => made.
 
 /** Land: the plan to follow one wire at a time beside its drawing, and the check that runs it before power. */
 export function LandStage() {
-  const { wiring, job } = useJob();
+  const { job } = useJob("leads", "compartment");
+  const wiring = useJobWiring();
   const check = useWiringCheck();
   const work = useSteps();
   // Nothing of the motor's leads or its machine yet: what is asked then is its voltage.
@@ -87,7 +88,7 @@ export function LandStage() {
 
 /** What is seldom needed beside the steps: ends, settings, the supply, the plan run on screen. */
 function More() {
-  const { wiring } = useJob();
+  const wiring = useJobWiring();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   return (
     <Box className="no-print">
@@ -115,7 +116,7 @@ function More() {
 
 /** Which end of each coil is which: by battery kicks, or by the numbers on the leads. */
 function Ends({ open = false }: { open?: boolean }) {
-  const { wiring } = useJob();
+  const wiring = useJobWiring();
   if (wiring.kind !== "plan" && wiring.kind !== "unproved") return null;
   const proved = wiring.motor.unproved.length === 0;
   return (
@@ -134,7 +135,7 @@ function Ends({ open = false }: { open?: boolean }) {
 
 /** How a motor of two voltages, or a module, is set inside; nothing for any other. */
 function InsideSetting() {
-  const { wiring } = useJob();
+  const wiring = useJobWiring();
   if (wiring.kind === "plan") {
     const set = wiring.fitted.rating.insideSetting;
     return set ? (

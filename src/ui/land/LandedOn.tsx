@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
-import { useJob } from "../job/JobContext";
+import { useJobWiring } from "../job/JobContext";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
@@ -18,7 +18,7 @@ const LandedOnChoice = dynamic(
 
 /** The equipment, and what a person chooses of the plan: one line once it is planned. */
 export function LandedOn({ check }: { check: WiringCheck | null }) {
-  const { wiring } = useJob();
+  const wiring = useJobWiring();
   const inside = <LandedOnChoice check={check} />;
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit")
     return (

@@ -2,13 +2,15 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
 
 /** Which end of each coil is which: read off the leads, or proved by a kick test, and kept as their marks. */
 export function MarksPanel() {
-  const { wiring, job, add, short } = useJob();
+  const { job, add } = useJob("leads");
+  const wiring = useJobWiring();
+  const { short } = useLeadNames();
   if (wiring.kind !== "plan" && wiring.kind !== "unproved") return null;
   const { motor } = wiring;
   const slots = [...new Set(motor.leads.map(({ slot }) => slot))].filter((slot) => slot.startsWith("T"));

@@ -3,13 +3,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 
 /** Why there is nothing to land yet, and what to do about it. */
 export function NotYet() {
-  const { wiring, job, add } = useJob();
+  const { job, add } = useJob("leads", "wish");
+  const wiring = useJobWiring();
   if (wiring.kind === "plan" || wiring.kind === "retrofit") return null;
   if (wiring.kind === "on-its-way")
     return (

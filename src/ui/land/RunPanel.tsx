@@ -14,7 +14,7 @@ import {
   whatIf,
   wiringDrawing,
 } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJobWiring, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { RunCurves } from "./RunCurves";
 import { useWireName } from "./useWireName";
@@ -25,7 +25,8 @@ const NOBODY: ReadonlySet<string> = new Set();
 
 /** The planned circuit run on screen: a call, a change to try, what flows, and the difference it makes. */
 export function RunPanel() {
-  const { wiring, leadOf } = useJob();
+  const wiring = useJobWiring();
+  const { leadOf } = useLeadNames();
   const name = useWireName();
   const [call, setCall] = useState("");
   const [swap, setSwap] = useState<readonly [string, string]>(["", ""]);

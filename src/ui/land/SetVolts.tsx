@@ -12,7 +12,7 @@ import { SupplySeen } from "../safe/SupplySeen";
 
 /** Which setting the supply wants of the motor, by its plate and the meter alone; how it is joined now, its ohms tell. */
 export function SetVolts() {
-  const { id, job } = useJob();
+  const { id, job } = useJob("plates", "safe");
   const { volts } = plateOf(job);
   const supply = job.safe.supply?.between;
   const found = volts && supply !== undefined ? settingFor(volts, supply) : null;

@@ -13,7 +13,7 @@ import { TOUCH } from "../theme/theme";
 
 /** Two voltages that are set inside: how it stands, seen on its dial or proved by the ohms before and after turning it. */
 export function SettingPanel({ low, high, module = false }: { low: number; high: number; module?: boolean }) {
-  const { job, add } = useJob();
+  const { job, add } = useJob("setInside");
   const now = job.setInside?.now ?? null;
   const volts = (setting: "low" | "high") => Math.round(setting === "low" ? low : high);
   const see = (setting: "low" | "high") => {

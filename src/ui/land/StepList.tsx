@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { type Assumption, type CheckFinding, emptied, FRAME, type PlanStep } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
 import { LeadTag } from "../parts/LeadTag";
 import { Verdict } from "../parts/Verdict";
@@ -25,7 +25,7 @@ interface Props {
 
 /** The work one wire at a time: the one at hand large, what follows under it, what is done folded away. */
 export function StepList({ work, check }: Props) {
-  const { job } = useJob();
+  const { job } = useJob("oldLeads");
   const [alone, setAlone] = useState(false);
   const { plan, steps, done, open, current } = work;
   const empty = emptied(
@@ -131,7 +131,8 @@ function PrintedSteps({ work }: { work: Steps }) {
 }
 
 function StepLine({ step, work }: { step: PlanStep; work: Steps }) {
-  const { wiring, leadOf } = useJob();
+  const wiring = useJobWiring();
+  const { leadOf } = useLeadNames();
   const { what, where, isCapped } = work.words(step);
   const done = work.isDone(step);
   return (

@@ -9,7 +9,7 @@ import { TOUCH } from "../theme/theme";
 
 /** The supply that the plan stands on, beside the one that was measured before it was locked off. */
 export function SupplyPanel() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("compartment", "safe");
   const { compartment } = job;
   if (!compartment) return null;
   const { supply } = compartment;

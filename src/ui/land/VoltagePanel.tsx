@@ -4,13 +4,15 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { BoardNow } from "@/core";
 import { boardAsSet, boardPlaces, HELD, netsOfSetting, voltageChange } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Verdict } from "../parts/Verdict";
 
 /** How the motor's own leads are joined now, the moves to the setting that the supply wants, and the reading that proves it. */
 export function VoltagePanel() {
-  const { wiring, job, add, short } = useJob();
+  const { job, add } = useJob("board");
+  const wiring = useJobWiring();
+  const { short } = useLeadNames();
   if (wiring.kind !== "plan") return null;
   const { motor, plan } = wiring;
   const { setting } = plan;

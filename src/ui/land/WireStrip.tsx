@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import { type PlanStep, placeName } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useLeadNames } from "../job/JobContext";
 import { litOf, stripOf } from "./lit";
 import type { Steps } from "./useSteps";
 import { useWireName } from "./useWireName";
@@ -12,7 +12,7 @@ const NONE: ReadonlySet<string> = new Set();
 
 /** The piece of the drawing where the step's wire ends, at the width of a phone. */
 export function WireStrip({ work, step }: { work: Steps; step: PlanStep }) {
-  const { leadOf } = useJob();
+  const { leadOf } = useLeadNames();
   const name = useWireName();
   const { drawing, plan } = work;
   const lit = litOf(step, drawing);

@@ -4,14 +4,16 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { familyById, type WiringWish } from "@/core";
 import { canHavePlug, NO_CHANGES, type SpeedForecast, speedsOf, tapName } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useAnswer, useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { TurnPicture } from "../parts/TurnPicture";
 import { rememberSchool } from "./rememberedSchool";
 
 /** What a person chooses of the plan: its school, the speed of each call, the way it turns. */
 export function Wishes({ forecast }: { forecast: readonly SpeedForecast[] }) {
-  const { wiring, job, add, answer } = useJob();
+  const { job, add } = useJob("wish", "changes");
+  const answer = useAnswer();
+  const wiring = useJobWiring();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { plans, asMade, compartment } = wiring;
   const turn = wiring.plan.turn.needed ?? wiring.plan.turn.asDrawn;

@@ -2,7 +2,7 @@
 
 import { useMemo } from "react";
 import { CAPPED, type PlanStep, placeName, planSteps, stepTick, wiringDrawing } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { useWireName } from "./useWireName";
 
 /** A harness lead has a name of words, and its place beside it. */
@@ -10,7 +10,8 @@ const HARNESS_TEXT = 380;
 
 /** The work of the plan as far as it is done, with the drawing that shows it; null while nothing is planned. */
 export function useSteps() {
-  const { wiring, job, add } = useJob();
+  const { job, add } = useJob("ticked");
+  const wiring = useJobWiring();
   const wireName = useWireName();
   const planned = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring : null;
   const drawing = useMemo(

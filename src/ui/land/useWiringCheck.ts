@@ -3,7 +3,7 @@
 import { useMemo } from "react";
 import { type Checked, checkQuestion } from "@/core";
 import { checking } from "@/workers/check";
-import { useJob, useOpening } from "../job/JobContext";
+import { useJobWiring, useOpening, usePlanning } from "../job/JobContext";
 import { useWorked } from "../parts/useWorked";
 
 /** The check of the plan, as far as it is worked out. */
@@ -16,7 +16,8 @@ const NOT_YET: WiringCheck = { weight: "again", findings: [], assumes: [], speed
 
 /** The check of the plan as it stands now, in a worker: run anew whenever a wire moves. Null where there is no plan. */
 export function useWiringCheck(): WiringCheck | null {
-  const { wiring, planning } = useJob();
+  const wiring = useJobWiring();
+  const planning = usePlanning();
   const opening = useOpening();
   const question = useMemo(() => checkQuestion(wiring), [wiring]);
   const { known, working } = useWorked(question, checking, { first: opening?.checked ?? null, none: null });

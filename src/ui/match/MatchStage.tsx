@@ -32,7 +32,7 @@ const SHOWN_FIRST = 6;
 
 /** Match: what of the stock could take the old motor's place, ranked, with the reasons; then the chosen one in full. */
 export function MatchStage() {
-  const { id, job, add } = useJob();
+  const { id, job, add } = useJob("plates", "place", "used", "chosen");
   const matches = useMatches(job);
   const [all, setAll] = useState(false);
   const known = Object.keys(job.plates.old).length > 0;
@@ -152,7 +152,7 @@ function RuledOutList({ list, total }: { list: readonly RuledOut[]; total: numbe
 
 /** The chosen motor: what differs, its capacitor, how it is mounted. All on one page. */
 function Chosen() {
-  const { job } = useJob();
+  const { job } = useJob("chosen", "used", "plates", "place", "capacitor");
   const { chosen } = job;
   const shelf = useShelf(JSON.stringify(job.used));
   const plates = { old: readPlate(job.plates.old).plate, new: readPlate(job.plates.new).plate };

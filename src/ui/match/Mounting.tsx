@@ -8,7 +8,7 @@ import { useJob } from "../job/JobContext";
 
 /** The checklist for mounting; ticks are kept with the job. */
 export function Mounting({ need, name, plate }: { need: Need; name: string; plate: Plate }) {
-  const { job, add } = useJob();
+  const { job, add } = useJob("ticked");
   const steps = mountingSteps(need, { id: name, name, plate, count: 1 });
   const stepOf = (id: string) => `mounting ${id}`;
   return (

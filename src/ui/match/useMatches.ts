@@ -7,7 +7,7 @@ import type { Job } from "@/core";
 import { serverQueries } from "../parts/serverQueries";
 
 /** The ranking of the stock for the job's old motor and place. */
-export function useMatches({ plates, place, used }: Job) {
+export function useMatches({ plates, place, used }: Pick<Job, "plates" | "place" | "used">) {
   const body = { old: plates.old, place };
   return useQuery(
     {

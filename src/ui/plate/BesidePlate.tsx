@@ -9,7 +9,7 @@ import { BESIDE_PLATE } from "./plateLayout";
 
 /** What no plate tells: measured and seen on the motor itself. */
 export function BesidePlate({ motor }: { motor: "old" | "new" }) {
-  const { job } = useJob();
+  const { job } = useJob("plates");
   const reading = readPlate(job.plates[motor]);
   const known = BESIDE_PLATE.filter((id) => job.plates[motor][id] !== undefined).length;
   return (

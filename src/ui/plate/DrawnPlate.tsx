@@ -16,7 +16,7 @@ interface Props {
 
 /** A nameplate, riveted on: blank where nothing is known, typed into anywhere. */
 export function DrawnPlate({ motor, title, lit }: Props) {
-  const { job } = useJob();
+  const { job } = useJob("plates");
   const reading = readPlate(job.plates[motor]);
   return (
     <Box component="section" aria-label={title} sx={{ minWidth: 0 }}>

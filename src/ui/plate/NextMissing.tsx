@@ -12,7 +12,7 @@ import { PlateFieldEntry } from "./PlateFieldEntry";
 
 /** What matters and is missing, one thing at a time, what decides first, each with how to get it. */
 export function NextMissing() {
-  const { job } = useJob();
+  const { job } = useJob("plates");
   const reading = readPlate(job.plates.old);
   const [passed, setPassed] = useState<readonly PlateFieldId[]>([]);
   const missing = missingOf(reading.plate);

@@ -7,7 +7,7 @@ import { useJob } from "../job/JobContext";
 
 /** Old and new side by side, where both exist: what both plates tell. */
 export function OldAndNew() {
-  const { job } = useJob();
+  const { job } = useJob("plates");
   const [old, made] = [readPlate(job.plates.old), readPlate(job.plates.new)];
   const rows = PLATE_FIELDS.flatMap((field) => {
     const [was, is] = [field.say(old.plate), field.say(made.plate)];

@@ -8,7 +8,7 @@ import { KeptEntry } from "../parts/KeptEntry";
 
 /** The place the new motor goes to: what of it bears on the choice. */
 export function PlaceEntry() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("place");
   const { place } = job;
   const set = (change: Partial<Place>) => {
     const next = { ...place, ...change };

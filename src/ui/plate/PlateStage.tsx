@@ -19,7 +19,7 @@ import { WholePlateEntry } from "./WholePlateEntry";
 
 /** Plate: what can still be read of the motor, drawn as a plate; the new one's beside it where there is one. */
 export function PlateStage() {
-  const { job } = useJob();
+  const { job } = useJob("plates", "chosen", "place");
   const both = hasNewMotor(job);
   const [shown, setShown] = useState<"old" | "new">("old");
   const [lit, setLit] = useState<readonly PlateFieldId[]>([]);
@@ -105,7 +105,7 @@ export function PlateStage() {
 
 /** What is odd about the figures of either plate, or cannot be: asked back, never changed in silence. */
 function Doubts() {
-  const { job } = useJob();
+  const { job } = useJob("plates");
   const doubts = (["old", "new"] as const).flatMap((motor) =>
     readPlate(job.plates[motor]).doubts.map((fault) => ({ motor, fault })),
   );
@@ -129,7 +129,7 @@ function Doubts() {
 
 /** The old plate said in full, in inch and metric. */
 function Understood() {
-  const { job } = useJob();
+  const { job } = useJob("plates");
   const { echo } = readPlate(job.plates.old);
   return (
     <Box

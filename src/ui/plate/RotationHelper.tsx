@@ -11,7 +11,7 @@ import { Choice } from "../parts/Choice";
 
 /** Works the needed turn out from the blade's pitch or the blower's scroll, as one stands before it. */
 export function RotationHelper() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("place");
   const [kind, setKind] = useState<"propeller" | "blower">("propeller");
   const [side, setSide] = useState("");
   const [leads, setLeads] = useState("");

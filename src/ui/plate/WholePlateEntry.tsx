@@ -23,7 +23,7 @@ export function WholePlateEntry({
   /** Has the cursor when the screen comes: where the plate is the first thing to be typed. */
   focused?: boolean;
 }) {
-  const { job, add } = useJob();
+  const { job, add } = useJob("plates");
   const [line, setLine] = useState("");
   const [says, setSays] = useState<string | null>(null);
   const enter = (event: FormEvent) => {

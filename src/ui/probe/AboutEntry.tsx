@@ -42,7 +42,7 @@ const CAPACITOR_WORDS: Readonly<Record<NonNullable<ProbeAbout["capacitor"]>, str
 
 /** What the plate or the machine already tells. It shifts what is likely; it never overrules the meter. */
 export function AboutEntry() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("about", "plates", "leads");
   const { about } = job;
   const { byPlate, clashes } = probedAbout(job);
   const unknown = (field: keyof ProbeAbout) =>

@@ -1,7 +1,7 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import { useJob } from "../job/JobContext";
+import { useAnswer } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
 
 interface Props {
@@ -12,7 +12,7 @@ interface Props {
 
 /** The answers that are left, one touch apart: the drawing below shows the one chosen. */
 export function AnswerChoice({ chosen, onChoose }: Props) {
-  const { answer } = useJob();
+  const answer = useAnswer();
   if (!answer || answer.alternatives.length === 0 || answer.family === null) return null;
   const shares = [answer.confidence, ...answer.alternatives.map((other) => other.confidence)];
   const keys = [answer, ...answer.alternatives].map(

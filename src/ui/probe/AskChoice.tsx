@@ -15,7 +15,7 @@ const WORDS: Readonly<Record<Ask, string>> = {
 
 /** What the probing is to find out: one touch, changed at any time, and nothing read is lost. */
 export function AskChoice() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("ask");
   return (
     <Box role="group" aria-label="What do you want to know?" sx={{ mb: 4 }}>
       <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: 1 }}>

@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { COOLING_MINUTES } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { signal } from "../parts/signals";
 import { TOUCH } from "../theme/theme";
 import type { Target } from "./target";
@@ -17,7 +17,9 @@ const TICK_MS = 1000;
  * read again when its time is over. Closing the page does not stop it.
  */
 export function CoolingNotice({ onChoose }: { onChoose: (target: Target) => void }) {
-  const { job, answer, add, short } = useJob();
+  const { job, add } = useJob("cooling", "leads");
+  const answer = useAnswer();
+  const { short } = useLeadNames();
   const now = useNow(job.cooling !== null);
   const until = job.cooling ? Date.parse(job.cooling.since) + COOLING_MINUTES * 60_000 : null;
   const over = until !== null && now !== null && now >= until;

@@ -17,7 +17,7 @@ import {
   type LeadEntry,
   parseLeadEntry,
 } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useJob, useLeadNames } from "../job/JobContext";
 import { CLEARS } from "../parts/earlyTouches";
 import { LeadTag, WirePiece } from "../parts/LeadTag";
 import { MONO, TOUCH } from "../theme/theme";
@@ -25,7 +25,8 @@ import { PhotoLeads } from "./PhotoLeads";
 
 /** The leads by colour and stripe: typed in a row, or picked by letters. */
 export function LeadsEntry() {
-  const { job, add, short } = useJob();
+  const { job, add } = useJob("pairReadings", "shellReadings", "leads");
+  const { short } = useLeadNames();
   const begun = job.pairReadings.length + job.shellReadings.length > 0;
   const [open, setOpen] = useState<boolean | null>(null);
   const shown = open ?? !begun;

@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { type RefObject, useCallback, useEffect, useLayoutEffect, useState } from "react";
 import { formatOhms, type OhmsShown, ohmsDigits } from "@/core";
-import { useJob, useWorking } from "../job/JobContext";
+import { useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
 import { HandsFree } from "./HandsFree";
 import type { Target } from "./target";
@@ -23,7 +23,8 @@ interface Props {
 
 /** A meter that streams: its display as it moves and comes to rest, and a touch, or no hand at all, to take the value. */
 export function LiveMeter({ source, target, onHold, hold }: Props) {
-  const { job, names } = useJob();
+  const { job } = useJob("meter");
+  const { names } = useLeadNames();
   const working = useWorking();
   const [attempt, setAttempt] = useState(0);
   const [handsFree, setHandsFree] = useState(false);

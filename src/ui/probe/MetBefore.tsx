@@ -15,7 +15,7 @@ import {
   USUAL_REFERENCE_C,
   USUAL_TOLERANCE_PERCENT,
 } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useJob, useLeadNames } from "../job/JobContext";
 import { CAUSE_NAMES } from "../parts/causeNames";
 import { LocalDay } from "../parts/LocalDay";
 import { PlainLink } from "../parts/PlainLink";
@@ -27,7 +27,8 @@ type Met = z.output<typeof askMetBefore.answer>["met"][number];
 
 /** Motors of the shop that read like this one, and what was found then; nothing while none is likelier than not. */
 export function MetBefore() {
-  const { id, job, names } = useJob();
+  const { id, job } = useJob("leads", "meter", "conditions", "pairReadings");
+  const { names } = useLeadNames();
   const read = {
     job: id,
     leads: job.leads.map((lead) => ({ id: lead.id, name: names.get(lead.id)?.short ?? "" })),
@@ -91,7 +92,8 @@ function Which({ met: { of } }: { met: Met }) {
 }
 
 function Earlier({ met }: { met: Met }) {
-  const { add, short, job } = useJob();
+  const { add, job } = useJob("reference");
+  const { short } = useLeadNames();
   const { of, print, map } = met;
   const on = useLocalDay(of.kind === "job" ? of.job.at : "");
   const source = (of.kind === "job" ? `Met ${on}: ${of.job.title}` : `Of the stock: ${of.line.name}`).slice(

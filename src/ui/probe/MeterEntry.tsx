@@ -13,7 +13,7 @@ const RESOLUTIONS = [0.001, 0.01, 0.1, 1] as const;
 
 /** The meter's own accuracy and what its probes read touched together: what every reading is weighed by. */
 export function MeterEntry() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("meter");
   const { meter } = job;
   const set = (change: Partial<Meter>) => add({ kind: "meter", meter: { ...meter, ...change } });
   return (

@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { memo } from "react";
 import { expectedOhms, type KeptPairReading, type KeptShellReading, ohmsDigits } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
 import { sameTarget, type Target } from "./target";
 
@@ -15,7 +15,8 @@ interface Props {
 
 /** The table of pairs, to read and correct: each cell what was typed, and what the answer expects. */
 export function PairTable({ target, onChoose }: Props) {
-  const { job, short } = useJob();
+  const { job } = useJob("leads");
+  const { short } = useLeadNames();
   const columns = job.leads.slice(0, -1);
   const rows = job.leads.slice(1);
   return (
@@ -83,7 +84,9 @@ export function PairTable({ target, onChoose }: Props) {
 }
 
 function PairCell({ between, target, onChoose }: { between: readonly [string, string] } & Props) {
-  const { job, short, answer } = useJob();
+  const { job } = useJob("pairReadings", "meter");
+  const answer = useAnswer();
+  const { short } = useLeadNames();
   const readings = job.pairReadings.filter((r) => between.every((lead) => r.between.includes(lead)));
   const cell: Target = { kind: "pair", between };
   const expected =
@@ -104,7 +107,8 @@ function PairCell({ between, target, onChoose }: { between: readonly [string, st
 }
 
 function ShellCell({ lead, target, onChoose }: { lead: string } & Props) {
-  const { job, short } = useJob();
+  const { job } = useJob("shellReadings");
+  const { short } = useLeadNames();
   const readings = job.shellReadings.filter((r) => r.lead === lead);
   const cell: Target = { kind: "frame", lead };
   const stands = readings.find((r) => r.standing);

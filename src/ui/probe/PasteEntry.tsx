@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { parsePastedReadings } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useJob, useLeadNames } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
 
 interface Props {
@@ -16,7 +16,8 @@ interface Props {
 
 /** A table of readings pasted or typed at once: seen through first, then entered as a whole or not at all. */
 export function PasteEntry({ text, onText, onDone }: Props) {
-  const { job, names, add, short } = useJob();
+  const { job, add } = useJob("leads");
+  const { names, short } = useLeadNames();
   const known = useMemo(
     () =>
       new Map(

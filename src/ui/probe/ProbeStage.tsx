@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { type ReactNode, useState } from "react";
 import { v7 as uuid } from "uuid";
 import { type Insulation, LEAD_LIMITS } from "@/core";
-import { useJob, useWorking } from "../job/JobContext";
+import { useAnswer, useJob, useWorking } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { useWakeLock } from "../parts/useWakeLock";
 import { ConditionsEntry } from "../reference/ConditionsEntry";
@@ -34,7 +34,8 @@ const TRIAL_LEADS: readonly Insulation[] = [
 
 /** Probe: touch two leads, type what the meter shows, see what it means. */
 export function ProbeStage() {
-  const { job, answer, add } = useJob();
+  const { job, add } = useJob("leads");
+  const answer = useAnswer();
   const working = useWorking();
   const [chosen, setChosen] = useState<Target | null>(null);
   const [trial, setTrial] = useState(false);

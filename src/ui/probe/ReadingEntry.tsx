@@ -16,7 +16,7 @@ import {
   useState,
 } from "react";
 import { type Identification, type OhmsShown, ohmsDigits, parseOhms } from "@/core";
-import { useJob, useWorking } from "../job/JobContext";
+import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
 import { brought } from "../parts/brought";
 import { CLEARS } from "../parts/earlyTouches";
@@ -52,7 +52,9 @@ const CALM: Readonly<Record<Identification["status"], string>> = {
 
 /** The two leads to touch now, and the value that goes in: type, Enter, next. */
 export function ReadingEntry({ target, isChosen, onChoose, simulated = false }: Props) {
-  const { id, job, add, names, answer } = useJob();
+  const { id, job, add } = useJob("leads", "meter");
+  const answer = useAnswer();
+  const { names } = useLeadNames();
   const working = useWorking();
   const leads = useMemo(() => job.leads.map((lead) => lead.id), [job.leads]);
   const [text, setText] = useState("");
@@ -332,7 +334,9 @@ function TargetLine({
   isChosen: boolean;
   because: string | null;
 }) {
-  const { job, leadOf, short, answer } = useJob();
+  const { job } = useJob("shellReadings");
+  const answer = useAnswer();
+  const { leadOf, short } = useLeadNames();
   const working = useWorking();
   if (!target && working) {
     return (

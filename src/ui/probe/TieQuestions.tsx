@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { familyById, type Identification, type Observation, tieQuestions } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { TOUCH } from "../theme/theme";
 
@@ -19,7 +19,8 @@ const SEEN_BY: Readonly<Record<Observation["by"], string>> = {
 
 /** What ohms cannot tell, asked with its answers as buttons: each answer is a fact, undone like any. */
 export function TieQuestions({ answer }: { answer: Identification }) {
-  const { add, names } = useJob();
+  const { add } = useJob();
+  const { names } = useLeadNames();
   const [by, setBy] = useState<Observation["by"]>("drawing");
   const questions = tieQuestions(answer);
   const wordOf = (lead: string) => names.get(lead)?.long ?? lead;
@@ -72,7 +73,9 @@ function asked(lead: string | null, wordOf: (lead: string) => string): string {
 
 /** What was seen beside the ohms, each to be taken back. */
 export function Observed() {
-  const { job, answer, add, names } = useJob();
+  const { job, add } = useJob("observed");
+  const answer = useAnswer();
+  const { names } = useLeadNames();
   if (job.observed.length === 0) return null;
   const family = familyById(answer?.family ?? null);
   const speeds = Math.max(0, ...Object.values(answer?.roles ?? {}).map(({ rank }) => rank ?? 0));

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { type Finding, familyById, type Identification, labelWord } from "@/core";
-import { useJob, useWorking } from "../job/JobContext";
+import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { Mark, type Shown, Verdict } from "../parts/Verdict";
@@ -28,7 +28,8 @@ const WORTH_COUNTING = 0.01;
 
 /** What this motor is, how sure, and why. */
 export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void }) {
-  const { job, answer } = useJob();
+  const { job } = useJob("ask");
+  const answer = useAnswer();
   const working = useWorking();
   if (!answer) return null;
   const { weight, word } = STATUS_WORDS[answer.status];
@@ -170,7 +171,7 @@ function Tied({ answer }: { answer: Identification }) {
 
 /** Another answer the readings allow, each lead by the trade's word. */
 function Other({ other }: { other: Identification["alternatives"][number] }) {
-  const { short } = useJob();
+  const { short } = useLeadNames();
   const family = familyById(other.family);
   const roles = Object.entries(other.roles);
   const speeds = roles.filter(([, { role }]) => role === "speed").length;

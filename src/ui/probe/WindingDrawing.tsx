@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { familyById, ohmsDigits, type Role, type WindingPicture, windingPicture } from "@/core";
-import { useJob, useWorking } from "../job/JobContext";
+import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
 import { AnswerChoice } from "./AnswerChoice";
@@ -18,7 +18,9 @@ const MARGIN_Y = 46;
 
 /** The winding as a technician would sketch it: coils in a row, the start winding where it joins, ohms on each. */
 export function WindingDrawing() {
-  const { answer, short, job } = useJob();
+  const { job } = useJob("meter");
+  const answer = useAnswer();
+  const { short } = useLeadNames();
   const working = useWorking();
   const [chosen, setChosen] = useState(0);
   const best = answer ? JSON.stringify([answer.family, answer.roles]) : "";

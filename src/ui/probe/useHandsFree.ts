@@ -37,7 +37,7 @@ export function useHandsFree(
   onHold: (shown: OhmsShown) => string | null,
   { on, aloud, asks, saysValue }: Settings,
 ): { readonly taken: Taken | null; readonly signed: boolean; readonly strike: () => void } {
-  const { add, job } = useJob();
+  const { add, job } = useJob("undo");
   const state = useRef<Catching>(askedAt(0));
   const [taken, setTaken] = useState<Taken | null>(null);
   const [signed, setSigned] = useState(false);

@@ -12,7 +12,7 @@ import {
   speedsByRise,
   stopAmps,
 } from "@/core/proving";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Verdict } from "../parts/Verdict";
@@ -20,7 +20,8 @@ import { useNames } from "./useNames";
 
 /** Temperature rise and air of a blower: inside the machine's plate or not, and the speed that would come nearest. */
 export function AirPanel({ diagnosis }: { diagnosis: Diagnosis }) {
-  const { job, wiring } = useJob();
+  const { job } = useJob("plates");
+  const wiring = useJobWiring();
   const names = useNames();
   const [call, setCall] = useState("");
   const [text, setText] = useState({ back: "", out: "", low: "", high: "", watts: "", tons: "" });

@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { hasNewMotor, plateOf } from "@/core";
 import { CHECK_UP, checkUp, type ProvingObservation } from "@/core/proving";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
@@ -20,7 +20,8 @@ const { call, lead } = CHECK_UP;
 
 /** A motor that runs where it is: volts, amps, µF against plate and label, entered in a minute, nothing landed. */
 export function CheckUp() {
-  const { job, add, wiring } = useJob();
+  const { job, add } = useJob("plates", "capacitor", "proof", "leads");
+  const wiring = useJobWiring();
   const onSeen = (seen: ProvingObservation) => void add({ kind: "proof-seen", seen });
   const plate = plateOf(job);
   const lines = checkUp(

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { Diagnosis, Expectation } from "@/core/proving";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { Mark } from "../parts/Verdict";
 import { WordLinks } from "../parts/WordLinks";
 import { MONO } from "../theme/theme";
@@ -19,7 +19,7 @@ type Banded = Exclude<Expectation, { what: "turn" }>;
 
 /** What each call is to show before power, each figure as a band with its reading in it once it is made. */
 export function ExpectedTable({ diagnosis }: { diagnosis: Diagnosis }) {
-  const { wiring } = useJob();
+  const wiring = useJobWiring();
   const names = useNames();
   if (wiring.kind !== "plan") return null;
   const calls = [...new Set(diagnosis.expected.map(({ call }) => call))];
@@ -84,7 +84,7 @@ function Line({ label, children }: { label: string; children: React.ReactNode })
 }
 
 function Band({ one, diagnosis }: { one: Banded; diagnosis: Diagnosis }) {
-  const { job } = useJob();
+  const { job } = useJob("proof");
   const names = useNames();
   const at = job.proof.seen.findLastIndex(({ seen }) => isOf(seen, one));
   const seen = job.proof.seen[at]?.seen;

@@ -5,7 +5,7 @@ import Typography from "@mui/material/Typography";
 import { createContext, type ReactNode, useContext, useMemo, useState } from "react";
 import { provingSheetOf } from "@/core";
 import { INSTRUMENT_KINDS, instrumentFor, type NextCheck } from "@/core/proving";
-import { useJob } from "../job/JobContext";
+import { useAnswer, useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { InstrumentAddress } from "../parts/InstrumentAddress";
@@ -43,7 +43,9 @@ export function ReadInstruments({ children }: { children: ReactNode }) {
 /** What the figure of a check can be read off; null where nothing is attached for it. */
 export function useSourceFor(check: NextCheck): InstrumentSource | null {
   const { bench, seed } = useContext(ChosenBench);
-  const { job, answer, wiring } = useJob();
+  const { job } = useJob("leads", "plates", "setInside", "proof");
+  const answer = useAnswer();
+  const wiring = useJobWiring();
   const measures = instrumentFor(check.what);
   const [address] = useInstrumentAddress(measures ?? "amps");
   const sheet = useMemo(

@@ -3,7 +3,8 @@
 import Box from "@mui/material/Box";
 import { useState } from "react";
 import type { NextCheck, ProvingObservation } from "@/core/proving";
-import { useJob } from "../job/JobContext";
+import type { Compartment } from "@/core/wiring";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { AIR_WORDS, SIGN_WORDS, WHAT_WORDS } from "./checkWords";
@@ -15,7 +16,8 @@ type What = ProvingObservation["what"];
 
 /** Anything else that was seen: chosen by what it is, entered in any order. */
 export function MoreEntry({ onSeen }: { onSeen: (seen: ProvingObservation) => void }) {
-  const { job, wiring } = useJob();
+  const { job } = useJob("leads");
+  const wiring = useJobWiring();
   const names = useNames();
   const [what, setWhat] = useState<What>("line-amps");
   const [call, setCall] = useState("");
@@ -96,8 +98,6 @@ export function MoreEntry({ onSeen }: { onSeen: (seen: ProvingObservation) => vo
     </Fold>
   );
 }
-
-type Compartment = Extract<ReturnType<typeof useJob>["wiring"], { kind: "plan" }>["plan"]["compartment"];
 
 function placesOf(what: What, made: Compartment, leads: readonly string[]): readonly string[] {
   switch (what) {

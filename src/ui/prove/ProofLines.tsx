@@ -12,7 +12,7 @@ import { useNames } from "./useNames";
 
 /** Every line of the proof in the order it was made, each with its verdict, its limit and why. */
 export function ProofLines({ lines }: { lines: readonly ProvingLine[] }) {
-  const { job, add } = useJob();
+  const { job, add } = useJob("proof");
   const names = useNames();
   const { seen, rounds } = job.proof;
   if (seen.length === 0 && rounds.length === 0) return null;

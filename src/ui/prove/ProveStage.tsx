@@ -7,7 +7,7 @@ import dynamic from "next/dynamic";
 import { useState } from "react";
 import { turnedBy } from "@/core";
 import type { Diagnosis, ProvingObservation } from "@/core/proving";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { brought } from "../parts/brought";
 import { Choice } from "../parts/Choice";
@@ -46,7 +46,8 @@ export function ProveStage() {
 }
 
 function Proof() {
-  const { wiring, add, job } = useJob();
+  const { add, job } = useJob("proof", "plates");
+  const wiring = useJobWiring();
   const { diagnosis, working, refused } = useDiagnosis();
   const onSeen = (seen: ProvingObservation) => void add({ kind: "proof-seen", seen });
   if (wiring.kind === "on-its-way")
@@ -128,7 +129,7 @@ const STATUS: Readonly<Record<Diagnosis["status"], { weight: Shown; word: string
 
 /** The verdict as it stands, and the one thing to do next with the place for its answer. */
 function Now({ diagnosis, onSeen }: { diagnosis: Diagnosis; onSeen: (seen: ProvingObservation) => void }) {
-  const { id, job } = useJob();
+  const { id, job } = useJob("proof");
   const names = useNames();
   const { status, nextCheck, causes, lines } = diagnosis;
   const { weight, word } = STATUS[status];

@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { CONTROL_PAIR, type ProvingObservation } from "@/core/proving";
-import { useJob } from "../job/JobContext";
+import { useJobWiring } from "../job/JobContext";
 import { MONO } from "../theme/theme";
 import { FigureEntry } from "./FigureEntry";
 import { Touches } from "./Touches";
@@ -22,7 +22,7 @@ const OUTCOMES = {
 
 /** An electronic retrofit's first start: it looks for its way, both ways, and then runs steady; each call has its 24 V. */
 export function RetrofitProof({ onSeen }: { onSeen: (seen: ProvingObservation) => void }) {
-  const { wiring } = useJob();
+  const wiring = useJobWiring();
   if (wiring.kind !== "retrofit") return null;
   const { compartment, wanted } = wiring.plan;
   const calls = compartment.calls.filter(({ id }) => wanted.some(({ call }) => call === id));

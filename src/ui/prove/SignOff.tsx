@@ -18,7 +18,7 @@ const LEAST_REASON = 3;
 
 /** The proof signed with a name; what was not seen is listed, a stop needs a reason. */
 export function SignOff({ status, unseen }: { status: Diagnosis["status"]; unseen: readonly string[] }) {
-  const { id, job, add } = useJob();
+  const { id, job, add } = useJob("proof");
   const sealAfter = useSealOnSigning();
   const known = useDeviceName();
   const [name, setName] = useState(known);

@@ -5,7 +5,7 @@ import { provingSheetOf } from "@/core";
 import type { Diagnosis } from "@/core/proving";
 import { diagnosing } from "@/workers/diagnose";
 import type { Diagnosed } from "@/workers/diagnosed";
-import { useJob } from "../job/JobContext";
+import { useAnswer, useJob, useJobWiring } from "../job/JobContext";
 import { useWorked } from "../parts/useWorked";
 
 /** What the proof says, as far as it is worked out. */
@@ -21,7 +21,9 @@ const NOTHING: Diagnosed = { diagnosis: null, refused: "" };
 
 /** The diagnosis of a job's proof, in a worker. */
 export function useDiagnosis(): Proof {
-  const { job, answer, wiring } = useJob();
+  const { job } = useJob("leads", "plates", "setInside", "proof");
+  const answer = useAnswer();
+  const wiring = useJobWiring();
   const question = useMemo(() => {
     const made = provingSheetOf(job, answer, wiring);
     return made ? JSON.stringify(made) : "";

@@ -4,13 +4,14 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobFacts } from "../job/JobContext";
 import { saveFile } from "../parts/saveFile";
 import { TOUCH } from "../theme/theme";
 
 /** The job as files: whole, or its readings as a table. */
 export function RecordFiles() {
-  const { id, job, facts } = useJob();
+  const { id, job } = useJob("leads", "pairReadings", "shellReadings");
+  const facts = useJobFacts();
   const [says, setSays] = useState("");
   const saveJob = async () => {
     setSays("");

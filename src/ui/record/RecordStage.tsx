@@ -7,7 +7,7 @@ import Typography from "@mui/material/Typography";
 import { type ReactNode, useEffect, useMemo, useState } from "react";
 import { type LabelText, labelContent } from "@/core";
 import { keepDeviceName, useDeviceName } from "../job/deviceName";
-import { useJob } from "../job/JobContext";
+import { useAnswer, useJob, useJobWiring, useLeadNames, usePlanning } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { useWiringCheck } from "../land/useWiringCheck";
 import { localDay } from "../parts/useLocalDay";
@@ -21,17 +21,23 @@ import { SheetButtons } from "./SheetButtons";
 
 /** Record: the label to leave behind, for whoever comes next. */
 export function RecordStage() {
-  const open = useJob();
-  const { answer } = open;
+  const { id, job } = useJob("label", "title", "lastAt", "leads", "ticked", "ready", "proof");
+  const answer = useAnswer();
+  const wiring = useJobWiring();
+  const planning = usePlanning();
+  const { short } = useLeadNames();
   const check = useWiringCheck();
   const settled = answer?.status === "settled";
   const [origin, setOrigin] = useState("");
   useEffect(() => setOrigin(window.location.origin), []);
-  const address = origin === "" ? "" : `${origin}/jobs/${open.id}`;
+  const address = origin === "" ? "" : `${origin}/jobs/${id}`;
   // In every form, printed or saved: what is still being worked out lands nothing.
-  const running = open.planning || check?.working === true;
+  const running = planning || check?.working === true;
   const content = labelContent({
-    ...open,
+    job,
+    answer,
+    wiring,
+    short,
     check: running ? { weight: "again", working: true } : check,
     address,
     dayOf: localDay,
@@ -103,7 +109,7 @@ export function RecordStage() {
 }
 
 function LabelFields() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("label", "title");
   const name = useDeviceName();
   // Who works here is known where it was asked already.
   const label = useMemo(() => ({ ...job.label, who: job.label.who || name }), [job.label, name]);

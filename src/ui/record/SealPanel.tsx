@@ -5,14 +5,15 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { type SealState, sealOf, sealState } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useJob, useJobFacts } from "../job/JobContext";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 
 /** Whether the record is sealed, whether the seal holds, and what came after it. */
 export function SealPanel() {
-  const { facts, add, job } = useJob();
+  const { add, job } = useJob("proof");
+  const facts = useJobFacts();
   const state = useMemo(() => sealState(facts), [facts]);
   const seal = () => {
     const made = sealOf(facts);

@@ -8,7 +8,14 @@ import { call } from "@/contract/call";
 import { getPhoto } from "@/contract/routes/jobs";
 import type { LabelContent } from "@/core";
 import { FRAME } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import {
+  useAnswer,
+  useJobFacts,
+  useJobWiring,
+  useLeadNames,
+  usePlanning,
+  useWholeJob,
+} from "../job/JobContext";
 import { useWireName } from "../land/useWireName";
 import { saveFile } from "../parts/saveFile";
 import { TOUCH } from "../theme/theme";
@@ -16,7 +23,12 @@ import type { Paper } from "./sheetPdf";
 
 /** The job's sheet as PDF, made here: no server is needed for it. */
 export function SheetButtons({ label }: { label: LabelContent }) {
-  const { id, job, facts, answer, wiring, planning, leadOf } = useJob();
+  const { id, job } = useWholeJob();
+  const facts = useJobFacts();
+  const answer = useAnswer();
+  const wiring = useJobWiring();
+  const planning = usePlanning();
+  const { leadOf } = useLeadNames();
   const name = useWireName();
   const [says, setSays] = useState("");
   const save = async (paper: Paper) => {

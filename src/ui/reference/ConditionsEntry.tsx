@@ -11,7 +11,7 @@ import { KeptEntry } from "../parts/KeptEntry";
 
 /** How the motor was when it was read: temperature of its winding, and the cable the meter reads through. */
 export function ConditionsEntry() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("conditions");
   const { conditions } = job;
   const { windingC, cable } = conditions;
   const set = (next: Conditions) => add({ kind: "conditions", conditions: next });

@@ -9,7 +9,7 @@ import { asked } from "@/contract/call";
 import { listJobs } from "@/contract/routes/jobs";
 import { deriveJob, leadNames, referenceFromEarlier } from "@/core";
 import { factsAtServer } from "@/store/factsAtServer";
-import { useJob } from "../job/JobContext";
+import { useJob, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { serverQueries } from "../parts/serverQueries";
 import { localDay } from "../parts/useLocalDay";
@@ -20,7 +20,8 @@ import { TOUCH } from "../theme/theme";
  * goes on.
  */
 export function EarlierSheetChoice() {
-  const { id, job, names, add } = useJob();
+  const { id, job, add } = useJob("insulation");
+  const { names } = useLeadNames();
   const [chosen, setChosen] = useState("");
   const [says, setSays] = useState<string | null>(null);
   const jobs = useQuery(

@@ -26,7 +26,7 @@ const InsulationTrend = dynamic(() => import("./InsulationTrend").then((m) => m.
 
 /** Insulation tests of this visit and earlier ones: entry, verdict at 40 °C, and how they have gone over the visits. */
 export function InsulationPanel() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("insulation");
   const tests = job.insulation;
   const latest = tests.at(-1);
   const verdict = latest ? judgeInsulation(latest.megohms, latest.windingC, latest.inWell) : null;
@@ -61,7 +61,7 @@ export function InsulationPanel() {
 }
 
 function TestEntry() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("conditions");
   const [value, setValue] = useState("");
   const [temperature, setTemperature] = useState("");
   const [on, setOn] = useState("");

@@ -15,7 +15,7 @@ import {
   USUAL_REFERENCE_C,
   USUAL_TOLERANCE_PERCENT,
 } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useJob, useLeadNames } from "../job/JobContext";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
@@ -48,7 +48,8 @@ const LINE_WORDS: Readonly<Record<ReferenceVerdict["lines"][number]["verdict"], 
 
 /** Readings held against what a plate, a manual or an earlier sheet gives: a verdict for each place, and of the whole. */
 export function ReferencePanel() {
-  const { job, names, add } = useJob();
+  const { job, add } = useJob("reference", "conditions", "meter", "pairReadings");
+  const { names } = useLeadNames();
   const { reference, conditions } = job;
   const verdict = useMemo(() => comparison(job, names), [job, names]);
   const set = (next: Reference) => add({ kind: "reference", reference: next });
@@ -123,7 +124,7 @@ export function ReferencePanel() {
 }
 
 function ComparisonTable({ verdict }: { verdict: ReferenceVerdict }) {
-  const { job } = useJob();
+  const { job } = useJob("meter");
   const ohms = (value: number) => formatOhms(value, job.meter.resolutionOhms);
   return (
     <Box
@@ -174,7 +175,8 @@ function ComparisonTable({ verdict }: { verdict: ReferenceVerdict }) {
 
 /** Ohms as a plate or a manual prints them, a line for each place. */
 function WrittenReference({ onReference }: { onReference: (reference: Reference) => void }) {
-  const { job, names, short } = useJob();
+  const { job } = useJob("leads");
+  const { names, short } = useLeadNames();
   const [text, setText] = useState("");
   const known = useMemo(
     () => new Map([...names].map(([id, name]) => [id, [name.short, name.long]] as const)),

@@ -20,7 +20,7 @@ import { SupplySeen } from "./SupplySeen";
 
 /** Safe: what is done before anything is touched, one line a step, each with its time and name. */
 export function SafeStage() {
-  const { id, job, add } = useJob();
+  const { id, job, add } = useJob("safe", "compartment", "plates");
   const { safe, compartment } = job;
   const load = plateOf(job).load ?? null;
   const steps = compartment ? safeSteps(compartment, load ?? "fan") : [];

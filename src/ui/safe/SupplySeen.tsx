@@ -23,7 +23,7 @@ const WORDS = [
 
 /** Volts of the supply before it is locked off; their ratio says which system it is. Kept as a fact. */
 export function SupplySeen() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("safe");
   const { supply } = job.safe;
   const [text, setText] = useState(() =>
     [supply?.between ?? "", supply?.legs[0] ?? "", supply?.legs[1] ?? ""].map(String),

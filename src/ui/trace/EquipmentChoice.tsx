@@ -22,7 +22,7 @@ const EquipmentEditor = dynamic(
 
 /** What the motor is landed on: ready-made or the shop's own, copied into the job, to be edited there. */
 export function EquipmentChoice() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("compartment", "wish", "capacitor");
   const own = useOwnEquipment();
   const [editing, setEditing] = useState(false);
   const { compartment: made } = job;

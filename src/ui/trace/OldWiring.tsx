@@ -19,7 +19,7 @@ const MOST_OLD_LEADS = 16;
 
 /** Where every old lead lands, terminal by terminal, and what that says of it. */
 export function OldWiring() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("compartment", "oldLeads");
   const { compartment: made, oldLeads } = job;
   const names = leadNames(oldLeads.map(({ lead }) => lead));
   const readings = made
@@ -92,7 +92,7 @@ export function OldWiring() {
 }
 
 function TerminalChoice({ old, name }: { old: OldLead; name: string }) {
-  const { job, add } = useJob();
+  const { job, add } = useJob("compartment");
   const { compartment: made } = job;
   return (
     <Choice
@@ -117,7 +117,7 @@ function TerminalChoice({ old, name }: { old: OldLead; name: string }) {
 }
 
 function AddOldLead() {
-  const { job, add } = useJob();
+  const { job, add } = useJob("oldLeads");
   const [text, setText] = useState("");
   const [fault, setFault] = useState<string>();
   const submit = (event: FormEvent) => {

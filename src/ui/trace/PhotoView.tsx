@@ -24,7 +24,7 @@ export function PhotoView({
   number: number;
   newPinId: () => string;
 }) {
-  const { id: jobId, job, add } = useJob();
+  const { id: jobId, job, add } = useJob("pins");
   const [moving, setMoving] = useState<string | null>(null);
   const pins = job.pins.filter((pin) => pin.photo === photo.id);
   const title = photo.caption || `photo ${number}`;

@@ -14,7 +14,7 @@ const WAITS_HERE = "This browser keeps nothing: leave the page open until it is 
 
 /** Photos of the compartment, from the camera or a file, with pins on them. */
 export function Photos() {
-  const { job } = useJob();
+  const { job } = useJob("photos");
   const { photosOnWay, saving, addPhoto, dropPhoto } = useSaving();
   const input = useRef<HTMLInputElement>(null);
   const take = async (file: File) => {

@@ -5,7 +5,7 @@ import { database } from "@/server/database";
 import { jobStore } from "@/server/jobStore";
 import { openingOf } from "@/server/opening";
 import { shopOf } from "@/server/shop";
-import { JobProvider } from "@/ui/job/JobContext";
+import { JobProvider } from "@/ui/job/JobProvider";
 
 const jobId = z.uuid();
 
