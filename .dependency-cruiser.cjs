@@ -36,8 +36,8 @@ module.exports = {
       to: {
         pathNot: [
           "^src/core/",
-          "^node_modules/(zod|ml-matrix|ml-levenberg-marquardt|papaparse|@types/papaparse|@noble/hashes|uqr)/",
-          "^node_modules/(zod|ml-matrix|ml-levenberg-marquardt|papaparse|@noble/hashes|uqr)$",
+          "^node_modules/(zod|ml-matrix|ml-levenberg-marquardt|papaparse|@types/papaparse|@noble/hashes|dequal|uqr)/",
+          "^node_modules/(zod|ml-matrix|ml-levenberg-marquardt|papaparse|@noble/hashes|dequal|uqr)$",
         ],
       },
     },

@@ -57,5 +57,7 @@ export { type EquipmentState, guardedStatesOf, statesOf } from "./stateCircuit";
 export { capacitorStepId, planSteps, stepTick } from "./steps";
 export { type SupplySystem, supplySystem } from "./supplySystem";
 export { symbolPath } from "./symbolPath";
+export { type ScreenRun, type Tried, tried, triedQuestion } from "./tried";
+export { AS_PLANNED, isChanged, type TriedChange, withChange } from "./triedChange";
 export { HELD, type Move } from "./voltageMoves";
-export { type CurvePoint, type WhatIf, whatIf } from "./whatIf";
+export type { CurvePoint } from "./whatIf";

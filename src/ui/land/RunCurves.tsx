@@ -2,10 +2,10 @@
 
 import Box from "@mui/material/Box";
 import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import type { WhatIf } from "@/core/wiring";
+import type { ScreenRun } from "@/core/wiring";
 
 /** Torque and capacitor volts over speed, as planned and with the change; as it runs up: start contacts move on the way. */
-export function RunCurves({ planned, other }: { planned: WhatIf; other: WhatIf | null }) {
+export function RunCurves({ planned, other }: { planned: ScreenRun; other: ScreenRun | null }) {
   if (planned.curve.length === 0 && (other?.curve.length ?? 0) === 0)
     return <p>No call: off. There is no torque to draw.</p>;
   const data = (planned.curve.length > 0 ? planned.curve : (other?.curve ?? [])).map((point, i) => ({

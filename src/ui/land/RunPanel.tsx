@@ -3,19 +3,25 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
+import type { JobWiring } from "@/core";
 import {
+  AS_PLANNED,
   canHavePlug,
   guardedStatesOf,
   placeName,
+  type ScreenRun,
   statesOf,
-  turnedByPlug,
-  type WhatIf,
-  type WiringPlan,
-  whatIf,
+  type TriedChange,
+  triedQuestion,
+  type WiringDrawing,
   wiringDrawing,
+  withChange,
 } from "@/core/wiring";
+import { trying } from "@/workers/try";
 import { useJobWiring, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
+import { Coming } from "../parts/Coming";
+import { useWorked } from "../parts/useWorked";
 import { RunCurves } from "./RunCurves";
 import { useWireName } from "./useWireName";
 import { WiringDrawingView } from "./WiringDrawingView";
@@ -23,37 +29,21 @@ import { WiringDrawingView } from "./WiringDrawingView";
 const CAPACITOR_TIMES = [0, 0.5, 0.75, 1, 1.5, 2] as const;
 const NOBODY: ReadonlySet<string> = new Set();
 
-/** The planned circuit run on screen: a call, a change to try, what flows, and the difference it makes. */
+/** The planned circuit run on screen, in a worker: a call, a change to try, what flows, and the difference it makes. */
 export function RunPanel() {
   const wiring = useJobWiring();
-  const { leadOf } = useLeadNames();
   const name = useWireName();
   const [call, setCall] = useState("");
-  const [swap, setSwap] = useState<readonly [string, string]>(["", ""]);
-  const [times, setTimes] = useState(1);
-  const [plug, setPlug] = useState(false);
-  const run = useMemo(() => {
-    if (wiring.kind !== "plan") return null;
-    const { plan } = wiring;
-    const states = [...statesOf(plan.compartment), ...guardedStatesOf(plan.compartment)];
-    const state = states.find(({ id }) => id === call) ?? states[1] ?? states[0];
-    if (!state) return null;
-    const tried = changed(plan, swap, times);
-    return {
-      states,
-      state,
-      tried,
-      drawing: wiringDrawing(tried, wiring.leads),
-      planned: whatIf(plan, wiring, state),
-      other:
-        tried === plan && !plug
-          ? null
-          : whatIf(tried, plug ? { ...wiring, motor: turnedByPlug(wiring.motor) } : wiring, state),
-    };
-  }, [wiring, call, swap, times, plug]);
+  const [change, setChange] = useState<TriedChange>(AS_PLANNED);
+  const { swap, capacitorTimes, plugOver } = change;
+  const run = useMemo(
+    () => (wiring.kind === "plan" ? runOf(wiring, call, change) : null),
+    [wiring, call, change],
+  );
+  const { known, working } = useWorked(run?.question ?? "", trying, { none: null });
   if (wiring.kind !== "plan" || !run) return null;
   const leads = wiring.leads;
-  const shown = run.other ?? run.planned;
+  const { planned, other } = known?.value ?? { planned: null, other: null };
   const list = (
     <>
       <option value="">none</option>
@@ -83,13 +73,25 @@ export function RunPanel() {
             </option>
           ))}
         </Choice>
-        <Choice label="Change over" value={swap[0]} onChange={(lead) => setSwap([lead, swap[1]])}>
+        <Choice
+          label="Change over"
+          value={swap[0]}
+          onChange={(lead) => setChange({ ...change, swap: [lead, swap[1]] })}
+        >
           {list}
         </Choice>
-        <Choice label="with" value={swap[1]} onChange={(lead) => setSwap([swap[0], lead])}>
+        <Choice
+          label="with"
+          value={swap[1]}
+          onChange={(lead) => setChange({ ...change, swap: [swap[0], lead] })}
+        >
           {list}
         </Choice>
-        <Choice label="Capacitor" value={String(times)} onChange={(value) => setTimes(Number(value))}>
+        <Choice
+          label="Capacitor"
+          value={String(capacitorTimes)}
+          onChange={(by) => setChange({ ...change, capacitorTimes: Number(by) })}
+        >
           {CAPACITOR_TIMES.map((by) => (
             <option key={by} value={by}>
               {by === 1 ? "as planned" : by === 0 ? "not there" : `${by} times the µF`}
@@ -99,114 +101,114 @@ export function RunPanel() {
         {canHavePlug(wiring.motor) ? (
           <Choice
             label="Plug for rotation"
-            value={plug ? "over" : "planned"}
-            onChange={(value) => setPlug(value === "over")}
+            value={plugOver ? "over" : "planned"}
+            onChange={(value) => setChange({ ...change, plugOver: value === "over" })}
           >
             <option value="planned">as planned</option>
             <option value="over">turned over</option>
           </Choice>
         ) : null}
       </Box>
-      <Box
-        sx={{
-          display: "grid",
-          gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,5fr) minmax(0,7fr)" },
-          gap: { xs: 5, md: 8 },
-        }}
-      >
-        <Figures planned={run.planned} other={run.other} />
-        <RunCurves planned={run.planned} other={run.other} />
-      </Box>
-      <Box>
-        <Typography>
-          {shown.live.length > 0
-            ? `Live, over 30 V to the frame: ${shown.live.map(name).join(", ")}.`
-            : "No lead of the motor is live."}
-        </Typography>
-        <Box
-          tabIndex={0}
-          role="group"
-          aria-label="Which wires are live, pans sideways"
-          sx={{
-            overflowX: "auto",
-            border: "1px solid",
-            borderColor: "divider",
-            bgcolor: "background.paper",
-            mt: 1,
-          }}
-        >
-          <WiringDrawingView
+      {planned ? (
+        <Box aria-busy={working} sx={{ display: "grid", gap: 5, opacity: working ? 0.6 : 1 }}>
+          <Box
+            sx={{
+              display: "grid",
+              gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,5fr) minmax(0,7fr)" },
+              gap: { xs: 5, md: 8 },
+            }}
+          >
+            <Figures planned={planned} other={other} />
+            <RunCurves planned={planned} other={other} />
+          </Box>
+          <LiveLeads
             drawing={run.drawing}
-            wrong={NOBODY}
-            live={new Set(shown.live)}
-            leadOf={leadOf}
-            name={name}
-            placeOf={(lead) => placeName(run.tried.compartment, run.tried.landings[lead] ?? "")}
+            live={(other ?? planned).live}
+            placeOf={(lead) => placeName(run.plan.compartment, run.plan.landings[lead] ?? "")}
           />
         </Box>
+      ) : (
+        <Coming />
+      )}
+    </Box>
+  );
+}
+
+type Planned = Extract<JobWiring, { kind: "plan" }>;
+
+/** What is run: the call, the plan with the change made, its drawing, and the question that asks what it does. */
+function runOf(wiring: Planned, call: string, change: TriedChange) {
+  const { compartment } = wiring.plan;
+  const states = [...statesOf(compartment), ...guardedStatesOf(compartment)];
+  const state = states.find(({ id }) => id === call) ?? states[1] ?? states[0];
+  if (!state) return null;
+  const plan = withChange(wiring.plan, change);
+  const { motor, fitted } = wiring;
+  return {
+    states,
+    state,
+    plan,
+    drawing: wiringDrawing(plan, wiring.leads),
+    question: triedQuestion({ plan: wiring.plan, motor, fitted, state, change }),
+  };
+}
+
+/** Which wires are live, in words and drawn. */
+function LiveLeads({
+  drawing,
+  live,
+  placeOf,
+}: {
+  drawing: WiringDrawing;
+  live: readonly string[];
+  placeOf: (lead: string) => string;
+}) {
+  const { leadOf } = useLeadNames();
+  const name = useWireName();
+  return (
+    <Box>
+      <Typography>
+        {live.length > 0
+          ? `Live, over 30 V to the frame: ${live.map(name).join(", ")}.`
+          : "No lead of the motor is live."}
+      </Typography>
+      <Box
+        tabIndex={0}
+        role="group"
+        aria-label="Which wires are live, pans sideways"
+        sx={{
+          overflowX: "auto",
+          border: "1px solid",
+          borderColor: "divider",
+          bgcolor: "background.paper",
+          mt: 1,
+        }}
+      >
+        <WiringDrawingView
+          drawing={drawing}
+          wrong={NOBODY}
+          live={new Set(live)}
+          leadOf={leadOf}
+          name={name}
+          placeOf={placeOf}
+        />
       </Box>
     </Box>
   );
 }
 
-/** The plan with two leads changed over and the run capacitor's value multiplied; the same plan where nothing is changed. */
-function changed(plan: WiringPlan, [one, other]: readonly [string, string], times: number): WiringPlan {
-  const swapped =
-    one && other && one !== other
-      ? {
-          ...plan,
-          landings: {
-            ...plan.landings,
-            [one]: plan.landings[other] ?? "",
-            [other]: plan.landings[one] ?? "",
-          },
-        }
-      : plan;
-  if (times === 1) return swapped;
-  const { compartment } = swapped;
-  return {
-    ...swapped,
-    compartment: {
-      ...compartment,
-      devices: compartment.devices.map((device) => ({
-        ...device,
-        parts: device.parts.flatMap((part) => {
-          if (part.kind !== "capacitor" || part.start) return [part];
-          return times === 0 ? [] : [{ ...part, microfarads: part.microfarads * times }];
-        }),
-      })),
-    },
-  };
-}
-
 /** A capacitor that carries less is behind an open contact. */
 const LEAST_AMPS = 1e-4;
-const WAY = { runs: "forward", "runs-backward": "backward", stalls: "does not turn" } as const;
+const WAY_WORDS = { forward: "forward", backward: "backward", not: "does not turn" } as const;
 
-function Figures({ planned, other }: { planned: WhatIf; other: WhatIf | null }) {
-  const rows: readonly (readonly [string, (run: WhatIf) => string])[] = [
-    ["Turns", ({ outcome }) => (outcome.point ? WAY[outcome.point.outcome] : "dead short")],
-    ["Speed", ({ outcome }) => (outcome.point ? `${Math.round(Math.abs(outcome.point.rpm))} rpm` : "–")],
-    ["Line amps", ({ outcome }) => (outcome.point ? `${short(outcome.lineAmps)} A` : "breaker trips")],
-    [
-      "Capacitor",
-      ({ outcome }) => {
-        const most = [...outcome.capacitors].sort((a, b) => b.amps - a.amps)[0];
-        if (!most) return "none";
-        return most.amps < LEAST_AMPS
-          ? "out of circuit"
-          : `${Math.round(most.volts)} V, ${short(most.amps)} A`;
-      },
-    ],
-    [
-      "Copper loss",
-      ({ outcome }) => (outcome.point ? `${Math.round(outcome.point.solution.power.copper)} W` : "–"),
-    ],
-    [
-      "Shaft power",
-      ({ outcome }) =>
-        outcome.point ? `${Math.round(Math.abs(outcome.point.solution.power.mechanical))} W` : "–",
-    ],
+function Figures({ planned, other }: { planned: ScreenRun; other: ScreenRun | null }) {
+  const rows: readonly (readonly [string, (run: ScreenRun) => string])[] = [
+    ["Turns", ({ turning }) => (turning ? WAY_WORDS[turning.way] : "dead short")],
+    ["Speed", ({ turning }) => (turning ? `${Math.round(turning.rpm)} rpm` : "–")],
+    ["Line amps", ({ turning, lineAmps }) => (turning ? `${short(lineAmps)} A` : "breaker trips")],
+    ["Capacitor", ({ capacitor }) => capacitorWords(capacitor)],
+    ["Copper loss", ({ turning }) => (turning ? `${Math.round(turning.copperWatts)} W` : "–")],
+    ["Shaft power", ({ turning }) => (turning ? `${Math.round(turning.shaftWatts)} W` : "–")],
   ];
   return (
     <Box
@@ -245,6 +247,13 @@ function Figures({ planned, other }: { planned: WhatIf; other: WhatIf | null }) 
       </tbody>
     </Box>
   );
+}
+
+function capacitorWords(carried: ScreenRun["capacitor"]): string {
+  if (!carried) return "none";
+  return carried.amps < LEAST_AMPS
+    ? "out of circuit"
+    : `${Math.round(carried.volts)} V, ${short(carried.amps)} A`;
 }
 
 function short(value: number): string {

@@ -1,0 +1,5 @@
+import { tried } from "./tried";
+import { answerAll } from "./work";
+
+/** Runs a changed circuit away from the page. */
+answerAll(tried);
