@@ -26,8 +26,11 @@ async function start() {
   const stopBackups = backUpNightly();
   ensureData();
   await oneAtATime("making-ready", () => makeReady(fresh));
-  const postgres = await ensurePostgres();
   const leave = enter("start");
+  const postgres = await ensurePostgres().catch((error) => {
+    leave();
+    throw error;
+  });
   let server = null;
   let stopping = false;
   const stop = async () => {
@@ -45,7 +48,7 @@ async function start() {
     if (postgres.own && postgres.again()) say("The database had ended by itself and was started again.");
   }, WATCH_MS);
   try {
-    const url = await database(postgres, fresh);
+    const url = await oneAtATime("database", () => database(postgres, fresh));
     prepareDatabase(url);
     const served = postgres.own ? await applicationUrl(url) : url;
     const host = process.env.HOST || "127.0.0.1";

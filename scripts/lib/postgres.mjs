@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 
 import { createServer } from "node:net";
 import { join } from "node:path";
 import { asUser, ensureCluster, holdsCluster, isRoot, lastLine, SYSTEM_USER, versionOf } from "./cluster.mjs";
+import { oneAtATime } from "./oneAtATime.mjs";
 import { DATA, ROOT } from "./project.mjs";
 import { capture, has } from "./run.mjs";
 import { Remedy, say } from "./say.mjs";
@@ -22,6 +23,11 @@ const MOST_SOCKET_PATH = 90;
  */
 export async function ensurePostgres() {
   if (process.env.DATABASE_URL) return givenServer(process.env.DATABASE_URL);
+  return oneAtATime("database", ownServer);
+}
+
+/** The cluster of this checkout, made and started where it has to be: one command at a time, or two would each make it. */
+async function ownServer() {
   const newest = ensurePrograms();
   const place = clusterPlace();
   const programs = programsOf(versionOf(place)) ?? newest;

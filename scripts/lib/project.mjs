@@ -40,10 +40,8 @@ export function ensureData() {
  * @param development whether those are wanted that only work on the sources needs: tests, lint, generated files.
  */
 export async function ensurePackages({ development = false } = {}) {
-  const stamp = join(ROOT, "node_modules", ".odd-lead-lock");
-  const lock = hashOf([join(ROOT, "package-lock.json")]);
-  const [whose, which] = existsSync(stamp) ? readFileSync(stamp, "utf8").split(" ") : [];
-  if (whose === lock && (which === "all" || !development)) return;
+  const { lock, isThese, which } = installed();
+  if (isThese && (which === "all" || !development)) return;
   say("Installing packages …");
   // Who works on the sources keeps the tools when he starts the application after a change of packages.
   const all = development || which === "all";
@@ -52,7 +50,17 @@ export async function ensurePackages({ development = false } = {}) {
   const status = await show("npm", words, { cwd: ROOT });
   if (status !== 0)
     throw new Remedy("The packages could not be installed; see npm's words above, then try again.");
-  writeFileSync(stamp, `${lock} ${all ? "all" : "running"}`);
+  writeFileSync(PACKAGES_STAMP, `${lock} ${all ? "all" : "running"}`);
+}
+
+/** Written once the packages are whole: of which lock they are, and which of it. */
+const PACKAGES_STAMP = join(ROOT, "node_modules", ".odd-lead-lock");
+
+/** Whether node_modules holds the packages of package-lock.json as it is, and which of them: "all" or "running". */
+export function installed() {
+  const lock = hashOf([join(ROOT, "package-lock.json")]);
+  const [whose, which] = existsSync(PACKAGES_STAMP) ? readFileSync(PACKAGES_STAMP, "utf8").split(" ") : [];
+  return { lock, isThese: whose === lock, which };
 }
 
 const BUILD_INPUTS = [
