@@ -4,7 +4,7 @@ import { request } from "node:http";
 import { join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { v7 as uuid } from "uuid";
-import { CheckoutOfOwn, type Started, signal } from "./checkoutOfOwn";
+import { CheckoutOfOwn, type Started, signal } from "../checkoutOfOwn";
 
 /** npm start with a database cluster of its own: whatever befalls it, what was entered is there afterwards. */
 
