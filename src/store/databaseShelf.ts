@@ -2,7 +2,7 @@ import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import type { Fact } from "@/core";
 import { DATABASE_NAME } from "./anythingWaiting";
 import type { FactRow, KeptJob, Standing } from "./factRow";
-import { type PhotoRow, type Shelf, sorted, waitingAgain } from "./shelf";
+import { MOST_SENT_PHOTOS, type PhotoRow, type Shelf, sorted, waitingAgain } from "./shelf";
 
 interface NumberedRow extends FactRow {
   /** In the order kept; given by the database. */
@@ -29,10 +29,13 @@ interface Shelves extends DBSchema {
   };
   seen: { key: string; value: JobRow };
   sending: { key: string; value: PhotoRow };
+  /** Photos that the server has, in the order sent. */
+  sentPhotos: { key: number; value: PhotoRow; indexes: { id: string } };
 }
 
-/** The form of the database; a browser that was here before has it under this number. */
-const VERSION = 10;
+/** The form of the database; a browser that was here before photos were kept once sent has it under the first number. */
+const FIRST_VERSION = 10;
+const VERSION = 11;
 /** On the disk when the promise resolves: it outlives the browser and the machine. */
 const STRICT = { durability: "strict" } as const;
 const OWN: readonly Standing[] = ["waiting", "sent", "aside"];
@@ -128,11 +131,16 @@ export class DatabaseShelf implements Shelf {
   }
 
   async waitAgain(): Promise<void> {
-    const tx = (await this.database()).transaction(["facts", "seen"], "readwrite", STRICT);
+    const stores = ["facts", "seen", "sending", "sentPhotos"] as const;
+    const tx = (await this.database()).transaction(stores, "readwrite", STRICT);
     for (let at = await tx.objectStore("facts").openCursor(); at; at = await at.continue())
       await at.update(waitingAgain(at.value));
     for (let at = await tx.objectStore("seen").openCursor(); at; at = await at.continue())
       await at.update({ ...at.value, arrival: 0 });
+    for (let at = await tx.objectStore("sentPhotos").openCursor(); at; at = await at.continue()) {
+      await tx.objectStore("sending").put({ ...at.value, again: true });
+      await at.delete();
+    }
     await tx.done;
   }
 
@@ -153,6 +161,15 @@ export class DatabaseShelf implements Shelf {
     await tx.done;
   }
 
+  async photoSent(photo: PhotoRow): Promise<void> {
+    const tx = (await this.database()).transaction(["sending", "sentPhotos"], "readwrite", STRICT);
+    const sent = tx.objectStore("sentPhotos");
+    await tx.objectStore("sending").delete(photo.id);
+    if ((await sent.index("id").count(photo.id)) === 0) await sent.add(photo);
+    if ((await sent.count()) > MOST_SENT_PHOTOS) await (await sent.openCursor())?.delete();
+    await tx.done;
+  }
+
   async dropPhoto(id: string): Promise<void> {
     const tx = (await this.database()).transaction("sending", "readwrite", STRICT);
     await tx.store.delete(id);
@@ -170,14 +187,9 @@ export class DatabaseShelf implements Shelf {
     };
     try {
       return await openDB<Shelves>(this.name, VERSION, {
-        upgrade(database) {
-          const facts = database.createObjectStore("facts", { keyPath: "n", autoIncrement: true });
-          facts.createIndex("job", "job");
-          facts.createIndex("standing", "standing");
-          facts.createIndex("[job+id]", ["job", "id"], { unique: true });
-          facts.createIndex("[job+standing]", ["job", "standing"]);
-          database.createObjectStore("seen", { keyPath: "job" });
-          database.createObjectStore("sending", { keyPath: "id" });
+        upgrade(database, before) {
+          if (before < FIRST_VERSION) makeStores(database);
+          database.createObjectStore("sentPhotos", { autoIncrement: true }).createIndex("id", "id");
         },
         // A newer version of the page wants another form of it: this one makes way, and asks again when it has to.
         blocking(_, __, event) {
@@ -191,4 +203,15 @@ export class DatabaseShelf implements Shelf {
       throw error;
     }
   }
+}
+
+/** What the database began with. */
+function makeStores(database: IDBPDatabase<Shelves>): void {
+  const facts = database.createObjectStore("facts", { keyPath: "n", autoIncrement: true });
+  facts.createIndex("job", "job");
+  facts.createIndex("standing", "standing");
+  facts.createIndex("[job+id]", ["job", "id"], { unique: true });
+  facts.createIndex("[job+standing]", ["job", "standing"]);
+  database.createObjectStore("seen", { keyPath: "job" });
+  database.createObjectStore("sending", { keyPath: "id" });
 }

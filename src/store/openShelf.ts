@@ -114,6 +114,11 @@ export class SafeShelf implements Shelf {
     return this.kept((shelf) => shelf.putPhoto(photo));
   }
 
+  async photoSent(photo: PhotoRow): Promise<void> {
+    await this.memory.dropPhoto(photo.id);
+    await this.kept((shelf) => shelf.photoSent(photo));
+  }
+
   async dropPhoto(id: string): Promise<void> {
     await this.asked((shelf) => shelf.dropPhoto(id), undefined);
     await this.memory.dropPhoto(id);

@@ -122,12 +122,15 @@ async function sendPhoto(shelf: Shelf, photo: PhotoRow, by: string): Promise<Sen
   const wanted = (await shelf.photos()).some((row) => row.id === id);
   // Given up while it was on its way: it is at the server, and no fact tells of it.
   if (!wanted) return "sent";
-  if (called.ok) {
-    const { widthPx, heightPx } = called.value;
-    // Told of twice, where this tab dies in between, it is one photo still.
-    const fact = makeFact({ kind: "photo", photo: { id, caption: "", widthPx, heightPx } }, by);
-    await shelf.put([waitingRow(job, fact)]);
-    await shelf.dropPhoto(id);
+  if (called.ok || photo.again) {
+    if (called.ok && !photo.again) {
+      const { widthPx, heightPx } = called.value;
+      // Told of twice, where this tab dies in between, it is one photo still.
+      const fact = makeFact({ kind: "photo", photo: { id, caption: "", widthPx, heightPx } }, by);
+      await shelf.put([waitingRow(job, fact)]);
+    }
+    // Refused now that the server was set back, its own word counts, and nobody is asked.
+    await shelf.photoSent({ id, job, name, type, bytes });
   } else {
     // It stays for a person to decide, and is not sent again by itself.
     await shelf.putPhoto({ ...photo, says: called.says });

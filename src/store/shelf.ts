@@ -10,7 +10,12 @@ export interface PhotoRow {
   readonly bytes: ArrayBuffer;
   /** Why the server will not have it; it is not sent again by itself. */
   readonly says?: string;
+  /** The server had it once: the job tells of it already. */
+  readonly again?: true;
 }
+
+/** So many photos that the server has stay on the device as well; the oldest makes room. */
+export const MOST_SENT_PHOTOS = 60;
 
 /** Where a device keeps facts and photos: in its database, or, where that is refused, in memory. */
 export interface Shelf {
@@ -32,8 +37,11 @@ export interface Shelf {
   waitAgain(): Promise<void>;
   /** Drops a fact that was set aside. */
   drop(job: string, id: string): Promise<void>;
+  /** Photos on their way. */
   photos(): Promise<PhotoRow[]>;
   putPhoto(photo: PhotoRow): Promise<void>;
+  /** The server has it: it is on its way no longer, and stays here for a server that is set back. */
+  photoSent(photo: PhotoRow): Promise<void>;
   dropPhoto(id: string): Promise<void>;
 }
 
@@ -45,6 +53,7 @@ export class MemoryShelf implements Shelf {
     { rows: Map<string, FactRow>; arrival: number; learned: number }
   >();
   private readonly kept = new Map<string, PhotoRow>();
+  private readonly sentPhotos = new Map<string, PhotoRow>();
 
   async load(job: string): Promise<KeptJob> {
     const { rows, arrival } = this.of(job);
@@ -95,6 +104,8 @@ export class MemoryShelf implements Shelf {
       of.arrival = 0;
       for (const [id, row] of of.rows) of.rows.set(id, waitingAgain(row));
     }
+    for (const photo of this.sentPhotos.values()) this.kept.set(photo.id, { ...photo, again: true });
+    this.sentPhotos.clear();
   }
 
   async drop(job: string, id: string): Promise<void> {
@@ -107,6 +118,13 @@ export class MemoryShelf implements Shelf {
 
   async putPhoto(photo: PhotoRow): Promise<void> {
     this.kept.set(photo.id, photo);
+  }
+
+  async photoSent(photo: PhotoRow): Promise<void> {
+    this.kept.delete(photo.id);
+    this.sentPhotos.set(photo.id, photo);
+    const [oldest] = this.sentPhotos.keys();
+    if (this.sentPhotos.size > MOST_SENT_PHOTOS && oldest !== undefined) this.sentPhotos.delete(oldest);
   }
 
   async dropPhoto(id: string): Promise<void> {

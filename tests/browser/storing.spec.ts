@@ -4,6 +4,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { type Browser, chromium, expect, type Page, test } from "@playwright/test";
 import { Client } from "pg";
+import sharp from "sharp";
 import { enter, startMotor } from "./bench";
 
 const saved = (page: Page) => page.getByRole("status").filter({ hasText: "Saved" });
@@ -24,19 +25,40 @@ const readingsAt = async (page: Page, job: string | undefined) => {
   return facts.filter(({ body }: { body: { kind: string } }) => body.kind === "pair-reading").length;
 };
 
-test("what was entered since a backup is sent again after it was restored, from an open page and from the first", async ({
+/** How the server answers to each photo that a job's facts tell of. */
+async function photosAt(page: Page, job: string | undefined): Promise<number[]> {
+  const { facts } = await (await page.request.get(`/api/v1/jobs/${job}/facts`)).json();
+  const ids = facts.flatMap(({ body }: { body: { kind: string; photo: { id: string } } }) =>
+    body.kind === "photo" ? [body.photo.id] : [],
+  );
+  return Promise.all(
+    ids.map(async (id: string) => (await page.request.get(`/api/v1/jobs/${job}/photos/${id}`)).status()),
+  );
+}
+
+test("what was entered since a backup is sent again after it was restored, photos too, from an open page and from the first", async ({
   page,
   context,
 }) => {
   await startMotor(page, "BK BU RD");
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Trace/ }).click();
+  const buffer = await sharp({ create: { width: 80, height: 60, channels: 3, background: "navy" } })
+    .jpeg()
+    .toBuffer();
+  await page.setInputFiles('input[type="file"]', { name: "attic.jpg", mimeType: "image/jpeg", buffer });
+  await expect(page.getByRole("img", { name: /Compartment, photo 1/ })).toBeVisible();
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Probe/ }).click();
   for (const line of ["BK BU 10.0", "BU RD 20.0"]) await enter(page, line);
   await expect(saved(page)).toBeVisible();
   const job = jobOf(page);
   await expect.poll(() => readingsAt(page, job)).toBe(2);
-  const backup = `delete from facts where job_id = '${job}' and body->>'kind' = 'pair-reading'`;
+  const lost = ["pair-reading", "photo"].map((kind) => `'${kind}'`).join(", ");
+  const backup = `delete from facts where job_id = '${job}' and body->>'kind' in (${lost})`;
+  const photoless = `delete from photos where job_id = '${job}'`;
   const restored = "update histories set latest = gen_random_uuid()";
-  await atTheDatabase(backup, restored);
+  await atTheDatabase(backup, photoless, restored);
   await expect.poll(() => readingsAt(page, job), { timeout: 30_000 }).toBe(2);
+  await expect.poll(() => photosAt(page, job), { timeout: 30_000 }).toEqual([200]);
   await expect(saved(page)).toBeVisible();
   await page.close();
   const first = await context.newPage();
