@@ -79,6 +79,7 @@ test("a photo taken without signal waits in the browser, through other stages an
   });
   const trouble = page.getByRole("alert").filter({ hasText: "dark-attic.jpg" });
   await expect(trouble).toContainText("kept in this browser");
+  await expect(trouble.getByRole("img", { name: "dark-attic.jpg, as it was taken" })).toBeVisible();
   const stages = page.getByRole("navigation", { name: "Stages" });
   await stages.getByRole("link", { name: /Land/ }).click();
   await expect(page.getByRole("heading", { name: "Landed on" })).toBeVisible();

@@ -7,15 +7,13 @@ import { useRef } from "react";
 import { v7 as uuid, v4 } from "uuid";
 import { useJob, useSaving } from "../job/JobContext";
 import { TOUCH } from "../theme/theme";
+import { PhotoOnWay } from "./PhotoOnWay";
 import { PhotoView } from "./PhotoView";
-
-const WAITS = "It is kept in this browser and sent when the server is back.";
-const WAITS_HERE = "This browser keeps nothing: leave the page open until it is sent.";
 
 /** Photos of the compartment, from the camera or a file, with pins on them. */
 export function Photos() {
   const { job } = useJob("photos");
-  const { photosOnWay, saving, addPhoto, dropPhoto } = useSaving();
+  const { photosOnWay, addPhoto } = useSaving();
   const input = useRef<HTMLInputElement>(null);
   const take = async (file: File) => {
     const { name, type } = file;
@@ -45,42 +43,9 @@ export function Photos() {
           }}
         />
       </Box>
-      {photosOnWay.map((photo) => {
-        const { id, name, says } = photo;
-        const waits = says === undefined && saving.away;
-        const words =
-          says ?? (waits ? `The server does not answer. ${saving.lasting ? WAITS : WAITS_HERE}` : null);
-        return (
-          <Box
-            key={id}
-            role={words ? "alert" : "status"}
-            sx={{
-              borderLeft: "4px solid",
-              borderColor: words ? "warning.main" : "primary.main",
-              pl: 3,
-              py: 1,
-              mb: 2,
-              display: "flex",
-              gap: 3,
-              alignItems: "center",
-              flexWrap: "wrap",
-            }}
-          >
-            <span>{words ? `${name}: ${words}` : `Sending ${name} …`}</span>
-            {says === undefined ? null : (
-              <Button
-                size="small"
-                onClick={() => void addPhoto({ id, name, type: photo.type, bytes: photo.bytes })}
-              >
-                Send again
-              </Button>
-            )}
-            <Button size="small" color="inherit" onClick={() => void dropPhoto(id)}>
-              {words ? "Leave it" : "Cancel"}
-            </Button>
-          </Box>
-        );
-      })}
+      {photosOnWay.map((photo) => (
+        <PhotoOnWay key={photo.id} photo={photo} />
+      ))}
       {job.photos.length === 0 && photosOnWay.length === 0 ? (
         <Typography sx={{ color: "text.secondary", maxWidth: 520 }}>
           No photo yet. Photograph the compartment before anything is loosened: the whole, then each end.
