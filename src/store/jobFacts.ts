@@ -6,6 +6,7 @@ import { eachPage } from "./factsAtServer";
 import { learnHistory } from "./history";
 import { takeOut, writeDown } from "./journal";
 import { madeBefore, makeFact } from "./making";
+import { mendingOf, withText } from "./mending";
 import { listen, tell } from "./news";
 import { openShelf } from "./openShelf";
 import { sendWaiting } from "./sending";
@@ -164,6 +165,23 @@ export class JobFacts {
     this.fresh.delete(id);
     await (await openShelf()).drop(this.job, id);
     tell({ job: this.job });
+  };
+
+  /** Sends a fact that was set aside once more: what the server refused then it may take now. */
+  readonly sendAgain = async (id: string): Promise<void> => {
+    await (await openShelf()).mark(this.job, [id], "waiting");
+    tell({ job: this.job });
+    await this.send();
+  };
+
+  /** Enters a fact that was set aside anew with the text put right that is at fault; refused again it is set aside again. */
+  readonly mendAside = async (id: string, text: string): Promise<void> => {
+    const refused = this.current.aside.find((one) => one.id === id)?.fact;
+    const mending = mendingOf(refused);
+    if (mending.kind !== "text") return;
+    const { body } = withText(refused, mending.path, text) as { body: FactBody };
+    this.add(body);
+    await this.dropAside(id);
   };
 
   private async keep(row: FactRow): Promise<void> {

@@ -245,7 +245,33 @@ test("a refused entry is set aside with why, and nothing behind it waits", async
   await expect(page.getByRole("status").filter({ hasText: "1 not saved" })).toBeVisible();
   const facts = await page.request.get(`/api/v1/jobs/${jobOf(page)}/facts`);
   expect(await facts.text()).toContain("17.5");
+  await page.unroute("**/facts");
+  await notice.getByRole("button", { name: "Send again" }).click();
+  await expect(notice).toHaveCount(0);
+  await expect(saved(page)).toBeVisible();
+  const taken = await page.request.get(`/api/v1/jobs/${jobOf(page)}/facts`);
+  expect(await taken.text()).toContain("8.4");
+});
+
+test("an entry whose text is too long is set aside, put right, and let go", async ({ page }) => {
+  await startMotor(page, "WH BK RD");
+  const title = page.getByLabel("Name of this job").first();
+  // What no field of ours lets in: a script of the browser's, an older page.
+  const tooLong = async (letter: string) => {
+    await title.evaluate((field: HTMLInputElement) => field.removeAttribute("maxlength"));
+    await title.fill(letter.repeat(300));
+    await title.press("Enter");
+  };
+  await tooLong("x");
+  const notice = page.getByRole("alert").filter({ hasText: "kept apart here" });
+  await notice.getByLabel("Put it right").fill("Attic fan");
+  await notice.getByRole("button", { name: "Enter it again" }).click();
+  await expect(notice).toHaveCount(0);
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("Attic fan");
+  await expect(saved(page)).toBeVisible();
+  await tooLong("y");
   await notice.getByRole("button", { name: "Let it go" }).click();
   await expect(notice).toHaveCount(0);
   await expect(saved(page)).toBeVisible();
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("Attic fan");
 });

@@ -127,7 +127,7 @@ export class Device {
     const page = this.page;
     if (!page) return false;
     const value = (this.first + this.count / 100).toFixed(2);
-    const i = Math.floor(this.chance.share() * this.leads.length);
+    const i = Math.floor(this.chance.between(0, this.leads.length));
     const pair = `${this.leads[i]} ${this.leads[(i + 1) % this.leads.length]}`;
     const field = page.getByLabel(FIELD);
     try {

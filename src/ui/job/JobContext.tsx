@@ -121,6 +121,6 @@ export function useOpening(): Opening | null {
 /** How far it is kept and sent, and what sees to what is not. */
 export function useSaving() {
   const { saved, store } = useOpenJob();
-  const { addPhoto, dropPhoto, dropAside } = store;
-  return { ...usePart(saved, (all) => all), addPhoto, dropPhoto, dropAside };
+  const { addPhoto, dropPhoto, dropAside, sendAgain, mendAside } = store;
+  return { ...usePart(saved, (all) => all), addPhoto, dropPhoto, dropAside, sendAgain, mendAside };
 }

@@ -1,11 +1,11 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
 import type { Saving } from "@/store/jobFacts";
 import { Mark, type Shown } from "../parts/Verdict";
-import { useJob, useSaving } from "./JobContext";
+import { useSaving } from "./JobContext";
+import { SetAside } from "./SetAside";
 
 /** Whether what was entered is safe on the server, in a few words. */
 export function SaveState() {
@@ -40,7 +40,7 @@ function inWords({ ready, waiting, away }: Saving, aside: number): { weight: Sho
 
 /** The same at length, where something needs to be known about it. */
 export function SaveNotice() {
-  const { saving, unreadable } = useSaving();
+  const { saving, unreadable, aside } = useSaving();
   const says = !saving.lasting
     ? "This browser keeps nothing: storage is full or switched off. What you enter is sent at once, but what the server has not got is gone with this page."
     : saving.away
@@ -51,37 +51,12 @@ export function SaveNotice() {
   return (
     <>
       {says === null ? null : <Notice>{says}</Notice>}
-      <SetAside />
+      {aside.length === 0 ? null : (
+        <Notice>
+          <SetAside />
+        </Notice>
+      )}
     </>
-  );
-}
-
-/** Entries that were refused: what each was and why, to be taken along or let go. */
-function SetAside() {
-  const { id } = useJob();
-  const { aside, dropAside } = useSaving();
-  if (aside.length === 0) return null;
-  const file = `data:application/json,${encodeURIComponent(JSON.stringify(aside, null, 2))}`;
-  return (
-    <Notice>
-      <span>
-        Not stored, and kept apart here: {aside.length === 1 ? "an entry that was" : "entries that were"}{" "}
-        refused. Nothing else waits for {aside.length === 1 ? "it" : "them"}.
-      </span>
-      <Box component="ul" sx={{ m: 0, mt: 1, pl: 5 }}>
-        {aside.map((one) => (
-          <li key={one.id}>
-            {one.kind}: {one.says}{" "}
-            <Button size="small" color="inherit" onClick={() => void dropAside(one.id)}>
-              Let it go
-            </Button>
-          </li>
-        ))}
-      </Box>
-      <Button size="small" color="inherit" component="a" href={file} download={`set-aside-${id}.json`}>
-        Keep as a file
-      </Button>
-    </Notice>
   );
 }
 
