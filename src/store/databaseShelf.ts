@@ -44,6 +44,8 @@ const OWN: readonly Standing[] = ["waiting", "sent", "aside"];
 export class DatabaseShelf implements Shelf {
   readonly lasting = true;
   private opened: Promise<IDBPDatabase<Shelves>> | null = null;
+  /** The same, once it is open. */
+  private here: IDBPDatabase<Shelves> | null = null;
 
   constructor(private readonly name = DATABASE_NAME) {}
 
@@ -78,7 +80,22 @@ export class DatabaseShelf implements Shelf {
     return rows.flat().sort((a, b) => (a.n ?? 0) - (b.n ?? 0));
   }
 
+  /**
+   * What a key entered is on its way to the disk before this returns: nothing of the page's own work, drawing least of all,
+   * comes before it.
+   */
   async put(rows: readonly FactRow[]): Promise<void> {
+    const database = this.here ?? (await this.database());
+    const tx = database.transaction("facts", "readwrite", STRICT);
+    const added = rows.map((row) => tx.store.add({ ...row }));
+    tx.commit();
+    const [kept, ...each] = await Promise.allSettled([tx.done, ...added]);
+    if (kept.status === "fulfilled") return;
+    if (!each.some(isTwice)) throw kept.reason;
+    await this.putMissing(rows);
+  }
+
+  private async putMissing(rows: readonly FactRow[]): Promise<void> {
     const tx = (await this.database()).transaction("facts", "readwrite", STRICT);
     const ids = tx.store.index("[job+id]");
     for (const row of rows)
@@ -184,9 +201,10 @@ export class DatabaseShelf implements Shelf {
   private async openAnew(): Promise<IDBPDatabase<Shelves>> {
     const again = () => {
       this.opened = null;
+      this.here = null;
     };
     try {
-      return await openDB<Shelves>(this.name, VERSION, {
+      this.here = await openDB<Shelves>(this.name, VERSION, {
         upgrade(database, before) {
           if (before < FIRST_VERSION) makeStores(database);
           database.createObjectStore("sentPhotos", { autoIncrement: true }).createIndex("id", "id");
@@ -198,6 +216,7 @@ export class DatabaseShelf implements Shelf {
         },
         terminated: again,
       });
+      return this.here;
     } catch (error) {
       again();
       throw error;
@@ -214,4 +233,13 @@ function makeStores(database: IDBPDatabase<Shelves>): void {
   facts.createIndex("[job+standing]", ["job", "standing"]);
   database.createObjectStore("seen", { keyPath: "job" });
   database.createObjectStore("sending", { keyPath: "id" });
+}
+
+/** Whether a row was there already. */
+function isTwice(outcome: PromiseSettledResult<unknown>): boolean {
+  return (
+    outcome.status === "rejected" &&
+    outcome.reason instanceof DOMException &&
+    outcome.reason.name === "ConstraintError"
+  );
 }

@@ -142,8 +142,9 @@ export class JobFacts {
         };
     this.fresh.set(row.id, row);
     if (read.ok) writeDown(this.job, read.fact);
-    this.show();
+    // First on its way to the disk, then drawn.
     void this.keep(row);
+    this.show();
     return made.id;
   };
 
@@ -185,7 +186,7 @@ export class JobFacts {
   };
 
   private async keep(row: FactRow): Promise<void> {
-    const shelf = await openShelf();
+    const shelf = this.shelf ?? (await openShelf());
     await shelf.put([row]);
     askToLast();
     if (shelf.lasting) takeOut(this.job, row.id);

@@ -63,6 +63,8 @@ const DAY_MS = 86_400_000;
  */
 export class Device {
   readonly typed: Typed[] = [];
+  /** When its browser was killed or its page crashed or was loaded anew. */
+  readonly ended: number[] = [];
   private readonly profile = mkdtempSync(join(tmpdir(), "odd-lead-chaos-"));
   private running: ChildProcess | null = null;
   private browser: Browser | null = null;
@@ -171,6 +173,7 @@ export class Device {
   }
 
   async reload(): Promise<void> {
+    this.ended.push(Date.now());
     await this.page?.reload({ waitUntil: "domcontentloaded", timeout: 20_000 }).catch(() => undefined);
     await this.ready();
   }
@@ -178,6 +181,7 @@ export class Device {
   /** The page's process dies; another tab opens the job. */
   async crash(): Promise<void> {
     const session = await this.page?.context().newCDPSession(this.page);
+    this.ended.push(Date.now());
     void session?.send("Page.crash").catch(() => undefined);
     await pause(300);
     await this.visit();
@@ -185,6 +189,7 @@ export class Device {
 
   /** The whole browser dies at once; it is opened again. */
   async kill(): Promise<void> {
+    this.ended.push(Date.now());
     this.end();
     await pause(this.chance.between(200, 1500));
     await this.launch();

@@ -7,8 +7,8 @@ import { pause } from "./chance";
 
 /** At a time, as from so many people. */
 const AT_ONCE = 16;
-/** After so many, what the server keeps ready is there: from then on its memory is looked at. */
-const WARM = 2000;
+/** After so many each, its memory is looked at; the first time what it keeps ready is not there yet. */
+const EACH = 2000;
 /** Another address every so often, before the rate limit answers in place of the rest. */
 const PER_ADDRESS = 150;
 
@@ -29,11 +29,11 @@ export async function hostile(count: number, seed: number, say: (line: string) =
     const statuses = new Map<number, number>();
     const bad: string[] = [];
     let sent = 0;
-    let warm = 0;
+    const memory: number[] = [];
     const one = async () => {
       while (sent < count) {
         const n = sent++;
-        if (n === WARM) warm = megabytes(pid);
+        if (n > 0 && n % EACH === 0) memory.push(megabytes(pid));
         const from = `127.0.${1 + Math.floor(n / PER_ADDRESS / 250)}.${1 + (Math.floor(n / PER_ADDRESS) % 250)}`;
         const asked = hostileRequest(random);
         const { method, path, body, headers } = asked;
@@ -56,9 +56,8 @@ export async function hostile(count: number, seed: number, say: (line: string) =
         .map(([status, times]) => `${times} × ${status}`)
         .join(", "),
     );
-    say(
-      `Memory after ${WARM}: ${warm.toFixed(0)} MB; after ${count} and a rest: ${megabytes(pid).toFixed(0)} MB.`,
-    );
+    const megas = [...memory, megabytes(pid)].map((one) => one.toFixed(0)).join(", ");
+    say(`Memory after every ${EACH} and after a rest, MB: ${megas}.`);
     for (const line of bad.slice(0, 20)) say(`  ${line}`);
     say(`${count} hostile requests: ${bad.length} faults of ours; health answers ${health}.`);
     return bad.length === 0 && health === 200;

@@ -41,14 +41,18 @@ export async function trial({ faults, seed, only }: TrialAsk, say: (line: string
     say(`Two devices at one job, ${faults} faults, seed ${seed}.`);
     const stop = typeOn(devices, chance);
     const happened = new Map<string, number>();
+    const course: Happened[] = [];
     for (let n = 1; n <= faults; n++) {
       const fault = chosen(chance, only);
       happened.set(fault.name, (happened.get(fault.name) ?? 0) + 1);
+      const at = { name: fault.name, from: Date.now(), to: Number.POSITIVE_INFINITY };
+      course.push(at);
       try {
         await fault.happen(world);
       } catch (error) {
         throw new Error(`fault ${n}, ${fault.name}: ${(error as Error).message}`);
       }
+      at.to = Date.now();
       if (n % TOLD_EVERY === 0) say(`${n} faults, ${typedSoFar()} readings, ${minutes()} min`);
       await pause(chance.between(...CALM_MS));
     }
@@ -59,6 +63,10 @@ export async function trial({ faults, seed, only }: TrialAsk, say: (line: string
     const result = await account(to, job, devices);
     for (const { line } of world.devices) line.close();
     for (const [name, count] of [...happened].sort((a, b) => b[1] - a[1])) say(`  ${count} × ${name}`);
+    for (const device of devices)
+      for (const { value, at } of device.typed)
+        if (result.lost.includes(value))
+          say(`  ${value} on device ${device.name}: ${around(course, device, at)}`);
     if (saved.includes(false)) say("  A device does not say that all is saved.");
     say(`${faults} faults in ${minutes()} min: ${inWords(result)}`);
     return isWhole(result) && !saved.includes(false);
@@ -69,6 +77,21 @@ export async function trial({ faults, seed, only }: TrialAsk, say: (line: string
     for (const device of devices) device.remove();
     checkout.remove();
   }
+}
+
+/** A fault with when it happened. */
+interface Happened {
+  readonly name: string;
+  readonly from: number;
+  to: number;
+}
+
+/** What happened around the time at which something was typed. */
+function around(course: readonly Happened[], device: Device, at: number): string {
+  const near = course.filter(({ from, to }) => from < at + 8000 && to > at - 2000);
+  const ended = device.ended.find((time) => time >= at);
+  const faults = near.map(({ name, from, to }) => `${name} from ${from - at} to ${to - at} ms`).join(", ");
+  return `${faults}; its browser or page ended ${ended === undefined ? "never" : `${ended - at} ms`} after`;
 }
 
 /** A server, a job on it, and both devices at that job, each over a line of its own. */
