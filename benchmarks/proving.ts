@@ -61,7 +61,10 @@ function calibrationError(all: readonly LedProof[]): number {
   const claims = all.map((one) => {
     const [first] = one.diagnosis.causes;
     const named = first ? [first.cause, ...first.same.map(({ cause }) => cause)] : [];
-    return { claimed: first?.probability ?? 0, right: named.includes(one.fault.cause) };
+    const outcome = outcomeOf(one);
+    // A clamp put on wrong is none where no clamp was put.
+    const right = named.includes(one.fault.cause) || outcome === "good" || outcome === "found";
+    return { claimed: first?.probability ?? 0, right };
   });
   let error = 0;
   for (let bin = 0; bin < BINS; bin++) {

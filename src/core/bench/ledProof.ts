@@ -27,6 +27,8 @@ export interface LedProof {
   /** What was expected before power beside the true amps, of machines without a fault. */
   readonly amps: readonly { readonly low: number; readonly high: number; readonly true: number }[];
   readonly observations: readonly ProvingObservation[];
+  /** What was known of the machine before power. */
+  readonly sheet: ProvingSheetInput;
 }
 
 /** How a led proof came out: right, wrong, or honestly open. */
@@ -197,7 +199,7 @@ function led(
       );
     const seen = diagnosis.nextCheck && checks < MOST_CHECKS ? machine.observe(diagnosis.nextCheck) : null;
     if (!seen)
-      return { family, equipment, fault: machine.fault, diagnosis, checks, times, amps, observations };
+      return { family, equipment, fault: machine.fault, diagnosis, checks, times, amps, observations, sheet };
     observations.push(seen);
   }
 }

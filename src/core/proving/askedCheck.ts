@@ -6,6 +6,8 @@ import type { ProvingCase } from "./provingCase";
 
 /** Less than this a check tells nothing, nats. */
 export const TELLS_LEAST = 0.0012;
+/** The same where little is wanting until all is good. */
+export const TELLS_LEAST_NEAR_GOOD = 0.0002;
 
 /** The check to make next: the bump first, then what tells most for its effort, then what no proof goes without. */
 export function chosenCheck(
@@ -13,11 +15,12 @@ export function chosenCheck(
   belief: Belief,
   checks: readonly WeighedCheck[],
   missing: readonly Check[],
+  least = TELLS_LEAST,
 ): Check | null {
   const nothingYet = belief.standing.figures.length === 0 && belief.standing.told.length === 0;
   const [first] = made.calls;
   if (nothingYet && first) return { what: "starts", call: first.state.id };
-  return checks.find(({ tells }) => tells > TELLS_LEAST)?.check ?? missing[0] ?? null;
+  return checks.find(({ tells }) => tells > least)?.check ?? missing[0] ?? null;
 }
 
 /** A check with why it is asked for, and whether it needs power. */

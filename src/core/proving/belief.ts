@@ -3,7 +3,7 @@ import { PRIOR } from "./causes";
 import { type Conditioned, conditioned, figured, type Row } from "./gaussian";
 import type { AIRS, Instrument, ProvingObservation } from "./observation";
 import type { ProvingCase } from "./provingCase";
-import { measured, meterVariance, type Reading, readingKey, WEIGHING, weighed } from "./reading";
+import { measured, meterVariance, type Reading, readingKey, unweighed, WEIGHING, weighed } from "./reading";
 import type { How, Sign } from "./seen";
 import { signChance, startChances, TURN_SURE, turnSeen, turnUnder } from "./seen";
 import type { Prediction, Sight } from "./sight";
@@ -211,12 +211,14 @@ function rowOf(made: ProvingCase, figure: Figure, predicted: Prediction, more = 
   const { reading, value, meter, air } = figure;
   const { rating } = made.fitted;
   const shown = weighed(reading.what, value, rating);
+  // An instrument errs by what there is to be shown: none at all is not next to any amps because its last digits are loose.
+  const most = Math.max(value, unweighed(reading.what, predicted.log, rating));
   const byAir = air === 1 ? 0 : AIR_VARIANCE;
   return {
     off: shown - predicted.log,
     slopes: predicted.slopes,
     variance:
-      meterVariance(reading.what, Math.min(value, 1e6), rating, meter) +
+      meterVariance(reading.what, Math.min(most, 1e6), rating, meter) +
       WEIGHING[reading.what].model ** 2 +
       byAir +
       more,

@@ -105,6 +105,55 @@ describe("what the readings mean", () => {
     expect(seen.status).toBe("needs-check");
   });
 
+  it("the supply is not blamed before it was read: low speed and low amps ask for volts", () => {
+    const [amps, rpm] = [likely(expected, "line-amps", "BK").likely, likely(expected, "rpm").likely];
+    const seen: ProvingObservation[] = [
+      starts,
+      { what: "turn", call, seen: "ccw", end: "lead" },
+      { what: "rpm", call, rpm: Math.round(0.93 * rpm) },
+      { what: "line-amps", call, lead: "BK", amps: 0.93 * amps },
+      {
+        what: "capacitor-volts",
+        call,
+        at: "fan",
+        volts: 0.75 * likely(expected, "capacitor-volts", "fan").likely,
+      },
+    ];
+    const blamed = fan(seen);
+    expect(blamed.causes[0]).toMatchObject({ cause: "supply-low" });
+    expect(blamed.status).toBe("needs-check");
+    expect(blamed.nextCheck).toMatchObject({ what: "supply-volts" });
+    const read = fan([...seen, { what: "supply-volts", call, between: ["L1", "L2"], volts: 178 }]);
+    expect(read.causes[0]).toMatchObject({ cause: "supply-low" });
+    expect(["found", "stop"]).toContain(read.status);
+    // Nobody has a voltmeter there: it is found only where nothing else is left.
+    const blind = fan(seen, { without: ["supply-volts"] });
+    expect(blind.nextCheck?.what).not.toBe("supply-volts");
+  });
+
+  it("a figure that only another build would explain is not good before capacitor and speed were read", () => {
+    const unlike = good
+      .filter(({ what }) => what !== "rpm" && what !== "capacitor-microfarads")
+      .map((one) =>
+        one.what === "line-amps" && one.lead === "BN"
+          ? { ...one, amps: 1.35 * likely(expected, "line-amps", "BN").high }
+          : one,
+      );
+    const asked = new Set<string>();
+    const seen = [...unlike];
+    for (let checks = 0; checks < 8; checks++) {
+      const { nextCheck, status } = fan(seen, { without: ["capacitor-amps", "capacitor-volts", "ohms"] });
+      expect(status).not.toBe("good");
+      if (!nextCheck) break;
+      asked.add(nextCheck.what);
+      if (nextCheck.what === "rpm") seen.push({ what: "rpm", call, rpm: 1077 });
+      else if (nextCheck.what === "capacitor-microfarads")
+        seen.push({ what: "capacitor-microfarads", at: "fan", microfarads: 3.9 });
+      else break;
+    }
+    expect(asked).toContain("capacitor-microfarads");
+  });
+
   it("what nobody has an instrument for is not asked for", () => {
     const course = fan(good.slice(0, 5), { without: ["rpm", "supply-volts", "ohms"] });
     expect(["rpm", "supply-volts", "ohms"]).not.toContain(course.nextCheck?.what);
@@ -320,6 +369,27 @@ describe("three lines", () => {
   it("are not called unlike for what the meter itself is off by", () => {
     expect(last([2.9, 3, 3.3], 30)).not.toBe("stop");
     expect(last([2.6, 3, 3.6], 40)).not.toBe("stop");
+  });
+
+  it("one that shows nothing while the motor turns is no sound motor: the clamp was round two wires", () => {
+    const loose = { percent: 2, counts: 5, resolution: 0.01 };
+    const read = (lead: string, value: number): ProvingObservation => ({
+      what: "line-amps",
+      call: on,
+      lead,
+      amps: value,
+      meter: loose,
+    });
+    const { causes, status } = threePhase([
+      { what: "starts", call: on, how: "itself" },
+      { what: "supply-volts", call: on, between: ["L1", "L2"], volts: 460 },
+      { what: "rpm", call: on, rpm: 1745 },
+      read("T1", 3),
+      read("T2", 0),
+      read("T3", 3),
+    ]);
+    expect(causes[0]).toMatchObject({ cause: "clamp-round-two", at: ["T2"] });
+    expect(status).not.toBe("good");
   });
 
   it("are all read before anything is called good", () => {

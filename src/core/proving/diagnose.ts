@@ -1,10 +1,11 @@
 import { faultsOf, type Refused, refused } from "../quantity/fault";
-import { asked, chosenCheck, TELLS_LEAST } from "./askedCheck";
+import { asked, chosenCheck, TELLS_LEAST, TELLS_LEAST_NEAR_GOOD } from "./askedCheck";
 import { type Belief, beliefOf } from "./belief";
 import type { Diagnosis, ProvingLine, RankedCause } from "./diagnosis";
+import { unreadEvidence } from "./directEvidence";
 import { EXPECTED_RATE, expectedOf } from "./expected";
 import { conditioned } from "./gaussian";
-import { liesOutside, lineVerdicts, type NameOf } from "./lineVerdicts";
+import { isUnlikePlanned, liesOutside, lineVerdicts, type NameOf } from "./lineVerdicts";
 import { notYetSeen } from "./mustSee";
 import { type Check, checksOf, powerOf } from "./nextCheck";
 import { grouped, LISTED, withoutHarmless } from "./oneCause";
@@ -17,6 +18,10 @@ import { AS_PLANNED } from "./suspects";
 /** One cause is found at this, and all is good at that. */
 export const FOUND = 0.95;
 export const GOOD = 0.99;
+/** Found where what shows the cause itself may not be read: with the power off for good, or no such instrument there. */
+const FOUND_UNSEEN = 0.98;
+/** From here on good is near enough to be asked for. */
+const NEARLY_GOOD = 0.9;
 
 /**
  * What is the matter, if anything, with a motor under power: every cause as a change of the machine that planned the
@@ -52,18 +57,33 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
   const canBe = (check: Check) => !without.has(check.what) && (!stopped || powerOf(check) === "off");
   const checks = checksOf(made, sight, belief).filter(({ check }) => canBe(check));
   const sound = groups.find(({ cause }) => cause === "as-planned")?.probability ?? 0;
-  const missing = notYetSeen(made, sight, belief).filter(canBe);
+  const odd = belief.standing.figures.some((figure) => isUnlikePlanned(judging, figure));
+  const missing = notYetSeen(made, sight, belief, odd).filter(canBe);
+  const [likeliest] = groups;
+  const direct =
+    likeliest && likeliest.probability >= FOUND ? unreadEvidence(made, sight, belief, likeliest) : [];
   const unseen = made.calls.filter(({ state }) => !callSeen(belief, state.id));
-  const telling = checks.some(({ tells }) => tells > TELLS_LEAST);
+  // Good is near: what little a check tells may be what is wanting.
+  const least = sound > NEARLY_GOOD && sound < GOOD ? TELLS_LEAST_NEAR_GOOD : TELLS_LEAST;
+  const telling = checks.some(({ tells }) => tells > least);
   const limited = lines.some(({ observation, verdict }) => {
     const seen = observations[observation];
     return verdict !== "good" && standing.has(observation) && seen !== undefined && LIMITED.has(seen.what);
   });
   const outside = limited || belief.standing.figures.some((figure) => liesOutside(judging, figure));
-  const status = statusOf({ causes, sound, stopped, telling, missing: missing.length, outside });
+  const evidence = direct.filter(canBe);
+  const status = statusOf({
+    causes,
+    sound,
+    stopped,
+    telling: telling || evidence.length > 0,
+    missing: missing.length,
+    outside,
+    foundAt: evidence.length > 0 ? Number.POSITIVE_INFINITY : direct.length > 0 ? FOUND_UNSEEN : FOUND,
+  });
   const nextCheck =
     status === "needs-check" || status === "stop"
-      ? asked(made, chosenCheck(made, belief, checks, missing), nameOf)
+      ? asked(made, evidence[0] ?? chosenCheck(made, belief, checks, missing, least), nameOf)
       : null;
   const believedSound = belief.believed.find(({ suspect }) => suspect.cause === "as-planned");
   return {
@@ -136,6 +156,7 @@ function statusOf({
   telling,
   missing,
   outside,
+  foundAt,
 }: {
   readonly causes: readonly RankedCause[];
   readonly sound: number;
@@ -146,9 +167,11 @@ function statusOf({
   readonly missing: number;
   /** The supply or the turn lies outside of its limit, or a figure of what is expected, whatever the model makes of it. */
   readonly outside: boolean;
+  /** A cause is found at this. */
+  readonly foundAt: number;
 }): Diagnosis["status"] {
   const [first] = causes;
-  if (first && first.cause !== "as-planned" && first.cause !== "unknown" && first.probability >= FOUND)
+  if (first && first.cause !== "as-planned" && first.cause !== "unknown" && first.probability >= foundAt)
     return "found";
   if (stopped) return "stop";
   if (missing > 0) return "needs-check";

@@ -187,6 +187,16 @@ export function liesOutside(judging: Judging, figure: Figure): boolean {
   return isFirm && band !== null && (value + half < band.low || value - half > band.high);
 }
 
+/** Whether a figure lies outside of what the motor as planned would show: sound it is built unlike the one that was fitted. */
+export function isUnlikePlanned(judging: Judging, figure: Figure): boolean {
+  const { made, sight, before } = judging;
+  const { reading, value, air } = figure;
+  if (air !== 1 || reading.what === "ohms" || reading.what === "supply-volts") return false;
+  const half = halfWidth(judging, figure);
+  const band = bandOf(made, sight, before, reading);
+  return band !== null && (value + half < band.low || value - half > band.high);
+}
+
 /** Blocked or open air moves the band with the load. */
 function airBand({ sight }: Judging, { reading, air }: Figure) {
   const value = sight.value(AS_PLANNED, reading, air);

@@ -3,13 +3,19 @@ import type { Belief } from "./belief";
 import { ampsIn, carriesLine, lineLeads } from "./callRun";
 import type { Check } from "./nextCheck";
 import type { ProvingCall, ProvingCase } from "./provingCase";
-import { readingKey } from "./reading";
+import { type Reading, readingKey } from "./reading";
 import { turnAsPlanned } from "./seen";
 import type { Sight } from "./sight";
 import { AS_PLANNED } from "./suspects";
 
-/** What no proof goes without and nobody has seen yet: the supply under load, and of every call its amps and its turn, of a three-phase motor all three. */
-export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief): Check[] {
+/**
+ * What no proof goes without and nobody has seen yet: the supply under load, and of every call its amps and its turn, of a
+ * three-phase motor all three.
+ *
+ * @param odd whether some figure is unlike the plan's: what then passes for a motor built otherwise may be a weak capacitor
+ *   or two taps changed over, so every call's speed and every capacitor that serves the motor are read as well.
+ */
+export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief, odd: boolean): Check[] {
   const read = new Set(standing.figures.map(({ reading }) => readingKey(reading)));
   const { terminals } = made.plan.compartment.supply;
   const pairs = terminals.flatMap((one, i) => terminals.slice(i + 1).map((other) => [one, other] as const));
@@ -18,11 +24,20 @@ export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief
   const [first] = made.calls;
   return [
     ...made.calls.flatMap((call) => callChecks(made, sight, call, standing, read)),
+    ...(odd ? oddChecks(made).filter((reading) => !read.has(readingKey(reading))) : []),
     ...(first
       ? pairs
           .filter((between) => !voltsRead(between))
           .map((between): Check => ({ what: "supply-volts", call: first.state.id, between }))
       : []),
+  ];
+}
+
+function oddChecks(made: ProvingCase): Reading[] {
+  const serving = made.capacitors.filter(({ serves, start }) => serves && !start);
+  return [
+    ...serving.map(({ at }): Reading => ({ what: "capacitor-microfarads", at })),
+    ...made.calls.map(({ state }): Reading => ({ what: "rpm", call: state.id })),
   ];
 }
 

@@ -111,34 +111,42 @@ function everyReading(made: ProvingCase, sight: Sight): Reading[] {
       // What goes out again once it runs shows at power alone.
       const started = run !== null && run.made.contacts.length > 0;
       const lined = live.find(({ id }) => run !== null && carriesLine(made.plan, run, id));
+      const starting = live.filter(
+        ({ id }) =>
+          run !== null && (ampsIn(run, run.point.solution, id) ?? 0) < LIVE_SHARE * made.fitted.rating.amps,
+      );
+      const atPower = new Set([...(lined ? [lined.id] : []), ...starting.map(({ id }) => id)]);
       return [
         ...live.map(({ id }): Reading => ({ what: "line-amps", call, lead: id })),
         ...serving.flatMap(({ at }): Reading[] => [
           { what: "capacitor-amps", call, at },
           { what: "capacitor-volts", call, at },
         ]),
-        ...(started && lined ? [{ what: "start-amps" as const, call, lead: lined.id }] : []),
+        ...(started ? [...atPower].map((lead): Reading => ({ what: "start-amps", call, lead })) : []),
         { what: "rpm", call },
         ...lines.map((between): Reading => ({ what: "supply-volts", call, between })),
       ];
     }),
     ...made.capacitors.map(({ at }): Reading => ({ what: "capacitor-microfarads", at })),
-    ...ohmsPairs(made),
+    ...ohmsPairs(made, sight),
   ];
 }
 
 /** Of the plate's amps, what a lead carries that a clamp is put round. */
 const LIVE_SHARE = 0.02;
 
-/** Pairs of the motor's leads that are not joined as the wires lie. */
-function ohmsPairs({ motor, plan, fitted, calls: [call] }: ProvingCase): Reading[] {
+/** Pairs of the motor's leads that are not joined as the wires lie; those first between which fewest windings lie. */
+function ohmsPairs({ motor, plan, fitted, calls: [call] }: ProvingCase, sight: Sight): Reading[] {
   if (!call) return [];
   const { nodeOf } = stateCircuit(plan, hungMotor(plan, motor, fitted), call.state);
   const byNode = new Map(motor.leads.map(({ id }) => [nodeOf(leadEnd(id)), id]));
   const ids = [...byNode.values()];
   return ids
     .flatMap((one, i) => ids.slice(i + 1).map((other): Reading => ({ what: "ohms", between: [one, other] })))
-    .slice(0, MOST_OHMS);
+    .map((reading) => ({ reading, ohms: sight.value(AS_PLANNED, reading) ?? Number.POSITIVE_INFINITY }))
+    .sort((a, b) => (a.ohms === b.ohms ? 0 : a.ohms - b.ohms))
+    .slice(0, MOST_OHMS)
+    .map(({ reading }) => reading);
 }
 
 /**
