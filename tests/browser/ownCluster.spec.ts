@@ -1,7 +1,7 @@
 import { spawnSync } from "node:child_process";
 import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { request } from "node:http";
-import { join } from "node:path";
+import { dirname, join } from "node:path";
 import { expect, test } from "@playwright/test";
 import { v7 as uuid } from "uuid";
 import { CheckoutOfOwn, type Started, signal } from "../checkoutOfOwn";
@@ -80,6 +80,26 @@ test.describe("a checkout that is started the first time", () => {
     expect(await titleOf(other ?? "", job)).toBe("Roof");
     const left = readdirSync(join(checkout.data, "postgres")).filter((name) => /^unfinished/.test(name));
     expect(left).toEqual([]);
+  });
+
+  test("whose data lie elsewhere, for nobody else could enter it then, finds them there when it can be entered", async () => {
+    test.skip(!isRoot, "only root runs the database as somebody else");
+    chmodSync(checkout.root, 0o700);
+    const first = checkout.start();
+    const job = await entered(await first.address, "Elsewhere");
+    first.child.kill("SIGTERM");
+    await first.ended;
+    const place = readFileSync(join(checkout.data, "postgres-place"), "utf8").trim();
+    try {
+      expect(place).toMatch(/^\/var\/lib\/odd-lead\//);
+      chmodSync(checkout.root, 0o755);
+      const again = checkout.start();
+      expect(await titleOf(await again.address, job)).toBe("Elsewhere");
+      again.child.kill("SIGTERM");
+      expect(await again.ended).toBe(0);
+    } finally {
+      rmSync(dirname(place), { recursive: true, force: true });
+    }
   });
 
   test("on a disk that is full what is sent waits, and is taken once there is room, without a start", async () => {

@@ -42,6 +42,8 @@ test("what was entered since a backup is sent again after it was restored, photo
 }) => {
   await startMotor(page, "BK BU RD");
   await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Trace/ }).click();
+  // Probe has a field for photos as well.
+  await expect(page.getByRole("region", { name: "Photos" })).toBeVisible();
   const buffer = await sharp({ create: { width: 80, height: 60, channels: 3, background: "navy" } })
     .jpeg()
     .toBuffer();
@@ -264,6 +266,7 @@ test("an entry whose text is too long is set aside, put right, and let go", asyn
   };
   await tooLong("x");
   const notice = page.getByRole("alert").filter({ hasText: "kept apart here" });
+  await expect(notice).toContainText("It is longer than the 80 letters that fit there.");
   await notice.getByLabel("Put it right").fill("Attic fan");
   await notice.getByRole("button", { name: "Enter it again" }).click();
   await expect(notice).toHaveCount(0);

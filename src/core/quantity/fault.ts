@@ -31,13 +31,23 @@ interface SchemaIssue {
   readonly code?: string | undefined;
   readonly path: readonly PropertyKey[];
   readonly message: string;
+  /** Of what is too long: what it is, and how long it may be. */
+  readonly origin?: string | undefined;
+  readonly maximum?: number | bigint | undefined;
 }
 
 /** A schema's issues as faults, in the order found. */
 export function faultsOf(issues: readonly SchemaIssue[]): Fault[] {
-  return issues.map(({ code = "custom", path, message }) => ({
+  return issues.map(({ code = "custom", path, ...issue }) => ({
     code: code === "custom" ? "does-not-hold-together" : code.replaceAll("_", "-"),
     path: path.map((step) => (typeof step === "number" ? step : String(step))),
-    says: message,
+    says: wordsOf(code, issue),
   }));
+}
+
+/** What people meet most is said in plain words; the rest as the schema says it. */
+function wordsOf(code: string, { message, origin, maximum }: Omit<SchemaIssue, "code" | "path">): string {
+  return code === "too_big" && origin === "string" && maximum !== undefined
+    ? `It is longer than the ${maximum} letters that fit there.`
+    : message;
 }

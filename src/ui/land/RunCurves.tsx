@@ -82,7 +82,7 @@ function Curves({
             />
             <YAxis
               tick={tick}
-              width={72}
+              width={88}
               unit={unit}
               tickFormatter={(value: number) => String(Number(value.toPrecision(2)))}
             />
