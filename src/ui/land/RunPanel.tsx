@@ -110,7 +110,15 @@ export function RunPanel() {
         ) : null}
       </Box>
       {planned ? (
-        <Box aria-busy={working} sx={{ display: "grid", gap: 5, opacity: working ? 0.6 : 1 }}>
+        <Box
+          aria-busy={working}
+          sx={{
+            display: "grid",
+            gridTemplateColumns: "minmax(0,1fr)",
+            gap: 5,
+            opacity: working ? 0.6 : 1,
+          }}
+        >
           <Box
             sx={{
               display: "grid",
