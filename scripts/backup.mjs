@@ -3,9 +3,11 @@ import { backUp } from "./lib/backups.mjs";
 import { DATABASE } from "./lib/databases.mjs";
 import { others } from "./lib/instances.mjs";
 import { ensurePostgres } from "./lib/postgres.mjs";
+import { ensureData } from "./lib/project.mjs";
 import { fail, say } from "./lib/say.mjs";
 
 async function backup() {
+  ensureData();
   const postgres = await ensurePostgres();
   try {
     const database = postgres.own ? DATABASE : new URL(postgres.adminUrl).pathname.slice(1);

@@ -3,6 +3,7 @@ import { newestBackup, restore } from "./lib/backups.mjs";
 import { DATABASE } from "./lib/databases.mjs";
 import { others } from "./lib/instances.mjs";
 import { ensurePostgres } from "./lib/postgres.mjs";
+import { ensureData } from "./lib/project.mjs";
 import { fail, Remedy, say } from "./lib/say.mjs";
 
 async function run() {
@@ -13,6 +14,7 @@ async function run() {
     throw new Remedy(
       `Odd Lead runs from this checkout (process ${running.pid}); stop it first, then restore.`,
     );
+  ensureData();
   const postgres = await ensurePostgres();
   try {
     if (!postgres.own)

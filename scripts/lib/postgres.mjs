@@ -23,8 +23,24 @@ const MOST_SOCKET_PATH = 90;
  */
 export async function ensurePostgres() {
   if (process.env.DATABASE_URL) return givenServer(process.env.DATABASE_URL);
-  return oneAtATime("database", ownServer);
+  // Nothing is to be made ready then, and who backs up as the database's user may not write in the checkout.
+  return isReady() ? ownServer() : oneAtATime("database", ownServer);
 }
+
+/** Whether the cluster of this checkout runs already and takes connections. */
+function isReady() {
+  const before = isRoot() && existsSync(PLACE_FILE) ? readFileSync(PLACE_FILE, "utf8").trim() : "";
+  const place = before || NEAR;
+  try {
+    const lines = readFileSync(join(place, "data", "postmaster.pid"), "utf8").split("\n");
+    return lines[STATUS_LINE]?.trim() === "ready" && isAlive(place);
+  } catch {
+    return false;
+  }
+}
+
+/** Of postmaster.pid, from nought; PostgreSQL writes there how far it has come. */
+const STATUS_LINE = 7;
 
 /** The cluster of this checkout, made and started where it has to be: one command at a time, or two would each make it. */
 async function ownServer() {
@@ -141,13 +157,15 @@ export function findPrograms() {
 
 /** Where the data are, written beside the checkout so that a checkout that is moved finds them. */
 const PLACE_FILE = join(DATA, "postgres-place");
+/** Where they are if nothing stands against it. */
+const NEAR = join(DATA, "postgres");
 
 /**
  * The folder of the cluster: where it was before, or else one that the database user can reach, beside the checkout or
  * under the system's own data. Data that are somewhere are never passed over for a new place.
  */
 function clusterPlace() {
-  const near = join(DATA, "postgres");
+  const near = NEAR;
   if (!isRoot()) return near;
   if (capture("id", [SYSTEM_USER]).status !== 0) {
     throw new Remedy(

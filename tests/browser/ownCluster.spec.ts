@@ -184,6 +184,16 @@ test.describe("a checkout that is at work", () => {
     expect(await titleOf(address, job)).toBe("Thawed");
   });
 
+  test("it is backed up while it runs, by the user that it serves as", async () => {
+    const command = ["node", join(checkout.root, "scripts", "backup.mjs")];
+    const [program = "", ...words] = isRoot ? ["runuser", "-u", "postgres", "--", ...command] : command;
+    const { DATABASE_URL: _, ...env } = process.env;
+    const done = spawnSync(program, words, { cwd: "/", env, encoding: "utf8" });
+    expect(done.stderr).toBe("");
+    expect(done.stdout).toContain("Backed up and proved");
+    expect(await titleOf(address, job)).toBe("Thawed");
+  });
+
   test("told to stop it finishes what it is being sent, and then ends", async () => {
     const body = JSON.stringify({ facts: [named("Late")] });
     const status = new Promise<number>((resolve, reject) => {

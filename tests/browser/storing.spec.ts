@@ -1,10 +1,7 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { type Browser, chromium, expect, type Page, test } from "@playwright/test";
+import { expect, type Page, test } from "@playwright/test";
 import { Client } from "pg";
 import sharp from "sharp";
+import { BrowserOfOwn } from "../browserOfOwn";
 import { enter, startMotor } from "./bench";
 
 const saved = (page: Page) => page.getByRole("status").filter({ hasText: "Saved" });
@@ -102,52 +99,16 @@ test("a job of very many readings opens as any other, and has its verdict when a
 });
 
 test.describe("a browser that is killed", () => {
-  let folder = "";
-  let running: ChildProcess | null = null;
-
-  /** A browser of its own with a profile that outlives it. */
-  async function open(): Promise<Browser> {
-    const started = spawn(
-      process.env.ODD_LEAD_CHROMIUM ?? "chromium",
-      [
-        ...(process.env.ODD_LEAD_CHROMIUM_ARGUMENTS?.split(" ") ?? []),
-        "--headless=new",
-        "--remote-debugging-port=0",
-        "--no-first-run",
-        `--user-data-dir=${folder}`,
-      ],
-      { stdio: ["ignore", "ignore", "pipe"], detached: true },
-    );
-    running = started;
-    const address = await new Promise<string>((resolve, reject) => {
-      let said = "";
-      started.stderr?.on("data", (part: Buffer) => {
-        said += part.toString();
-        const found = /ws:\/\/\S+/.exec(said)?.[0];
-        if (found) resolve(found);
-      });
-      started.once("exit", () => reject(new Error(`the browser ended: ${said}`)));
-    });
-    return chromium.connectOverCDP(address);
-  }
-
-  function kill(): void {
-    if (running?.pid) process.kill(-running.pid, "SIGKILL");
-    running = null;
-  }
-
+  let own: BrowserOfOwn;
   test.beforeEach(() => {
-    folder = mkdtempSync(join(tmpdir(), "odd-lead-browser-"));
+    own = new BrowserOfOwn();
   });
-  test.afterEach(() => {
-    kill();
-    rmSync(folder, { recursive: true, force: true, maxRetries: 5 });
-  });
+  test.afterEach(() => own.remove());
 
   test("a moment after the last key, with the server away, has every entry when it is opened again", async ({
     baseURL,
   }) => {
-    const browser = await open();
+    const browser = await own.open();
     const page = await (browser.contexts()[0] ?? (await browser.newContext())).newPage();
     await page.goto(`${baseURL}/`);
     await page.getByRole("button", { name: "Start with a motor" }).click();
@@ -159,9 +120,9 @@ test.describe("a browser that is killed", () => {
     const address = page.url();
     // A busy disk's moment, and far under the seconds until local storage reaches it.
     await page.waitForTimeout(400);
-    kill();
+    own.kill();
 
-    const again = await open();
+    const again = await own.open();
     const reopened = await (again.contexts()[0] ?? (await again.newContext())).newPage();
     await reopened.goto(address);
     for (const reads of ["WH to BK, reads 8.4", "BK to RD, reads 17.5", "RD to BU, reads 3.1"])

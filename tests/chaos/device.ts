@@ -1,8 +1,5 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join } from "node:path";
-import { type Browser, type BrowserContext, chromium, type Page } from "@playwright/test";
+import type { Browser, BrowserContext, Page } from "@playwright/test";
+import { BrowserOfOwn } from "../browserOfOwn";
 import { type Chance, pause } from "./chance";
 
 /** A reading that was typed on a device. */
@@ -65,8 +62,7 @@ export class Device {
   readonly typed: Typed[] = [];
   /** When its browser was killed or its page crashed or was loaded anew. */
   readonly ended: number[] = [];
-  private readonly profile = mkdtempSync(join(tmpdir(), "odd-lead-chaos-"));
-  private running: ChildProcess | null = null;
+  private readonly own = new BrowserOfOwn();
   private browser: Browser | null = null;
   private page: Page | null = null;
   private turn: Promise<unknown> = Promise.resolve();
@@ -197,11 +193,9 @@ export class Device {
   }
 
   async freeze(ms: number): Promise<void> {
-    const pid = this.running?.pid;
-    if (!pid) return;
-    process.kill(-pid, "SIGSTOP");
+    this.own.signal("SIGSTOP");
     await pause(ms);
-    process.kill(-pid, "SIGCONT");
+    this.own.signal("SIGCONT");
   }
 
   /** Another tab of the same browser goes on; the one before stays open a while. */
@@ -242,19 +236,13 @@ export class Device {
   }
 
   end(): void {
-    if (this.running?.pid)
-      try {
-        process.kill(-this.running.pid, "SIGKILL");
-      } catch {
-        // It ended by itself.
-      }
-    this.running = null;
+    this.own.kill();
     this.page = null;
   }
 
   remove(): void {
     this.end();
-    rmSync(this.profile, { recursive: true, force: true, maxRetries: 5, retryDelay: 200 });
+    this.own.remove();
   }
 
   /** Waits until there is a page to type on; where neither server nor browser gave one it is asked for again. */
@@ -287,27 +275,6 @@ export class Device {
   }
 
   private async launch(): Promise<void> {
-    const words = [
-      ...(process.env.ODD_LEAD_CHROMIUM_ARGUMENTS?.split(" ") ?? []),
-      "--headless=new",
-      "--remote-debugging-port=0",
-      "--no-first-run",
-      `--user-data-dir=${this.profile}`,
-    ];
-    const started = spawn(process.env.ODD_LEAD_CHROMIUM ?? "chromium", words, {
-      stdio: ["ignore", "ignore", "pipe"],
-      detached: true,
-    });
-    this.running = started;
-    const address = await new Promise<string>((resolve, reject) => {
-      let said = "";
-      started.stderr?.on("data", (part: Buffer) => {
-        said += part.toString();
-        const found = /ws:\/\/\S+/.exec(said)?.[0];
-        if (found) resolve(found);
-      });
-      started.once("exit", () => reject(new Error(`the browser ended: ${said}`)));
-    });
-    this.browser = await chromium.connectOverCDP(address);
+    this.browser = await this.own.open();
   }
 }

@@ -79,7 +79,7 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
     telling: telling || evidence.length > 0,
     missing: missing.length,
     outside,
-    foundAt: evidence.length > 0 ? Number.POSITIVE_INFINITY : direct.length > 0 ? FOUND_UNSEEN : FOUND,
+    evidence: evidence.length > 0 ? "to-be-read" : direct.length > 0 ? "out-of-reach" : "read",
   });
   const nextCheck =
     status === "needs-check" || status === "stop"
@@ -156,7 +156,7 @@ function statusOf({
   telling,
   missing,
   outside,
-  foundAt,
+  evidence,
 }: {
   readonly causes: readonly RankedCause[];
   readonly sound: number;
@@ -167,12 +167,13 @@ function statusOf({
   readonly missing: number;
   /** The supply or the turn lies outside of its limit, or a figure of what is expected, whatever the model makes of it. */
   readonly outside: boolean;
-  /** A cause is found at this. */
-  readonly foundAt: number;
+  /** What shows the likeliest cause itself. */
+  readonly evidence: "read" | "to-be-read" | "out-of-reach";
 }): Diagnosis["status"] {
   const [first] = causes;
-  if (first && first.cause !== "as-planned" && first.cause !== "unknown" && first.probability >= foundAt)
-    return "found";
+  const isNamed = first !== undefined && first.cause !== "as-planned" && first.cause !== "unknown";
+  const foundAt = evidence === "out-of-reach" ? FOUND_UNSEEN : FOUND;
+  if (isNamed && evidence !== "to-be-read" && first.probability >= foundAt) return "found";
   if (stopped) return "stop";
   if (missing > 0) return "needs-check";
   if (sound >= GOOD && !telling) return outside ? "open-question" : "good";

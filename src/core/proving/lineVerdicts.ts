@@ -167,10 +167,10 @@ function inBand(judging: Judging, figure: Figure, unit: string): Verdict {
  * it is not called. What a start winding carries hangs on turns that no plate tells, and is left to the weighing.
  */
 export function liesOutside(judging: Judging, figure: Figure): boolean {
-  const { made, sight, before } = judging;
-  const { reading, value, air } = figure;
-  const half = halfWidth(judging, figure);
+  const { sight } = judging;
+  const { reading, value } = figure;
   if (reading.what === "ohms") {
+    const half = halfWidth(judging, figure);
     const right = sight.value(AS_PLANNED, reading) ?? Number.NaN;
     if (!Number.isFinite(right) || !Number.isFinite(value)) return right !== value;
     return Math.abs(value - right) > OHMS_NEAR * right + half;
@@ -183,17 +183,21 @@ export function liesOutside(judging: Judging, figure: Figure): boolean {
   const isFirm =
     reading.what === "rpm" ||
     (reading.what === "line-amps" && carriesAll(judging, reading.call, reading.lead));
-  const band = air === 1 ? bandOf(made, sight, before, reading) : airBand(judging, figure);
-  return isFirm && band !== null && (value + half < band.low || value - half > band.high);
+  return isFirm && isOffBand(judging, figure);
 }
 
 /** Whether a figure lies outside of what the motor as planned would show: sound it is built unlike the one that was fitted. */
 export function isUnlikePlanned(judging: Judging, figure: Figure): boolean {
+  const { what } = figure.reading;
+  return figure.air === 1 && what !== "ohms" && what !== "supply-volts" && isOffBand(judging, figure);
+}
+
+/** Whether a figure, give or take what its instrument may be off by, lies outside of its band. */
+function isOffBand(judging: Judging, figure: Figure): boolean {
   const { made, sight, before } = judging;
   const { reading, value, air } = figure;
-  if (air !== 1 || reading.what === "ohms" || reading.what === "supply-volts") return false;
   const half = halfWidth(judging, figure);
-  const band = bandOf(made, sight, before, reading);
+  const band = air === 1 ? bandOf(made, sight, before, reading) : airBand(judging, figure);
   return band !== null && (value + half < band.low || value - half > band.high);
 }
 

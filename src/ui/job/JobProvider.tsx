@@ -5,11 +5,11 @@ import { type ReactNode, useLayoutEffect, useMemo, useState } from "react";
 import type { FactsSince } from "@/contract/routes/jobs";
 import { jobFollower, type Lead, leadNames, type Opening } from "@/core";
 import { JobContext, type JobNow, type JobSaving, type LeadNames, type OpenJob } from "./JobContext";
-import { Shown } from "./Shown";
 import { useDevice } from "./useDevice";
 import { useFacts } from "./useFacts";
 import { useIdentification } from "./useIdentification";
 import { useWiring } from "./useWiring";
+import { Watched } from "./watched";
 
 interface Props {
   readonly id: string;
@@ -41,8 +41,8 @@ export function JobProvider({ id, first, opening = null, children }: Props) {
   );
   const [open] = useState<OpenJob>(() => ({
     id,
-    now: new Shown(now),
-    saved: new Shown(saved),
+    now: new Watched(now),
+    saved: new Watched(saved),
     store,
     opening,
   }));

@@ -39,6 +39,9 @@ export function NextBar({ stage }: { stage: Stage }) {
         bottom: { xs: RAIL_HEIGHT, md: 0 },
         zIndex: 3,
         display: shown ? "flex" : "none",
+        // It comes up under a finger that is on its way: at first a touch is for what it covers.
+        "@keyframes untouched": { from: { pointerEvents: "none" }, to: { pointerEvents: "none" } },
+        animation: `untouched ${UNTOUCHED_MS}ms`,
         justifyContent: "flex-end",
         alignItems: "center",
         px: { xs: 3, md: 6 },
@@ -63,6 +66,9 @@ export function NextBar({ stage }: { stage: Stage }) {
   );
 }
 
+/** As long as a hand takes that had decided before. */
+const UNTOUCHED_MS = 500;
+
 /** Height of the rail where it lies at the foot of a phone's screen, pixels. */
 export const RAIL_HEIGHT = 52;
 
@@ -71,8 +77,10 @@ function useInView(key: string): boolean {
   const [inView, setInView] = useState(false);
   useEffect(() => {
     const found = key === "" ? null : document.getElementById(NOW);
-    setInView(false);
-    if (!found) return;
+    if (!found) {
+      setInView(false);
+      return;
+    }
     const seen = new IntersectionObserver(([entry]) => setInView(entry?.isIntersecting ?? false), {
       threshold: 0.6,
     });

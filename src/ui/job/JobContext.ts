@@ -6,7 +6,7 @@ import type { Fact, FactBody, Identification, Job, JobWiring, Lead, LeadName, Op
 import type { AsideFact } from "@/store/factRow";
 import type { JobFacts, Saving } from "@/store/jobFacts";
 import type { PhotoRow } from "@/store/shelf";
-import type { Shown } from "./Shown";
+import type { Watched } from "./watched";
 
 /** How the leads are called on a page. */
 export interface LeadNames {
@@ -44,8 +44,8 @@ export interface JobSaving {
 /** The open job: the same object for as long as the page shows it. */
 export interface OpenJob {
   readonly id: string;
-  readonly now: Shown<JobNow>;
-  readonly saved: Shown<JobSaving>;
+  readonly now: Watched<JobNow>;
+  readonly saved: Watched<JobSaving>;
   readonly store: JobFacts;
   /** What came worked out with the page; null where it was not in time. */
   readonly opening: Opening | null;
@@ -59,8 +59,8 @@ function useOpenJob(): OpenJob {
   return open;
 }
 
-function usePart<T, P>(shown: Shown<T>, part: (now: T) => P, isEqual?: (a: P, b: P) => boolean): P {
-  return useSyncExternalStoreWithSelector(shown.subscribe, shown.now, shown.now, part, isEqual);
+function usePart<T, P>(watched: Watched<T>, part: (now: T) => P, isEqual?: (a: P, b: P) => boolean): P {
+  return useSyncExternalStoreWithSelector(watched.subscribe, watched.now, watched.now, part, isEqual);
 }
 
 /**

@@ -1,5 +1,5 @@
 /** A value that is looked at in parts: who subscribes hears of every change and looks whether its own part changed. */
-export class Shown<T> {
+export class Watched<T> {
   private readonly listeners = new Set<() => void>();
 
   constructor(private value: T) {}
