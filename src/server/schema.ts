@@ -107,6 +107,8 @@ export const facts = pgTable(
   (t) => [
     primaryKey({ columns: [t.shopId, t.jobId, t.id] }),
     foreignKey({ columns: [t.shopId, t.jobId], foreignColumns: [jobs.shopId, jobs.id] }),
+    // Every open page asks for what arrived since.
+    index("facts_by_arrival").on(t.shopId, t.jobId, t.arrival),
   ],
 );
 

@@ -1,7 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
-import type { Fact } from "@/core";
 import { DATABASE_NAME } from "./anythingWaiting";
-import type { FactRow, KeptJob, Standing } from "./factRow";
+import type { FactRow, KeptJob, LearnedPage, Standing } from "./factRow";
 import { MOST_SENT_PHOTOS, type PhotoRow, type Shelf, sorted, waitingAgain } from "./shelf";
 
 interface NumberedRow extends FactRow {
@@ -9,22 +8,30 @@ interface NumberedRow extends FactRow {
   readonly n?: number;
 }
 
+/** What the server told of a job at once, in one row: a job of very many facts is kept as quickly as it comes. */
+interface PageRow extends LearnedPage {
+  readonly job: string;
+  readonly standing: "kept";
+  readonly n?: number;
+}
+
 interface JobRow {
   readonly job: string;
   readonly arrival: number;
-  /** Facts taken from the server so far: the order of the next. */
-  readonly learned: number;
 }
 
 interface Shelves extends DBSchema {
+  /** What this device made, and what an earlier version kept, a fact a row; what the server told since, a page a row. */
   facts: {
     key: number;
-    value: NumberedRow;
+    value: NumberedRow | PageRow;
     indexes: {
       job: string;
       standing: Standing;
       "[job+id]": [string, string];
       "[job+standing]": [string, Standing];
+      /** Pages alone. */
+      "[job+arrival]": [string, number];
     };
   };
   seen: { key: string; value: JobRow };
@@ -33,9 +40,10 @@ interface Shelves extends DBSchema {
   sentPhotos: { key: number; value: PhotoRow; indexes: { id: string } };
 }
 
-/** The form of the database; a browser that was here before photos were kept once sent has it under the first number. */
-const FIRST_VERSION = 10;
-const VERSION = 11;
+/** The form of the database. */
+const VERSION = 12;
+/** The numbers from which on it had its first stores, sent photos, and pages. */
+const [FIRST, SENT_PHOTOS, PAGES] = [10, 11, 12];
 /** On the disk when the promise resolves: it outlives the browser and the machine. */
 const STRICT = { durability: "strict" } as const;
 const OWN: readonly Standing[] = ["waiting", "sent", "aside"];
@@ -56,28 +64,37 @@ export class DatabaseShelf implements Shelf {
 
   async load(job: string): Promise<KeptJob> {
     const tx = (await this.database()).transaction(["facts", "seen"]);
-    const [rows, seen] = await Promise.all([
-      tx.objectStore("facts").index("job").getAll(job),
+    const facts = tx.objectStore("facts");
+    const [rows, pages, seen] = await Promise.all([
+      facts.index("[job+id]").getAll(anyOf(job)),
+      facts.index("[job+arrival]").getAll(pagesAfter(job, 0)),
       tx.objectStore("seen").get(job),
     ]);
-    return { rows: sorted(rows), arrival: seen?.arrival ?? 0 };
+    const told = pages.filter(isPage).flatMap(rowsOf);
+    const known = new Set(told.map(({ id }) => id));
+    return {
+      rows: sorted([...told, ...asMade(rows.filter(isFactRow)).filter(({ id }) => !known.has(id))]),
+      arrival: seen?.arrival ?? 0,
+    };
   }
 
   async jobs(most: number): Promise<string[]> {
-    const latest = new Set<string>();
-    const tx = (await this.database()).transaction("facts");
-    let cursor = await tx.store.openCursor(null, "prev");
-    while (cursor && latest.size < most) {
-      latest.add(cursor.value.job);
-      cursor = await cursor.continue();
+    const index = (await this.database()).transaction("facts").store.index("job");
+    const latest: { job: string; n: number }[] = [];
+    for (let at = await index.openKeyCursor(null, "nextunique"); at; at = await at.continue()) {
+      const last = await index.openKeyCursor(at.key, "prev");
+      latest.push({ job: at.key, n: last?.primaryKey ?? 0 });
     }
-    return [...latest];
+    return latest
+      .sort((a, b) => b.n - a.n)
+      .slice(0, most)
+      .map(({ job }) => job);
   }
 
   async own(job: string): Promise<FactRow[]> {
     const index = (await this.database()).transaction("facts").store.index("[job+standing]");
     const rows = await Promise.all(OWN.map((standing) => index.getAll(IDBKeyRange.only([job, standing]))));
-    return rows.flat().sort((a, b) => (a.n ?? 0) - (b.n ?? 0));
+    return asMade(rows.flat().filter(isFactRow));
   }
 
   /**
@@ -103,37 +120,31 @@ export class DatabaseShelf implements Shelf {
     await tx.done;
   }
 
-  async learn(job: string, facts: readonly Fact[], arrival: number): Promise<void> {
+  async learn(job: string, { facts, after, arrival }: LearnedPage): Promise<void> {
     const tx = (await this.database()).transaction(["facts", "seen"], "readwrite", STRICT);
     const [store, jobs] = [tx.objectStore("facts"), tx.objectStore("seen")];
-    const ids = store.index("[job+id]");
-    const known = (await jobs.get(job)) ?? { job, arrival: 0, learned: 0 };
-    const before = await Promise.all(facts.map(({ id }) => ids.get(IDBKeyRange.only([job, id]))));
-    const news = facts.flatMap((fact, i) =>
-      before[i]?.standing === "kept" ? [] : [{ fact, row: before[i] }],
-    );
+    const seen = (await jobs.get(job))?.arrival ?? 0;
+    // Known already, this tab's or another's.
+    if (arrival <= seen) return;
+    const overlapping = (await store.index("[job+arrival]").getAll(pagesAfter(job, after))).filter(isPage);
+    const known = new Set(overlapping.flatMap((page) => page.facts.map(({ id }) => id)));
+    const news = facts.filter(({ id }) => !known.has(id));
+    const [ids, each] = [store.index("[job+id]"), news.map(({ id }) => IDBKeyRange.only([job, id]))];
+    const isAnyHere = (await ids.count(anyOf(job))) > 0;
+    // What came back is no longer this device's own.
+    const own = isAnyHere ? await Promise.all(each.map((id) => ids.getKey(id))) : [];
     await Promise.all([
-      ...news.map(({ fact, row }, i) =>
-        store.put({
-          job,
-          id: fact.id,
-          fact,
-          standing: "kept",
-          order: known.learned + i,
-          ...(row?.n === undefined ? {} : { n: row.n }),
-        }),
-      ),
-      jobs.put({
-        job,
-        arrival: Math.max(known.arrival, arrival),
-        learned: known.learned + news.length,
-      }),
+      ...own.flatMap((n) => (n === undefined ? [] : [store.delete(n)])),
+      ...(news.length > 0 ? [store.add({ job, standing: "kept", facts: news, after, arrival })] : []),
+      ...(after <= seen ? [jobs.put({ job, arrival })] : []),
     ]);
     await tx.done;
   }
 
   async waiting(): Promise<FactRow[]> {
-    return (await this.database()).getAllFromIndex("facts", "standing", "waiting");
+    const rows = await (await this.database()).getAllFromIndex("facts", "standing", "waiting");
+    // What the server had once goes back in the order that it had.
+    return sorted(asMade(rows.filter(isFactRow)));
   }
 
   async mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void> {
@@ -141,7 +152,7 @@ export class DatabaseShelf implements Shelf {
     const index = tx.store.index("[job+id]");
     for (const id of ids) {
       const row = await index.get(IDBKeyRange.only([job, id]));
-      if (row && row.standing !== "kept")
+      if (row && isFactRow(row) && row.standing !== "kept")
         await tx.store.put({ ...row, standing, ...(says === undefined ? {} : { says }) });
     }
     await tx.done;
@@ -150,8 +161,14 @@ export class DatabaseShelf implements Shelf {
   async waitAgain(): Promise<void> {
     const stores = ["facts", "seen", "sending", "sentPhotos"] as const;
     const tx = (await this.database()).transaction(stores, "readwrite", STRICT);
-    for (let at = await tx.objectStore("facts").openCursor(); at; at = await at.continue())
-      await at.update(waitingAgain(at.value));
+    const facts = tx.objectStore("facts");
+    for (let at = await facts.openCursor(); at; at = await at.continue())
+      if (isFactRow(at.value)) await at.update(waitingAgain(at.value));
+    for (let at = await facts.index("[job+arrival]").openCursor(); at; at = await at.continue()) {
+      const page = at.value;
+      await at.delete();
+      if (isPage(page)) await Promise.all(rowsOf(page).map((row) => facts.add(waitingAgain(row))));
+    }
     for (let at = await tx.objectStore("seen").openCursor(); at; at = await at.continue())
       await at.update({ ...at.value, arrival: 0 });
     for (let at = await tx.objectStore("sentPhotos").openCursor(); at; at = await at.continue()) {
@@ -205,9 +222,11 @@ export class DatabaseShelf implements Shelf {
     };
     try {
       this.here = await openDB<Shelves>(this.name, VERSION, {
-        upgrade(database, before) {
-          if (before < FIRST_VERSION) makeStores(database);
-          database.createObjectStore("sentPhotos", { autoIncrement: true }).createIndex("id", "id");
+        upgrade(database, before, _, tx) {
+          if (before < FIRST) makeStores(database);
+          if (before < SENT_PHOTOS)
+            database.createObjectStore("sentPhotos", { autoIncrement: true }).createIndex("id", "id");
+          if (before < PAGES) tx.objectStore("facts").createIndex("[job+arrival]", ["job", "arrival"]);
         },
         // A newer version of the page wants another form of it: this one makes way, and asks again when it has to.
         blocking(_, __, event) {
@@ -233,6 +252,37 @@ function makeStores(database: IDBPDatabase<Shelves>): void {
   facts.createIndex("[job+standing]", ["job", "standing"]);
   database.createObjectStore("seen", { keyPath: "job" });
   database.createObjectStore("sending", { keyPath: "id" });
+}
+
+function isPage(row: NumberedRow | PageRow): row is PageRow {
+  return "facts" in row;
+}
+
+function isFactRow(row: NumberedRow | PageRow): row is NumberedRow {
+  return !isPage(row);
+}
+
+function asMade(rows: readonly NumberedRow[]): NumberedRow[] {
+  return rows.toSorted((a, b) => (a.n ?? 0) - (b.n ?? 0));
+}
+
+/** All rows of a job that have an id of their own. */
+function anyOf(job: string): IDBKeyRange {
+  return IDBKeyRange.bound([job], [job, []]);
+}
+
+/**
+ * A page's facts as rows. Each fact has an arrival of its own: so no page's places are among another's, nor among those
+ * counted up by one before there were pages.
+ */
+function rowsOf({ job, facts, arrival }: PageRow): FactRow[] {
+  const first = arrival - facts.length;
+  return facts.map((fact, i) => ({ job, id: fact.id, fact, standing: "kept", order: first + i }));
+}
+
+/** Pages of a job that tell of anything after an arrival. */
+function pagesAfter(job: string, after: number): IDBKeyRange {
+  return IDBKeyRange.bound([job, after], [job, Number.POSITIVE_INFINITY], true);
 }
 
 /** Whether a row was there already. */

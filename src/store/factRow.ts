@@ -21,6 +21,14 @@ export interface FactRow {
   readonly again?: boolean;
 }
 
+/** What the server told of a job at once: what arrived there after one place and up to another. */
+export interface LearnedPage {
+  /** In the order of arrival. */
+  readonly facts: readonly Fact[];
+  readonly after: number;
+  readonly arrival: number;
+}
+
 /** What this device keeps of a job. */
 export interface KeptJob {
   /** What came from the server in its order, then the others as they were made. */

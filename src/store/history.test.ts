@@ -18,7 +18,7 @@ const fact: Fact = {
 
 async function shelfOf(facts: readonly Fact[]) {
   const shelf = new MemoryShelf();
-  await shelf.learn(JOB, facts, facts.length);
+  await shelf.learn(JOB, { facts, after: 0, arrival: facts.length });
   return shelf;
 }
 

@@ -210,7 +210,7 @@ export class JobFacts {
       if (!this.heard || this.partly) this.arrival = Math.max(this.arrival, kept.arrival);
     }
     madeBefore([...this.known.values()]);
-    await shelf.learn(this.job, this.first?.facts ?? [], this.arrival);
+    if (this.first) await shelf.learn(this.job, { ...this.first, after: 0 });
     await this.reload();
     await this.send();
     await this.pull();
@@ -271,11 +271,12 @@ export class JobFacts {
         setBack = history !== null && (await this.isSetBack(history));
         if (setBack) return false;
         if (page.arrival === this.arrival && page.facts.length === 0) return true;
+        const after = this.arrival;
         for (const fact of page.facts) this.known.set(fact.id, fact);
         this.arrival = page.arrival;
         this.unreadable += page.unreadable;
         madeBefore(page.facts);
-        await shelf.learn(this.job, page.facts, page.arrival);
+        await shelf.learn(this.job, { ...page, after });
         news = true;
         return true;
       });

@@ -1,6 +1,5 @@
-import type { Fact } from "@/core";
 import { DatabaseShelf } from "./databaseShelf";
-import type { FactRow, KeptJob, Standing } from "./factRow";
+import type { FactRow, KeptJob, LearnedPage, Standing } from "./factRow";
 import { cleared, leftBehind } from "./journal";
 import { MemoryShelf, type PhotoRow, type Shelf } from "./shelf";
 
@@ -77,8 +76,8 @@ export class SafeShelf implements Shelf {
     return this.kept((shelf) => shelf.put(rows));
   }
 
-  learn(job: string, facts: readonly Fact[], arrival: number): Promise<void> {
-    return this.kept((shelf) => shelf.learn(job, facts, arrival));
+  learn(job: string, page: LearnedPage): Promise<void> {
+    return this.kept((shelf) => shelf.learn(job, page));
   }
 
   async waiting(): Promise<FactRow[]> {

@@ -132,7 +132,7 @@ describe("sending what waits", () => {
     const kept = serverBehind(then([]));
     const shelf = new MemoryShelf();
     const [fine, bad] = [titled("fine"), titled("bad")];
-    await shelf.learn(JOB, [fine, bad], 2);
+    await shelf.learn(JOB, { facts: [fine, bad], after: 0, arrival: 2 });
     await shelf.waitAgain();
     expect(await sendWaiting(shelf, "Ilo Brandt")).toBe("sent");
     expect(titlesOf(kept)).toEqual(["fine"]);

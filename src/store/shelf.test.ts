@@ -43,25 +43,42 @@ describe.each(kinds)("a shelf %s", (_, open) => {
     await shelf.put([waitingRow(JOB, mine), waitingRow(JOB, later)]);
     await shelf.mark(JOB, [mine.id], "sent");
     expect(titles(await shelf.waiting())).toEqual(["later"]);
-    await shelf.learn(JOB, [theirs, mine], 12);
-    await shelf.learn(JOB, [mine], 9);
+    await shelf.learn(JOB, { facts: [theirs, mine], after: 0, arrival: 12 });
+    await shelf.learn(JOB, { facts: [mine], after: 0, arrival: 9 });
     const { rows, arrival } = await shelf.load(JOB);
     expect(titles(rows)).toEqual(["theirs", "mine", "later"]);
     expect(arrival).toBe(12);
     expect(titles(await shelf.own(JOB))).toEqual(["later"]);
   });
 
+  it("keeps each fact once however pages overlap, in the order of arrival, and goes no further than they follow on", async () => {
+    const shelf = open();
+    const [a, b, c, d, e] = ["a", "b", "c", "d", "e"].map(made) as [Fact, Fact, Fact, Fact, Fact];
+    await shelf.learn(JOB, { facts: [a, b], after: 0, arrival: 10 });
+    // Another tab, further on and from further back.
+    await shelf.learn(JOB, { facts: [b, c], after: 5, arrival: 11 });
+    // A tab that knows of more than this shelf was told.
+    await shelf.learn(JOB, { facts: [e], after: 12, arrival: 13 });
+    expect(titles((await shelf.load(JOB)).rows)).toEqual(["a", "b", "c", "e"]);
+    expect((await shelf.load(JOB)).arrival).toBe(11);
+    await shelf.learn(JOB, { facts: [d, e], after: 11, arrival: 13 });
+    expect((await shelf.load(JOB)).arrival).toBe(13);
+    expect(titles((await shelf.load(JOB)).rows).sort()).toEqual(["a", "b", "c", "d", "e"]);
+    expect(await shelf.own(JOB)).toEqual([]);
+    expect((await shelf.load(OTHER)).rows).toEqual([]);
+  });
+
   it("has everything wait again that the server had, in the order made, and what was set aside not", async () => {
     const shelf = open();
     const [theirs, sent, bad, waits] = [made("theirs"), made("sent"), made("bad"), made("waits")];
-    await shelf.learn(JOB, [theirs], 7);
+    await shelf.learn(JOB, { facts: [theirs], after: 0, arrival: 7 });
     await shelf.put([waitingRow(JOB, sent), waitingRow(JOB, bad), waitingRow(JOB, waits)]);
     await shelf.mark(JOB, [sent.id], "sent");
     await shelf.mark(JOB, [bad.id], "aside", "It makes no sense.");
     await shelf.waitAgain();
     expect(titles(await shelf.waiting())).toEqual(["theirs", "sent", "waits"]);
     expect((await shelf.load(JOB)).arrival).toBe(0);
-    await shelf.learn(JOB, [sent], 3);
+    await shelf.learn(JOB, { facts: [sent], after: 0, arrival: 3 });
     expect(titles(await shelf.waiting())).toEqual(["theirs", "waits"]);
     expect((await shelf.load(JOB)).arrival).toBe(3);
   });
@@ -70,7 +87,7 @@ describe.each(kinds)("a shelf %s", (_, open) => {
     const shelf = open();
     const [bad, good] = [made("bad"), made("good")];
     await shelf.put([waitingRow(JOB, bad), waitingRow(JOB, good)]);
-    await shelf.learn(JOB, [good], 1);
+    await shelf.learn(JOB, { facts: [good], after: 0, arrival: 1 });
     await shelf.mark(JOB, [bad.id, good.id], "aside", "It makes no sense.");
     expect((await shelf.own(JOB)).map(({ standing, says }) => [standing, says])).toEqual([
       ["aside", "It makes no sense."],
@@ -126,7 +143,7 @@ describe.each(kinds)("a shelf %s", (_, open) => {
   });
 });
 
-describe("a database of before sent photos were kept", () => {
+describe("a database of before sent photos were kept, and the server's facts in pages", () => {
   it("opens with all that it had", async () => {
     const name = uuid();
     const fact = made("before");
@@ -142,9 +159,17 @@ describe("a database of before sent photos were kept", () => {
       },
     });
     await older.add("facts", waitingRow(JOB, fact));
+    const [one, two] = [made("kept one"), made("kept two")];
+    await older.add("facts", { ...waitingRow(JOB, two), standing: "kept", order: 1 });
+    await older.add("facts", { ...waitingRow(JOB, one), standing: "kept", order: 0 });
+    await older.put("seen", { job: JOB, arrival: 40, learned: 2 });
     older.close();
     const shelf = new DatabaseShelf(name);
     expect(titles(await shelf.waiting())).toEqual(["before"]);
+    await shelf.learn(JOB, { facts: [two, made("later")], after: 39, arrival: 41 });
+    await shelf.learn(JOB, { facts: [fact], after: 41, arrival: 42 });
+    expect(titles((await shelf.load(JOB)).rows)).toEqual(["kept one", "kept two", "later", "before"]);
+    expect(await shelf.own(JOB)).toEqual([]);
     const photo = { id: uuid(), job: JOB, name: "", type: "", bytes: new ArrayBuffer(1) };
     await shelf.photoSent(photo);
     await shelf.waitAgain();

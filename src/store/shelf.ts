@@ -1,5 +1,4 @@
-import type { Fact } from "@/core";
-import type { FactRow, KeptJob, Standing } from "./factRow";
+import type { FactRow, KeptJob, LearnedPage, Standing } from "./factRow";
 
 /** A photo on its way to the server. */
 export interface PhotoRow {
@@ -28,8 +27,8 @@ export interface Shelf {
   own(job: string): Promise<FactRow[]>;
   /** Keeps rows in the order given; one that is there already stays as it is. */
   put(rows: readonly FactRow[]): Promise<void>;
-  /** Keeps what the server has of a job, in its order, and how far that goes. */
-  learn(job: string, facts: readonly Fact[], arrival: number): Promise<void>;
+  /** Keeps what the server has of a job; how far that goes, where it follows on what is kept. */
+  learn(job: string, page: LearnedPage): Promise<void>;
   /** Everything still to be sent, in the order made. */
   waiting(): Promise<FactRow[]>;
   mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void>;
@@ -75,13 +74,13 @@ export class MemoryShelf implements Shelf {
     }
   }
 
-  async learn(job: string, facts: readonly Fact[], arrival: number): Promise<void> {
+  async learn(job: string, { facts, after, arrival }: LearnedPage): Promise<void> {
     const of = this.of(job);
     for (const fact of facts) {
       if (of.rows.get(fact.id)?.standing === "kept") continue;
       of.rows.set(fact.id, { job, id: fact.id, fact, standing: "kept", order: of.learned++ });
     }
-    of.arrival = Math.max(of.arrival, arrival);
+    if (after <= of.arrival) of.arrival = Math.max(of.arrival, arrival);
   }
 
   async waiting(): Promise<FactRow[]> {

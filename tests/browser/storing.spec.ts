@@ -1,6 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
 import { Client } from "pg";
 import sharp from "sharp";
+import { v7 as uuid } from "uuid";
 import { BrowserOfOwn } from "../browserOfOwn";
 import { enter, startMotor } from "./bench";
 
@@ -238,4 +239,47 @@ test("an entry whose text is too long is set aside, put right, and let go", asyn
   await expect(notice).toHaveCount(0);
   await expect(saved(page)).toBeVisible();
   await expect(page.getByRole("heading", { level: 1 })).toContainText("Attic fan");
+});
+
+test("a job of very many readings is kept whole, opens without the server, and goes back whole to one that was restored", async ({
+  page,
+  context,
+}) => {
+  test.setTimeout(180_000);
+  await startMotor(page, "BK BU RD");
+  await enter(page, "BK BU 10.0");
+  await expect(saved(page)).toBeVisible();
+  const job = jobOf(page);
+  const many = 7000;
+  await page.goto("/");
+  const between = `select body from facts where job_id = '${job}' and body->>'kind' = 'pair-reading' limit 1`;
+  const ids = Array.from({ length: many - 1 }, () => uuid());
+  await atTheDatabase(
+    `insert into facts (shop_id, job_id, id, at, by, body)
+     select shop_id, jobs.id, more.id, now(), '', (${between}) || '{"typed": "10.1", "ohms": 10.1}'
+     from jobs, unnest('{${ids}}'::uuid[]) as more (id) where jobs.id = '${job}'`,
+  );
+  const cell = page.getByRole("button", {
+    name: new RegExp(`BK to BU, reads 10.1.*and ${many - 4} earlier`),
+  });
+  await page.goto(`/jobs/${job}/probe`);
+  await expect(saved(page)).toBeVisible({ timeout: 30_000 });
+  await expect(cell).toBeVisible();
+
+  await context.route(/\/facts/, (route) => route.abort());
+  await page.reload();
+  await expect(cell).toBeVisible({ timeout: 30_000 });
+  await context.unroute(/\/facts/);
+
+  await atTheDatabase(
+    `delete from facts where job_id = '${job}'`,
+    "update histories set latest = gen_random_uuid()",
+  );
+  const client = new Client({ connectionString: process.env.ODD_LEAD_TEST_DATABASE_URL });
+  await client.connect();
+  const count = async () =>
+    Number((await client.query("select count(*) from facts where job_id = $1", [job])).rows[0].count);
+  await expect.poll(count, { timeout: 90_000 }).toBeGreaterThan(many);
+  await client.end();
+  await expect(cell).toBeVisible();
 });

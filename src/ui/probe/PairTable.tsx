@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { memo } from "react";
+import { memo, useMemo } from "react";
 import { expectedOhms, type KeptPairReading, type KeptShellReading, ohmsDigits } from "@/core";
 import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
@@ -15,8 +15,9 @@ interface Props {
 
 /** The table of pairs, to read and correct: each cell what was typed, and what the answer expects. */
 export function PairTable({ target, onChoose }: Props) {
-  const { job } = useJob("leads");
+  const { job } = useJob("leads", "pairReadings");
   const { short } = useLeadNames();
+  const byPair = useMemo(() => groupedByPair(job.pairReadings), [job.pairReadings]);
   const columns = job.leads.slice(0, -1);
   const rows = job.leads.slice(1);
   return (
@@ -67,6 +68,7 @@ export function PairTable({ target, onChoose }: Props) {
                     <PairCell
                       key={column.id}
                       between={[column.id, row.id]}
+                      readings={byPair.get(pairKey([column.id, row.id])) ?? NONE}
                       target={target}
                       onChoose={onChoose}
                     />
@@ -83,11 +85,37 @@ export function PairTable({ target, onChoose }: Props) {
   );
 }
 
-function PairCell({ between, target, onChoose }: { between: readonly [string, string] } & Props) {
-  const { job } = useJob("pairReadings", "meter");
+/** Of a pair read over and over the latest struck readings are shown. */
+const MOST_STRUCK = 3;
+const NONE: readonly KeptPairReading[] = [];
+
+/** The same word for a pair read either way around. */
+function pairKey(between: readonly string[]): string {
+  return between.toSorted().join(" ");
+}
+
+function groupedByPair(
+  readings: readonly KeptPairReading[],
+): ReadonlyMap<string, readonly KeptPairReading[]> {
+  const byPair = new Map<string, KeptPairReading[]>();
+  for (const reading of readings) {
+    const key = pairKey(reading.between);
+    const same = byPair.get(key);
+    if (same) same.push(reading);
+    else byPair.set(key, [reading]);
+  }
+  return byPair;
+}
+
+interface PairCellProps extends Props {
+  readonly between: readonly [string, string];
+  readonly readings: readonly KeptPairReading[];
+}
+
+function PairCell({ between, readings, target, onChoose }: PairCellProps) {
+  const { job } = useJob("meter");
   const answer = useAnswer();
   const { short } = useLeadNames();
-  const readings = job.pairReadings.filter((r) => between.every((lead) => r.between.includes(lead)));
   const cell: Target = { kind: "pair", between };
   const expected =
     answer && answer.status !== "conflict" ? expectedOhms(answer, between[0], between[1]) : null;
@@ -154,13 +182,16 @@ function sameCell(before: CellProps, after: CellProps): boolean {
 
 function DrawnCell({ label, readings, expected, lit, mark, apart = false, onClick }: CellProps) {
   const stands = readings.find((r) => r.standing);
-  const struck = readings.filter((r) => !r.standing);
+  const allStruck = readings.filter((r) => !r.standing);
+  const struck = allStruck.slice(-MOST_STRUCK);
+  const earlier = allStruck.length - struck.length;
   const tone = mark === "stop" ? "error.main" : mark ? "warning.main" : "divider";
   const said = [
     label,
     stands ? `reads ${stands.typed}` : "not read",
     expected ? `expected ${expected} ohms` : "",
     struck.length > 0 ? `corrected from ${struck.map((r) => r.typed).join(", ")}` : "",
+    earlier > 0 ? `and ${earlier} earlier` : "",
     mark === "stop" ? "stop" : mark ? "look again" : "",
   ];
   return (
@@ -188,6 +219,11 @@ function DrawnCell({ label, readings, expected, lit, mark, apart = false, onClic
           display: "block",
         }}
       >
+        {earlier > 0 ? (
+          <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+            {earlier} earlier
+          </Box>
+        ) : null}
         {struck.map((r) => (
           <Box
             component="s"

@@ -1,0 +1,1 @@
+CREATE INDEX "facts_by_arrival" ON "facts" USING btree ("shop_id","job_id","arrival");
