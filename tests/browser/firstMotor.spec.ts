@@ -80,6 +80,11 @@ test("a wrong entry is corrected by a new reading; the old one stays, struck thr
   await enter(page, "WH RD 24.0");
   await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Settled");
   await expect(page.locator("s", { hasText: "2.4" })).toBeVisible();
+  const every = page.getByRole("region", { name: "Every reading" });
+  await every.getByRole("button").click();
+  const listed = [/WH to RD 24.0/, /WH to RD 2.4/, /BK to RD 14.0/, /WH to BK 10.0/, /WH to the shell OL/];
+  await expect(every.getByRole("listitem")).toHaveText(listed);
+  await expect(every.locator("s")).toHaveText(["2.4"]);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(page.getByRole("region", { name: "Verdict" })).toContainText("Look again");
   await page.getByRole("button", { name: "Redo" }).click();

@@ -260,7 +260,7 @@ test("a job of very many readings is kept whole, opens without the server, and g
      from jobs, unnest('{${ids}}'::uuid[]) as more (id) where jobs.id = '${job}'`,
   );
   const cell = page.getByRole("button", {
-    name: new RegExp(`BK to BU, reads 10.1.*and ${many - 4} earlier`),
+    name: new RegExp(`BK to BU, reads 10.1.*and ${many - 21} earlier`),
   });
   await page.goto(`/jobs/${job}/probe`);
   await expect(saved(page)).toBeVisible({ timeout: 30_000 });

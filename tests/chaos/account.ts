@@ -7,7 +7,7 @@ export interface Account {
   readonly lost: readonly string[];
   /** At the server more than once. */
   readonly doubled: readonly string[];
-  /** Shown on no device's table, or on one alone. */
+  /** Listed by no device, or by one alone. */
   readonly unseen: readonly string[];
   /** At the server and never taken by a page: nobody typed it to the end. */
   readonly unknown: readonly string[];

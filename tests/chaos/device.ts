@@ -159,13 +159,12 @@ export class Device {
     return false;
   }
 
-  /** What the table of readings says, cell by cell. */
+  /** What the list of every reading says. */
   async table(): Promise<string> {
-    const cells = this.page?.getByRole("region", { name: "Readings" }).getByRole("button");
-    const labels = await cells?.evaluateAll((all) =>
-      all.map((cell) => cell.getAttribute("aria-label") ?? ""),
-    );
-    return (labels ?? []).join("\n");
+    const list = this.page?.getByRole("region", { name: "Every reading" });
+    const fold = list?.getByRole("button");
+    if ((await fold?.getAttribute("aria-expanded")) === "false") await fold?.click();
+    return (await list?.getByRole("list").textContent()) ?? "";
   }
 
   async reload(): Promise<void> {

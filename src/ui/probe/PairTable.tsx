@@ -85,8 +85,8 @@ export function PairTable({ target, onChoose }: Props) {
   );
 }
 
-/** Of a pair read over and over the latest struck readings are shown. */
-const MOST_STRUCK = 3;
+/** Of a pair read over and over the latest struck readings stand in its cell. */
+const MOST_STRUCK = 20;
 const NONE: readonly KeptPairReading[] = [];
 
 /** The same word for a pair read either way around. */

@@ -14,6 +14,7 @@ import { InsulationPanel } from "../reference/InsulationPanel";
 import { ReferencePanel } from "../reference/ReferencePanel";
 import { TOUCH } from "../theme/theme";
 import { AboutEntry } from "./AboutEntry";
+import { EveryReading } from "./EveryReading";
 import { LeadsEntry } from "./LeadsEntry";
 import { MetBefore } from "./MetBefore";
 import { MeterEntry } from "./MeterEntry";
@@ -67,6 +68,7 @@ export function ProbeStage() {
         </Part>
         <Part place={3}>
           {enough ? <PairTable target={target} onChoose={setChosen} /> : null}
+          {enough ? <EveryReading /> : null}
           <UndoButtons />
         </Part>
       </Column>
