@@ -81,13 +81,28 @@ function drawn(random: Random, sound: number, now: () => number, wanted?: Cause)
   const fault = cause === "unknown" ? null : drawnFault(powered, cause, serving);
   if (!fault) return null;
   const machine = poweredMachine(powered, fault);
-  // Two leads of one potential changed over are no fault of anything.
-  if (WIRED.has(fault.cause) && runsAlike(machine, right, states, motor.leads)) return null;
+  // Two leads of one potential changed over are no fault of anything, nor is a winding open that no call feeds.
+  if (
+    fault.cause === "main-half-open" &&
+    states.every(({ id }) => right.coilAmps(id, fault.at[0] ?? "") < IDLE_AMPS)
+  )
+    return null;
+  if (OF_CIRCUIT.has(fault.cause) && runsAlike(machine, right, states, motor.leads)) return null;
   return led(sheet, machine, { family: `${family}, ${leads}`, equipment: made.id, now });
 }
 
-/** Faults of the wires, which may be none. */
-const WIRED: ReadonlySet<Cause> = new Set(["leads-exchanged", "lead-off", "wrong-terminal", "wrong-tap"]);
+/** Faults of wires, windings and contacts, which may be none. */
+const OF_CIRCUIT: ReadonlySet<Cause> = new Set([
+  "leads-exchanged",
+  "lead-off",
+  "wrong-terminal",
+  "wrong-tap",
+  "main-half-open",
+  "shorted-turns",
+  "start-contact-stays-open",
+]);
+/** A winding with less in it is fed by no call. */
+const IDLE_AMPS = 1e-3;
 /** Amps alike to this are one to any clamp. */
 const ALIKE_AMPS = 0.02;
 
@@ -106,11 +121,20 @@ function runsAlike(
           JSON.stringify(one.observe({ what, ...asked(id) })) ===
           JSON.stringify(other.observe({ what, ...asked(id) })),
       ) &&
-      leads.every(({ id: lead }) => {
-        const [is, right] = [one.trueAmps(id, lead), other.trueAmps(id, lead)];
+      sortedAmps(one, id, leads).every((is, i) => {
+        const right = sortedAmps(other, id, leads)[i] ?? 0;
         return Math.abs(is - right) <= ALIKE_AMPS * Math.max(is, right, 1e-3);
       }),
   );
+}
+
+/** Amps of all leads, whichever carries them: two wires of one potential changed over are one to the motor. */
+function sortedAmps(
+  machine: PoweredMachine,
+  call: string,
+  leads: readonly { readonly id: string }[],
+): number[] {
+  return leads.map(({ id }) => machine.trueAmps(call, id)).sort((a, b) => a - b);
 }
 
 function plansOf(

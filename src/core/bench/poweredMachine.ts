@@ -25,7 +25,7 @@ import {
   wiredWith,
   withContacts,
 } from "./poweredFault";
-import { gaussian, logUniform, type Random } from "./random";
+import { gaussian, logUniform, type Random, seededRandom } from "./random";
 
 /** A machine under power with a load, a fault or none, and instruments on it. */
 export interface PoweredMachine {
@@ -36,8 +36,12 @@ export interface PoweredMachine {
   readonly observe: (check: NextCheck) => ProvingObservation | null;
   /** True amps on a lead under a call, for the bench to hold intervals against. */
   readonly trueAmps: (call: string, lead: string) => number;
+  /** True amps in a winding under a call. */
+  readonly coilAmps: (call: string, coil: string) => number;
   /** Start contacts that stand open once it has run up. */
   readonly opened: (call: string) => number;
+  /** Whether it turns the way its leads have as backward. */
+  readonly backward: (call: string) => boolean;
 }
 
 /** What a virtual machine is made of. */
@@ -57,6 +61,8 @@ const CLAMP = { percent: 2, counts: 5, resolution: 0.01 } as const;
 const VOLTMETER = { percent: 1, counts: 5, resolution: 0.1 } as const;
 const OHMMETER = { percent: 1, counts: 5, resolution: 0.1 } as const;
 const TACHOMETER = { percent: 0.2, counts: 2, resolution: 1 } as const;
+
+const NO_FAULT: PoweredFault = { cause: "as-planned", at: [], degree: 0 };
 
 /** A machine as it truly is: its own iron and rotor, a load and a supply of its own, and one fault. */
 export function poweredMachine(
@@ -162,6 +168,12 @@ export function poweredMachine(
     const read = Math.max(0, value + Math.max(-2, Math.min(2, gaussian(random))) * sd);
     return Number((Math.round(read / meter.resolution) * meter.resolution).toFixed(3));
   };
+  let right: PoweredMachine | null = null;
+  const plannedBackward = (call: string): boolean => {
+    if (fault.cause === "as-planned") return run(call).backward;
+    right ??= poweredMachine({ plan, built, random: seededRandom(1), capacitors }, NO_FAULT);
+    return right.backward(call);
+  };
   const clamped = (lead: string, amps: number) => {
     if (fault.at[0] !== lead) return amps;
     if (fault.cause === "clamp-round-two") return 0;
@@ -171,32 +183,34 @@ export function poweredMachine(
     fault,
     calls: statesOf(plan.compartment).map(({ id }) => id),
     trueAmps: (call, lead) => ampsOf(run(call), run(call).solution, lead),
+    coilAmps: (call, coil) => abs(run(call).solution?.branches.get(coil)?.amps ?? ZERO),
     opened: (call) => run(call).open,
+    backward: (call) => run(call).backward,
     observe: (check) => observed(check),
   };
 
+  function starts(call: string): ProvingObservation {
+    const it = run(call);
+    const amps = Math.max(...built.motor.leads.map(({ id }) => ampsOf(it, it.rest, id)));
+    const nothing = it.circuit.shorted.length > 0 || amps < 0.03 * rating.amps;
+    return { what: "starts", call, how: nothing ? "not-at-all" : it.still ? "hums" : "itself" };
+  }
+
   function observed(check: NextCheck): ProvingObservation | null {
     switch (check.what) {
-      case "starts": {
-        const it = run(check.call);
-        const amps = Math.max(...built.motor.leads.map(({ id }) => ampsOf(it, it.rest, id)));
-        const nothing = it.circuit.shorted.length > 0 || amps < 0.03 * rating.amps;
-        return {
-          what: "starts",
-          call: check.call,
-          how: nothing ? "not-at-all" : it.still ? "hums" : "itself",
-        };
-      }
+      case "starts":
+        return starts(check.call);
       case "turn": {
         const it = run(check.call);
-        if (it.still) return { what: "starts", call: check.call, how: "hums" };
+        if (it.still) return starts(check.call);
         const { asDrawn, needed } = plan.turn;
         const base = asDrawn ?? needed;
-        const want = plan.wanted.find(({ call }) => call === check.call)?.reversed === true;
         if (!base) return { what: "turn", call: check.call, seen: "cw", end: "lead" };
-        const flips =
-          [it.backward, fault.cause === "turn-reversed", asDrawn ? false : want].filter(Boolean).length % 2;
-        const cw = (base === "cw-lead-end") === (flips === 0);
+        const reversed = plan.wanted.find(({ call }) => call === check.call)?.reversed === true;
+        // A drawing says how it turns as the leads lie; a place says how it has to turn, whichever way that is.
+        const turned = asDrawn ? it.backward : (it.backward !== plannedBackward(check.call)) !== reversed;
+        const flips = Number(turned) + Number(fault.cause === "turn-reversed");
+        const cw = (base === "cw-lead-end") === (flips % 2 === 0);
         return { what: "turn", call: check.call, seen: cw ? "cw" : "ccw", end: "lead" };
       }
       case "line-amps":

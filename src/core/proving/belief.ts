@@ -1,12 +1,15 @@
+import type { Rating } from "../machine/rating";
+import { ampsAddUpLog } from "./ampsAddUp";
 import type { CallRun } from "./callRun";
 import { PRIOR } from "./causes";
 import { type Conditioned, conditioned, figured, type Row } from "./gaussian";
+import type { Prediction } from "./moving";
 import type { AIRS, Instrument, ProvingObservation } from "./observation";
 import type { ProvingCase } from "./provingCase";
 import { measured, meterVariance, type Reading, readingKey, unweighed, WEIGHING, weighed } from "./reading";
 import type { How, Sign } from "./seen";
 import { signChance, startChances, TURN_SURE, turnSeen, turnUnder } from "./seen";
-import type { Prediction, Sight } from "./sight";
+import type { Sight } from "./sight";
 import type { Suspect } from "./suspect";
 import { AS_PLANNED, suspectsOf } from "./suspects";
 
@@ -131,13 +134,15 @@ export function beliefOf(
       if (value === null || !slopes) return [];
       const log = weighed(figure.reading.what, value, made.fitted.rating);
       // Its own degree moves a figure about as much as the next degree lies away.
-      return [rowOf(made, figure, { log, slopes: value > 0 ? slopes : slopes.map(() => 0) }, ROUGH_VARIANCE)];
+      const variance = ROUGH_VARIANCE + differenceVariance(figure.reading, value, made.fitted.rating);
+      return [rowOf(made, figure, { log, slopes: value > 0 ? slopes : slopes.map(() => 0), variance })];
     });
     return {
       suspect,
       log:
         Math.log(suspect.prior) +
         toldLog(made, sight, suspect, standing) +
+        ampsAddUpLog(made, sight, suspect, standing.figures) +
         conditioned(rows, sight.directions.length + 1).logLikelihood,
     };
   });
@@ -157,7 +162,11 @@ export function beliefOf(
     return {
       suspect,
       posterior,
-      log: Math.log(suspect.prior) + toldLog(made, sight, suspect, standing) + posterior.logLikelihood,
+      log:
+        Math.log(suspect.prior) +
+        toldLog(made, sight, suspect, standing) +
+        ampsAddUpLog(made, sight, suspect, standing.figures) +
+        posterior.logLikelihood,
     };
   });
   const unknownLog =
@@ -207,7 +216,20 @@ function suspectsKept(made: ProvingCase, clamped: readonly string[]): readonly S
   return base.filter(({ change }) => change.clamp === undefined || clamped.includes(change.clamp.lead));
 }
 
-function rowOf(made: ProvingCase, figure: Figure, predicted: Prediction, more = 0): Row {
+/** Small amps may be the difference of large ones, and far from what the likeliest motor makes them: this share of those. */
+const DIFFERENCE = 0.3;
+const MOST_DIFFERENCE = 0.5;
+/** Beside the plate's amps, what nothing flows in. */
+const NOTHING = 0.01;
+
+/** What roughly figured amps may be off by for that, of the logarithm squared. */
+function differenceVariance({ what }: Reading, value: number, rating: Rating): number {
+  const { amps } = rating;
+  if (what !== "line-amps" || value > amps || value < NOTHING * amps) return 0;
+  return Math.min(MOST_DIFFERENCE, ((DIFFERENCE * (amps - value)) / value) ** 2);
+}
+
+function rowOf(made: ProvingCase, figure: Figure, predicted: Prediction): Row {
   const { reading, value, meter, air } = figure;
   const { rating } = made.fitted;
   const shown = weighed(reading.what, value, rating);
@@ -221,7 +243,7 @@ function rowOf(made: ProvingCase, figure: Figure, predicted: Prediction, more = 
       meterVariance(reading.what, Math.min(most, 1e6), rating, meter) +
       WEIGHING[reading.what].model ** 2 +
       byAir +
-      more,
+      predicted.variance,
   };
 }
 
@@ -263,5 +285,6 @@ export function foreseen(
   const predicted = sight.prediction(suspect, reading);
   if (!predicted) return null;
   const { off, variance } = figured(posterior, predicted.slopes);
-  return { mean: predicted.log + off, variance: variance + WEIGHING[reading.what].model ** 2 };
+  const own = predicted.variance + WEIGHING[reading.what].model ** 2;
+  return { mean: predicted.log + off, variance: variance + own };
 }

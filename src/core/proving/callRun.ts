@@ -1,5 +1,5 @@
 import type { Branch, Machine } from "../machine/circuit";
-import { abs, type Complex, sub, ZERO } from "../machine/complex";
+import { abs, type Complex, scale, sub, ZERO } from "../machine/complex";
 import type { FittedMotor } from "../machine/fitMotor";
 import type { Load } from "../machine/load";
 import {
@@ -113,22 +113,31 @@ function coilsTimes(branches: readonly Branch[], times = 1): readonly Branch[] {
       );
 }
 
+/** Of the plate's amps, what a lead carries that a clamp is put round. */
+export const LIVE_SHARE = 0.02;
+
 /** Amps in a wire: a lead of the motor, or a line by its terminal. */
-export function ampsIn({ motor, change }: CallRun, solution: Solution, wire: string): number | null {
+export function ampsIn(run: CallRun, solution: Solution, wire: string): number | null {
+  const current = currentIn(run, solution, wire);
+  return current && abs(current);
+}
+
+/** The same as a phasor, by the supply's own. */
+export function currentIn({ motor, change }: CallRun, solution: Solution, wire: string): Complex | null {
   const branch = (id: string): Complex | null => solution.branches.get(id)?.amps ?? null;
   const line = branch(`supply:${wire}`);
-  if (line) return abs(line);
+  if (line) return line;
   const lead = motor.leads.find(({ id }) => id === wire);
   if (!lead) return null;
   const own = branch(leadEnd(wire));
   const clamp = change.clamp?.lead === wire ? change.clamp.times : 1;
-  if (own) return clamp * abs(own);
+  if (own) return scale(own, clamp);
   const total = motor.coils.reduce((sum, { id, from, to }) => {
     const amps = branch(id) ?? ZERO;
     if (from === lead.junction) return { re: sum.re + amps.re, im: sum.im + amps.im };
     return to === lead.junction ? sub(sum, amps) : sum;
   }, ZERO);
-  return clamp * abs(total);
+  return scale(total, clamp);
 }
 
 /** Volts between two places of the equipment, or leads. */

@@ -154,6 +154,45 @@ describe("what the readings mean", () => {
     expect(asked).toContain("capacitor-microfarads");
   });
 
+  it("one lead cannot carry more than all the others together: then a clamp was put on wrong", () => {
+    const turns = good.map((one) =>
+      one.what === "line-amps" && one.lead === "YE" ? { ...one, amps: 5 * one.amps } : one,
+    );
+    const [first] = fan(turns).causes;
+    expect([first?.cause, first?.at]).toEqual(["clamp-turns", ["YE"]]);
+    expect(fan(good).causes[0]?.cause).toBe("as-planned");
+  });
+
+  it.each(["hums", "not-at-all"] as const)(
+    "of a motor that %s nobody asks which way it turns or how fast",
+    (how) => {
+      const seen: ProvingObservation[] = [
+        { what: "starts", call, how },
+        { what: "line-amps", call, lead: "BK", amps: how === "hums" ? 2.9 : 0 },
+      ];
+      for (let asked = 0; asked < 6; asked++) {
+        const { nextCheck } = fan(seen);
+        if (!nextCheck) break;
+        expect(["turn", "rpm"]).not.toContain(nextCheck.what);
+        if (nextCheck.what === "ohms") seen.push({ what: "ohms", between: nextCheck.between, ohms: 14.1 });
+        else if (nextCheck.what === "capacitor-microfarads")
+          seen.push({ what: "capacitor-microfarads", at: nextCheck.at, microfarads: 5 });
+        else break;
+      }
+    },
+  );
+
+  it("no motor is condemned before its capacitor was read", () => {
+    const slow = fan([
+      starts,
+      { what: "turn", call, seen: "ccw", end: "lead" },
+      { what: "rpm", call, rpm: 960 },
+      { what: "line-amps", call, lead: "BK", amps: 1.5 },
+      { what: "supply-volts", call, between: ["L1", "L2"], volts: 228 },
+    ]);
+    expect(slow.status).toBe("needs-check");
+  });
+
   it("what nobody has an instrument for is not asked for", () => {
     const course = fan(good.slice(0, 5), { without: ["rpm", "supply-volts", "ohms"] });
     expect(["rpm", "supply-volts", "ohms"]).not.toContain(course.nextCheck?.what);

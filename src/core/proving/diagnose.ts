@@ -58,10 +58,13 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
   const checks = checksOf(made, sight, belief).filter(({ check }) => canBe(check));
   const sound = groups.find(({ cause }) => cause === "as-planned")?.probability ?? 0;
   const odd = belief.standing.figures.some((figure) => isUnlikePlanned(judging, figure));
+  const off = belief.standing.figures.some((figure) => liesOutside(judging, figure));
   const missing = notYetSeen(made, sight, belief, odd).filter(canBe);
   const [likeliest] = groups;
   const direct =
-    likeliest && likeliest.probability >= FOUND ? unreadEvidence(made, sight, belief, likeliest) : [];
+    likeliest && likeliest.probability >= FOUND
+      ? unreadEvidence(made, sight, belief, likeliest, odd || off)
+      : [];
   const unseen = made.calls.filter(({ state }) => !callSeen(belief, state.id));
   // Good is near: what little a check tells may be what is wanting.
   const least = sound > NEARLY_GOOD && sound < GOOD ? TELLS_LEAST_NEAR_GOOD : TELLS_LEAST;
@@ -70,7 +73,7 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
     const seen = observations[observation];
     return verdict !== "good" && standing.has(observation) && seen !== undefined && LIMITED.has(seen.what);
   });
-  const outside = limited || belief.standing.figures.some((figure) => liesOutside(judging, figure));
+  const outside = limited || off;
   const evidence = direct.filter(canBe);
   const status = statusOf({
     causes,

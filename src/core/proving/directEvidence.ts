@@ -1,22 +1,30 @@
 import type { Belief } from "./belief";
-import { ampsIn, carriesLine } from "./callRun";
+import { LIVE_SHARE } from "./callRun";
+import { lineAmps, startAmps } from "./liveAmps";
+import { readingsOf, standsStill } from "./nextCheck";
 import type { Group } from "./oneCause";
 import type { ProvingCase } from "./provingCase";
-import { type Reading, readingKey } from "./reading";
+import { type Reading, readingKey, weighed } from "./reading";
 import type { Sight } from "./sight";
+import type { Suspect } from "./suspect";
 import { AS_PLANNED } from "./suspects";
 
 /**
  * What looks at a cause itself and was not read: other figures only hint at it. Volts are read before the supply is blamed,
  * microfarads before a capacitor; speed, volts and amps before what is turned, which a weak rotor or low volts look like.
+ * No motor is condemned before its capacitors, no wire blamed before its ohms, no clamp before the other leads.
  * Empty for a cause that nothing there shows by itself.
+ *
+ * @param odd whether some figure is unlike the plan's: then a turn alone does not explain it.
  */
 export function unreadEvidence(
   made: ProvingCase,
   sight: Sight,
   { standing }: Belief,
-  { cause, at }: Pick<Group, "cause" | "at">,
+  likeliest: Pick<Group, "cause" | "at" | "members">,
+  odd: boolean,
 ): readonly Reading[] {
+  const { cause, at } = likeliest;
   const calls = standing.figures.flatMap(({ reading }) => ("call" in reading ? [reading.call] : []));
   const call = calls[0] ?? standing.told[0]?.call ?? made.calls[0]?.state.id;
   if (call === undefined) return [];
@@ -29,6 +37,10 @@ export function unreadEvidence(
   const pairs = terminals.flatMap((one, i) => terminals.slice(i + 1).map((other) => [one, other] as const));
   const volts = (between: readonly [string, string]): Reading => ({ what: "supply-volts", call, between });
   const supply = pairs.slice(0, 1).map(volts);
+  const microfarads = made.capacitors
+    .filter(({ serves }) => serves)
+    .map((capacitor): Reading => ({ what: "capacitor-microfarads", at: capacitor.at }));
+  const speed: Reading[] = standsStill(standing, call) ? [] : [{ what: "rpm", call }];
   switch (cause) {
     case "supply-low":
     case "supply-high":
@@ -42,19 +54,88 @@ export function unreadEvidence(
     case "load-heavy":
     case "load-light":
     case "drag":
+      return [
+        ...anyUnread([...speed, ...supply, ...lineAmps(made, sight, call).slice(0, 1)]),
+        ...unread(startAmps(made, sight, call)),
+        ...(odd ? unread(microfarads) : []),
+      ];
+    case "start-contact-stays-open":
+    case "start-contact-stays-closed":
+      return [...unread(startAmps(made, sight, call)), ...anyUnread(speed)];
     case "rotor-bars":
-      return anyUnread([{ what: "rpm", call }, ...supply, ...lineAmps(made, sight, call)]);
+      return [
+        ...anyUnread([...speed, ...supply, ...lineAmps(made, sight, call).slice(0, 1)]),
+        ...unread(microfarads),
+      ];
+    case "shorted-turns":
+      return [
+        ...unread(microfarads),
+        ...unread(lineAmps(made, sight, call).slice(0, 2)),
+        ...unread(tellingOhms(made, sight, likeliest, TURNS_TELL)),
+        ...anyUnread(speed),
+      ];
+    case "shaft-stuck":
+    case "start-winding-open":
+    case "main-half-open":
+      return unread(microfarads);
+    case "turn-reversed":
+      return [...unread(lineAmps(made, sight, call).slice(0, 2)), ...(odd ? unread(microfarads) : [])];
+    case "leads-exchanged":
+    case "lead-off":
+    case "wrong-terminal":
+    case "wrong-tap":
+      return [
+        ...unread(tellingOhms(made, sight, likeliest, WIRES_TELL)),
+        ...unread(ampsMoved(made, sight, likeliest, call)),
+      ];
+    case "clamp-round-two":
+    case "clamp-turns":
+      return unread(lineAmps(made, sight, call).slice(0, MOST_CLAMPED));
     default:
       return [];
   }
 }
 
-/** The amps that tell most of the load: of a lead that carries the line's, or else of that which carries most. */
-function lineAmps(made: ProvingCase, sight: Sight, call: string): Reading[] {
-  const run = sight.run(AS_PLANNED, call);
-  if (!run) return [];
-  const amps = (lead: string) => ampsIn(run, run.point.solution, lead) ?? 0;
-  const leads = made.motor.leads.map(({ id }) => id).sort((a, b) => amps(b) - amps(a));
-  const lead = leads.find((id) => carriesLine(made.plan, run, id)) ?? leads[0];
-  return lead === undefined ? [] : [{ what: "line-amps", call, lead }];
+/** So many leads are clamped before a clamp is held to be put on wrong. */
+const MOST_CLAMPED = 3;
+
+/** The ohms, power off, that lie farthest from the plan's as the wires are said to lie; none where none differ. */
+function tellingOhms(
+  made: ProvingCase,
+  sight: Sight,
+  { members }: Pick<Group, "members">,
+  least: number,
+): Reading[] {
+  const [likeliest] = members;
+  if (!likeliest) return [];
+  const { rating } = made.fitted;
+  const off = (reading: Reading) => {
+    const [is, right] = [sight.value(likeliest.suspect, reading), sight.value(AS_PLANNED, reading)];
+    if (is === null || right === null) return 0;
+    return Math.abs(weighed("ohms", is, rating) - weighed("ohms", right, rating));
+  };
+  const [most] = readingsOf(made, sight)
+    .filter(({ what }) => what === "ohms")
+    .map((reading) => ({ reading, off: off(reading) }))
+    .sort((a, b) => b.off - a.off);
+  return most && most.off > least ? [most.reading] : [];
+}
+
+/** Ohms farther from the plan's than this, of the logarithm, tell where wires lie; and of a winding, whether it is whole. */
+const WIRES_TELL = 0.06;
+const TURNS_TELL = 0.02;
+
+/** Amps of the leads that are said to lie elsewhere, where they carry any there or in their place. */
+function ampsMoved(
+  made: ProvingCase,
+  sight: Sight,
+  { at, members }: Pick<Group, "at" | "members">,
+  call: string,
+): Reading[] {
+  const [likeliest] = members;
+  const alive = (suspect: Suspect, lead: string) =>
+    (sight.value(suspect, { what: "line-amps", call, lead }) ?? 0) > LIVE_SHARE * made.fitted.rating.amps;
+  return at
+    .filter((lead) => alive(AS_PLANNED, lead) || (likeliest !== undefined && alive(likeliest.suspect, lead)))
+    .map((lead): Reading => ({ what: "line-amps", call, lead }));
 }

@@ -1,7 +1,8 @@
 import { feedingOf } from "../machine/feedingOf";
 import type { Belief } from "./belief";
 import { ampsIn, carriesLine, lineLeads } from "./callRun";
-import type { Check } from "./nextCheck";
+import { lineAmps } from "./liveAmps";
+import { type Check, standsStill } from "./nextCheck";
 import type { ProvingCall, ProvingCase } from "./provingCase";
 import { type Reading, readingKey } from "./reading";
 import { turnAsPlanned } from "./seen";
@@ -24,7 +25,7 @@ export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief
   const [first] = made.calls;
   return [
     ...made.calls.flatMap((call) => callChecks(made, sight, call, standing, read)),
-    ...(odd ? oddChecks(made).filter((reading) => !read.has(readingKey(reading))) : []),
+    ...(odd ? oddChecks(made, sight, standing).filter((reading) => !read.has(readingKey(reading))) : []),
     ...(first
       ? pairs
           .filter((between) => !voltsRead(between))
@@ -33,11 +34,18 @@ export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief
   ];
 }
 
-function oddChecks(made: ProvingCase): Reading[] {
+function oddChecks(made: ProvingCase, sight: Sight, standing: Belief["standing"]): Reading[] {
   const serving = made.capacitors.filter(({ serves, start }) => serves && !start);
+  const clamped = new Set(
+    standing.figures.flatMap(({ reading }) => (reading.what === "line-amps" ? [reading.call] : [])),
+  );
   return [
     ...serving.map(({ at }): Reading => ({ what: "capacitor-microfarads", at })),
-    ...made.calls.map(({ state }): Reading => ({ what: "rpm", call: state.id })),
+    ...made.calls
+      .filter(({ state }) => !standsStill(standing, state.id))
+      .map(({ state }): Reading => ({ what: "rpm", call: state.id })),
+    // All leads alive together have to add up.
+    ...[...clamped].slice(0, 1).flatMap((call) => lineAmps(made, sight, call)),
   ];
 }
 
@@ -45,7 +53,7 @@ function callChecks(
   made: ProvingCase,
   sight: Sight,
   call: ProvingCall,
-  { told }: Belief["standing"],
+  standing: Belief["standing"],
   read: ReadonlySet<string>,
 ): Check[] {
   const id = call.state.id;
@@ -64,14 +72,14 @@ function callChecks(
   const sameWay = made.calls
     .filter(({ reversed }) => reversed === call.reversed)
     .map(({ state }) => state.id);
-  const turned = told.some((one) => one.kind === "turn" && sameWay.includes(one.call));
+  const turned = standing.told.some((one) => one.kind === "turn" && sameWay.includes(one.call));
   const firstOfWay = sameWay[0] === id;
   return [
-    ...(firstOfWay && !turned && turnAsPlanned(made, call, run) !== null
+    ...(firstOfWay && !turned && !standsStill(standing, id) && turnAsPlanned(made, call, run) !== null
       ? [{ what: "turn", call: id } as const]
       : []),
     // One speed tells load, rotor and supply from one another; amps alone often do not.
-    ...(made.calls[0] === call && !read.has(readingKey(rpm)) ? [rpm] : []),
+    ...(made.calls[0] === call && !standsStill(standing, id) && !read.has(readingKey(rpm)) ? [rpm] : []),
     ...(isRead || lead === undefined ? [] : [{ what: "line-amps", call: id, lead } as const]),
   ];
 }

@@ -1,6 +1,6 @@
 import { hungMotor, leadEnd, stateCircuit } from "../wiring/stateCircuit";
 import { type Belief, type Believed, foreseen } from "./belief";
-import { ampsIn, carriesLine } from "./callRun";
+import { ampsIn, carriesLine, LIVE_SHARE } from "./callRun";
 import { alike } from "./gaussian";
 import type { ProvingCall, ProvingCase } from "./provingCase";
 import { meterVariance, type Reading, readingKey, unweighed } from "./reading";
@@ -59,6 +59,7 @@ export function checksOf(made: ProvingCase, sight: Sight, belief: Belief): Weigh
   const told = new Set(belief.standing.told.map(({ kind, call }) => `${kind}/${call}`));
   const figures = readingsOf(made, sight)
     .filter((reading) => !done.has(readingKey(reading)))
+    .filter((reading) => reading.what !== "rpm" || !standsStill(belief.standing, reading.call))
     .map((check) => ({ check, tells: figureTells(made, sight, alive, check) }));
   const seen = made.calls.flatMap((call) => [
     ...(told.has(`starts/${call.state.id}`)
@@ -69,7 +70,7 @@ export function checksOf(made: ProvingCase, sight: Sight, belief: Belief): Weigh
             tells: startTells(made, sight, alive, call),
           },
         ]),
-    ...(told.has(`turn/${call.state.id}`)
+    ...(told.has(`turn/${call.state.id}`) || standsStill(belief.standing, call.state.id)
       ? []
       : [
           {
@@ -85,6 +86,13 @@ export function checksOf(made: ProvingCase, sight: Sight, belief: Belief): Weigh
   return [...seen, ...figures]
     .map((one) => ({ ...one, power: powerOf(one.check) }))
     .sort((a, b) => worth(b) - worth(a));
+}
+
+/** Whether the motor was seen to stand under a call: there is no turn to see then. */
+export function standsStill({ told }: Belief["standing"], call: string): boolean {
+  return told.some(
+    (one) => one.kind === "starts" && one.call === call && (one.how === "hums" || one.how === "not-at-all"),
+  );
 }
 
 const kept = new WeakMap<Sight, readonly Reading[]>();
@@ -131,9 +139,6 @@ function everyReading(made: ProvingCase, sight: Sight): Reading[] {
     ...ohmsPairs(made, sight),
   ];
 }
-
-/** Of the plate's amps, what a lead carries that a clamp is put round. */
-const LIVE_SHARE = 0.02;
 
 /** Pairs of the motor's leads that are not joined as the wires lie; those first between which fewest windings lie. */
 function ohmsPairs({ motor, plan, fitted, calls: [call] }: ProvingCase, sight: Sight): Reading[] {

@@ -64,6 +64,7 @@ function sigmasOff(
   const { rating } = made.fitted;
   const variance =
     predicted.slopes.reduce((sum, slope) => sum + slope * slope, 0) +
+    predicted.variance +
     WEIGHING[reading.what].model ** 2 +
     meterVariance(reading.what, Math.min(value, 1e6), rating, meter);
   return Math.abs(weighed(reading.what, value, rating) - predicted.log) / Math.sqrt(variance);

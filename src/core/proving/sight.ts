@@ -1,22 +1,15 @@
 import type { Branch } from "../machine/circuit";
-import { abs } from "../machine/complex";
-import { ampsIn, type CallRun, callRun, voltsBetween } from "./callRun";
+import { abs, type Complex, scale, sub, ZERO } from "../machine/complex";
+import { ampsIn, type CallRun, callRun, currentIn, voltsBetween } from "./callRun";
 import { deadOhms } from "./deadOhms";
 import { leftOpen, type OpenDirection } from "./leftOpen";
+import { moving, type Prediction } from "./moving";
 import type { ProvingCall, ProvingCase } from "./provingCase";
-import { type Reading, weighed } from "./reading";
+import { type Reading, WEIGHING, weighed } from "./reading";
 import type { Change, Suspect } from "./suspect";
 
 /** How the air stands, as a factor on the load. */
 export type AirTimes = number;
-
-/** What a suspect makes an instrument show, and how that moves with what is open. */
-export interface Prediction {
-  /** As {@link weighed} has it. */
-  readonly log: number;
-  /** For one standard deviation of each open direction, and last of the suspect's own degree. */
-  readonly slopes: readonly number[];
-}
 
 /** The machines of a case, each run once and kept: what every suspect makes of every call. */
 export interface Sight {
@@ -68,6 +61,11 @@ export function sightOf(made: ProvingCase): Sight {
     const run = call === undefined ? null : runAt(suspect, call, air, along);
     return run && shownBy(made, run, reading);
   };
+  const phasorShown = (suspect: Suspect, reading: Reading, air: AirTimes, along: number): Complex | null => {
+    if (!("call" in reading)) return null;
+    const run = runAt(suspect, reading.call, air, along);
+    return run && phasorOf(made, run, reading);
+  };
   return {
     directions,
     run: (suspect, call, air = 1) => runAt(suspect, call, air, -1),
@@ -77,23 +75,50 @@ export function sightOf(made: ProvingCase): Sight {
       const value = shown(suspect, reading, air, -1);
       if (value === null) return null;
       const log = weighed(reading.what, value, rating);
+      const times = (along: number) => (directions[along]?.ofMotor ? (suspect.loose ?? 1) : 1);
+      const moves = suspect.severity ? directions.length + 1 : directions.length;
+      const phasor = (along: number) => phasorShown(suspect, reading, air, along);
+      const still = phasor(-1);
+      if (still) {
+        const offs = Array.from({ length: moves }, (_, along) => {
+          const there = phasor(along);
+          return there ? scale(sub(there, still), times(along)) : ZERO;
+        });
+        const least = WEIGHING[reading.what].least(rating);
+        const { slopes, ...rest } = moving(still, offs, least);
+        return { ...rest, slopes: suspect.severity ? slopes : [...slopes, 0] };
+      }
       const moved = (along: number) => {
         const there = shown(suspect, reading, air, along);
-        return there === null ? 0 : weighed(reading.what, there, rating) - log;
+        return there === null ? 0 : times(along) * (weighed(reading.what, there, rating) - log);
       };
-      return {
-        log,
-        slopes: [
-          ...directions.map(({ ofMotor }, along) => (ofMotor ? (suspect.loose ?? 1) : 1) * moved(along)),
-          suspect.severity ? moved(directions.length) : 0,
-        ],
-      };
+      const slopes = Array.from({ length: directions.length + 1 }, (_, i) => (i < moves ? moved(i) : 0));
+      return { log, slopes, variance: 0 };
     },
   };
 }
 
 /** A winding that is measured warm: {@link leftOpen} has the same. */
 const COPPER_TIMES = Math.exp(0.07);
+
+/** The phasor whose amplitude an instrument shows; null where it shows something else. */
+function phasorOf(made: ProvingCase, run: CallRun, reading: Reading): Complex | null {
+  const { solution } = run.point;
+  switch (reading.what) {
+    case "line-amps":
+      return currentIn(run, solution, reading.lead);
+    case "start-amps":
+      return currentIn(run, run.rest, reading.lead);
+    case "capacitor-volts":
+    case "capacitor-amps": {
+      const place = made.capacitors.find(({ at }) => at === reading.at);
+      const state = solution.branches.get(place?.id ?? "");
+      return state ? (reading.what === "capacitor-volts" ? state.volts : state.amps) : null;
+    }
+    default:
+      return null;
+  }
+}
 
 /** What an instrument shows on a machine. */
 function shownBy(
