@@ -6,6 +6,7 @@ import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
 import { FAMILIES } from "../motor/families";
 import { led } from "../practice/course";
 import type { Identification } from "./identification";
+import type { ReadingSheetInput } from "./sheet";
 import { answer, table } from "./testSheets";
 
 const KINDS = FAMILIES.filter(({ id }) => id !== "electronic").map(({ id, variants }) => ({
@@ -15,6 +16,7 @@ const KINDS = FAMILIES.filter(({ id }) => id !== "electronic").map(({ id, varian
   ),
 }));
 const ROUNDS = 8;
+const HOT_ROUNDS = 4;
 
 const opens = ({ findings }: Identification) => findings.filter(({ code }) => code.startsWith("open-"));
 
@@ -50,6 +52,28 @@ describe.each(KINDS)("led with the plate told, $id", ({ id, counts }) => {
     });
     // Of a pair one lead alone cannot be told for the broken one: both are named.
     expect(named).toBeGreaterThanOrEqual(ROUNDS - 1);
+  });
+
+  it("a hot protector in a lead, left to cool when that is asked, is no fault in the end", () => {
+    motors.slice(0, HOT_ROUNDS).forEach(({ motor, random }, i) => {
+      const meter = meterFor(motor);
+      const own = ohmmeter(motor.network, meter, seededRandom(i));
+      const hot = ohmmeter(openLead(motor, random).motor.network, meter, seededRandom(i));
+      const sheet = { leads: [...motor.leads], meter, about: aboutOf(motor) };
+      const readings: NonNullable<ReadingSheetInput["readings"]> = [];
+      const frame: NonNullable<ReadingSheetInput["frame"]> = [];
+      let read = hot;
+      for (let asked = 0; asked < 90; asked++) {
+        const now = answer({ format: "odd-lead/reading-sheet@1", ...sheet, readings, frame });
+        if (now.status === "fault") read = own;
+        const probe = now.nextProbe;
+        if (!probe || now.status === "settled") break;
+        if (probe.kind === "frame") frame.push({ lead: probe.lead, open: true });
+        else readings.push({ between: probe.between, ...read(...probe.between) });
+      }
+      const last = answer({ format: "odd-lead/reading-sheet@1", ...sheet, readings, frame });
+      expect(last.status).not.toBe("fault");
+    });
   });
 
   it("a sound motor is not called broken", () => {
@@ -106,6 +130,23 @@ describe("a hot protector", () => {
     expect(again.nextProbe).toBeNull();
   });
 
+  it("a lead that may belong to either of two groups is read again to both before it is called broken", () => {
+    const five = [..."abcde"].map((id) => ({ id }));
+    const rows = "a b OL\na c OL\nb c OL\nb d 51.2\nb e OL\na e 175";
+    const sheet = (more = "") => answer(table(`${rows}${more}`, { leads: five }));
+    const again = new Set<string>();
+    let more = "";
+    for (let asked = 0; asked < 6; asked++) {
+      const { nextProbe, findings } = sheet(more);
+      if (nextProbe?.kind !== "pair") break;
+      if (again.size < 2) expect(findings[0]?.says ?? "").not.toMatch(/open still/);
+      again.add(nextProbe.between.filter((lead) => lead !== "c").join());
+      more += `\n${nextProbe.between.join(" ")} OL`;
+    }
+    expect(again.size).toBeGreaterThanOrEqual(2);
+    expect(sheet(more).findings[0]?.says).toMatch(/open still/);
+  });
+
   it("closed again, what was read open through it says nothing any more", () => {
     const rows = "a b OL\nb c 4.9\nb d 39.1\na c OL\na c 24.2";
     const cool = answer(table(rows, { leads, about: { capacitor: "run", speeds: 2 } }));
@@ -115,6 +156,15 @@ describe("a hot protector", () => {
       table(`${rows}\na b 19.3\na d 58.4`, { leads, about: { capacitor: "run", speeds: 2 } }),
     );
     expect(full.status).toBe("settled");
+  });
+});
+
+describe("speeds told that no sound motor with these leads has", () => {
+  it("leave a broken winding: two groups of five leads and three speeds", () => {
+    const rows = "a b OL\na c OL\na d 0.5\na e 7.9\nb c 3.9";
+    const last = answer(table(rows, { about: { phase: 1, capacitor: "run", speeds: 3 } }));
+    expect(last.status).toBe("fault");
+    expect(last.findings[0]?.code).toMatch(/^open-/);
   });
 });
 

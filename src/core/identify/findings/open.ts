@@ -1,6 +1,7 @@
 import type { Winding } from "../../motor/network";
 import type { Break } from "../breaks";
 import { COOLING_MINUTES } from "../coolingMinutes";
+import { type Evidence, joinedGroups, type PairEvidence } from "../evidence";
 import { breakOf, type Hypothesis } from "../hypotheses";
 import type { Finding, Identification, NextProbe } from "../identification";
 import { capitalised, listed } from "../reasoning";
@@ -18,6 +19,8 @@ interface OpenCase {
   readonly probability: number;
   /** The likeliest of them. */
   readonly hypothesis: Hypothesis;
+  /** Those that are not far-fetched. */
+  readonly likely: readonly Hypothesis[];
   /** What is open in any of them that is not far-fetched. */
   readonly parts: ReadonlySet<OpenPart>;
   /** What is open in nearly all of them; null where they differ in that. */
@@ -88,11 +91,30 @@ export function brokenIf(context: FindingContext): Identification["brokenIf"] {
     }));
 }
 
-/** Two of the leads that nothing joins yet, not read to each other: they may be a sound winding of their own. */
+/**
+ * A lead that nothing joins yet, with one that it was not read to: of those that nothing joins either, which may be a sound
+ * winding with it, or of a group that it may belong to. Null where each of them reads open to everything.
+ */
 function untriedAmong({ apart }: OpenCase, { evidence }: FindingContext): readonly [number, number] | null {
+  const untried = (one: number) => groupsUntried(evidence, one)[0] ?? null;
   for (const [i, one] of apart.entries())
     for (const other of apart.slice(i + 1)) if (!pairOf(evidence, one, other)) return [one, other];
+  if (apart.length < 2) return null;
+  for (const one of apart) {
+    const other = untried(one);
+    if (other !== null) return [one, other];
+  }
   return null;
+}
+
+/** One lead of each group that a lead was read to nowhere. */
+function groupsUntried(evidence: Evidence, lead: number): number[] {
+  const groupOf = joinedGroups(evidence);
+  const tried = new Set(
+    evidence.pairs.flatMap(({ a, b }) => (a === lead ? [groupOf[b]] : b === lead ? [groupOf[a]] : [])),
+  );
+  const firsts = groupOf.flatMap((group, one) => (groupOf.indexOf(group) === one ? [one] : []));
+  return firsts.filter((one) => groupOf[one] !== groupOf[lead] && !tried.has(groupOf[one]));
 }
 
 /** Where something is surely open: the pair that tells which winding it is, among leads that nothing joins yet. */
@@ -112,8 +134,7 @@ export function partnerProbe(context: FindingContext): NextProbe | null {
 export function cooledProbe(context: FindingContext): NextProbe | null {
   const [worst] = openCases(context);
   if (!worst || readAgain(worst, context)) return null;
-  const across = context.evidence.pairs.filter((pair) => isAcross(worst, pair));
-  const pair = across.at(-1);
+  const pair = unreadAgain(worst, context).at(-1);
   if (!pair) return null;
   const [one = "", other = ""] = idsOf(context, [pair.a, pair.b]);
   return {
@@ -141,12 +162,12 @@ function openCases({ answers }: FindingContext): OpenCase[] {
       const hypothesis = alike.reduce((one, other) => (weight(other) > weight(one) ? other : one));
       const sum = (some: readonly Hypothesis[]) => some.reduce((all, member) => all + weight(member), 0);
       const like = alike.filter((member) => whatIsOpen(member) === whatIsOpen(hypothesis));
+      const likely = alike.filter((member) => weight(member) > POSSIBLE * weight(hypothesis));
       return {
         probability: sum(alike) / total,
         hypothesis,
-        parts: new Set(
-          alike.filter((member) => weight(member) > POSSIBLE * weight(hypothesis)).map(whatIsOpen),
-        ),
+        likely,
+        parts: new Set(likely.map(whatIsOpen)),
         what: sum(like) > NAMED * sum(alike) ? whatIsOpen(hypothesis) : null,
         apart: hypothesis.placement.nodeOf.flatMap((node, lead) => (node === null ? [lead] : [])),
       };
@@ -159,8 +180,9 @@ function openCases({ answers }: FindingContext): OpenCase[] {
  * their own read open whatever happens, and prove nothing.
  */
 function isAcross(
-  { hypothesis, apart }: OpenCase,
-  { a, b, ohms }: { a: number; b: number; ohms: number | null },
+  hypothesis: Hypothesis,
+  apart: readonly number[],
+  { a, b, ohms }: { readonly a: number; readonly b: number; readonly ohms: number | null },
 ): boolean {
   if (ohms !== null) return false;
   const { template, nodeOf } = hypothesis.placement;
@@ -178,10 +200,28 @@ function isAcross(
   return (on(one, sides[0]) && on(other, sides[1])) || (on(one, sides[1]) && on(other, sides[0]));
 }
 
-function readAgain(one: OpenCase, { evidence }: FindingContext): boolean {
-  return evidence.pairs.some(
-    (pair) => isAcross(one, pair) && pair.shown.filter((ohms) => ohms === null).length > 1,
+/** Whether every pair that the break may part was read again, and is open still. */
+function readAgain(one: OpenCase, context: FindingContext): boolean {
+  const across = acrossOf(one, context);
+  return across.length > 0 && unreadAgain(one, context).length === 0;
+}
+
+/**
+ * Open pairs that the break may part and that were read once. What hangs together counts as one: of a lead that may belong
+ * to either of two groups, one pair with each.
+ */
+function unreadAgain(one: OpenCase, context: FindingContext): PairEvidence[] {
+  const across = acrossOf(one, context);
+  const groupOf = joinedGroups(context.evidence);
+  const between = ({ a, b }: PairEvidence) => [groupOf[a], groupOf[b]].sort().join();
+  const again = new Set(
+    across.filter(({ shown }) => shown.filter((ohms) => ohms === null).length > 1).map(between),
   );
+  return across.filter((pair) => !again.has(between(pair)));
+}
+
+function acrossOf({ likely, apart }: OpenCase, { evidence }: FindingContext): PairEvidence[] {
+  return evidence.pairs.filter((pair) => likely.some((hypothesis) => isAcross(hypothesis, apart, pair)));
 }
 
 function isCommon({ hypothesis, apart }: OpenCase, { answers }: FindingContext): boolean {

@@ -44,3 +44,20 @@ function voltsFactor(volts: number | undefined, phases: 1 | 3): number {
 export function oneSpeed(speeds: number): number {
   return speeds === 1 ? 1 : AGAINST / 4;
 }
+
+/** More speeds told than there are leads for taps: the plate is misread, or this is another kind. */
+const TOO_FEW_LEADS = 1e-3;
+
+/** The factor for speeds told, of a kind that has at most so many on its leads; what its builds weigh among themselves says nothing of that. */
+export function speedsOnLeads({ speeds }: About, most: number): number {
+  return (speeds ?? 1) > Math.max(1, most) ? TOO_FEW_LEADS : 1;
+}
+
+/** Beside builds that have the speeds told, how common others are: the plate is misread, or says powers. */
+const SPEEDS_MISTOLD = 0.006;
+
+/** How common builds of so many speeds are among their kind, from how common they usually are. */
+export function speedsAsTold({ speeds: told }: Pick<About, "speeds">, speeds: number, usual: number): number {
+  if (told === undefined) return usual;
+  return told === speeds ? 1 : usual * SPEEDS_MISTOLD;
+}

@@ -2,15 +2,12 @@ import type { Family, TemplateNode, TemplateSection, ToldSpeeds, Variant } from 
 import { START_AXIS_DEGREES } from "../feeding";
 import { speedInFull } from "../labelWord";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
-import { type ToldOdds, toldFactor } from "./told";
+import { speedsAsTold, speedsOnLeads, type ToldOdds, toldFactor } from "./told";
 
 const TOLD: ToldOdds = {
   capacitor: { none: 0.01, start: 0.2 },
   dualVoltage: { yes: 0.05 },
 };
-
-/** More speeds told than there are leads for taps: the plate is misread, or this is another kind. */
-const TOO_FEW_LEADS = 1e-3;
 
 /** Capacitor-run: main and start winding joined inside, one or more speed taps, bonded copies of a lead allowed. */
 export const twoWinding: Family = {
@@ -18,8 +15,7 @@ export const twoWinding: Family = {
   title: "two windings joined inside, for a run capacitor",
   commonness: 0.8,
   variants: (leadCount, about) => builds(leadCount).map((build) => variant(build, about)),
-  likelihoodOfAbout: (about, leadCount) =>
-    toldFactor(about, TOLD, 1) * ((about.speeds ?? 1) > Math.max(1, leadCount - 2) ? TOO_FEW_LEADS : 1),
+  likelihoodOfAbout: (about, leadCount) => toldFactor(about, TOLD, 1) * speedsOnLeads(about, leadCount - 2),
   plateTells: (speeds) => ({ phase: 1, capacitor: "run", speeds }),
   roleWords: (role, speeds) => {
     // One speed: the trade's common is the joint. Several: it is the lead that all of them share.
@@ -137,8 +133,7 @@ function spreads(places: number, count: number): number[][] {
 /** How common this many speeds is among motors of the family. */
 function speedWeight(speeds: number, about: ToldSpeeds): number {
   const usual = [0, 0.4, 0.2, 0.24, 0.12, 0.03][speeds] ?? 0.001;
-  if (about.speeds === undefined) return usual;
-  return about.speeds === speeds ? 1 : usual * 0.02;
+  return speedsAsTold(about, speeds, usual);
 }
 
 /** Nodes: run end, taps from the fastest, start end, and last the hidden joint where there is one. */

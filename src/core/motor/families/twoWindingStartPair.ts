@@ -3,7 +3,7 @@ import { type FeedingAsk, type Net, START_AXIS_DEGREES } from "../feeding";
 import { speedInFull } from "../labelWord";
 import { assemble, pair } from "./groups";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
-import { AGAINST, type ToldOdds, toldFactor } from "./told";
+import { AGAINST, speedsAsTold, speedsOnLeads, type ToldOdds, toldFactor } from "./told";
 
 const MOST_SPEEDS = 4;
 /** Run-end leads beyond the first, beside motors that have one. */
@@ -31,7 +31,7 @@ export const twoWindingStartPair: Family = {
         if (speeds + runEnds + 2 === leadCount && leadCount > 4) builds.push(build(speeds, runEnds, about));
     return builds;
   },
-  likelihoodOfAbout: (about) => toldFactor(about, TOLD, 1),
+  likelihoodOfAbout: (about, leadCount) => toldFactor(about, TOLD, 1) * speedsOnLeads(about, leadCount - 3),
   plateTells: (speeds) => ({ phase: 1, capacitor: "run", speeds: Math.max(1, speeds), reversible: true }),
   roleWords: (role, speeds) => {
     if (role.role === "start")
@@ -82,11 +82,10 @@ function placeOnMain(slot: string): number {
   return slot.startsWith("speed-") ? Number(slot.slice("speed-".length)) : 0;
 }
 
-/** How common so many speeds are; told otherwise, the plate is misread or says powers. */
+/** How common so many speeds are. */
 function speedWeight(speeds: number, about: ToldSpeeds): number {
   const usual = [0, 0.4, 0.3, 0.2, 0.1][speeds] ?? 0;
-  if (about.speeds === undefined) return usual;
-  return about.speeds === speeds ? 1 : usual * 0.02;
+  return speedsAsTold(about, speeds, usual);
 }
 
 function build(speeds: number, runEnds: number, about: ToldSpeeds): Variant {
