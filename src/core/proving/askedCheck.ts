@@ -1,6 +1,6 @@
 import type { Belief } from "./belief";
 import type { NextCheck } from "./diagnosis";
-import type { NameOf } from "./lineVerdicts";
+import type { NameOf } from "./judging";
 import { type Check, powerOf, type WeighedCheck } from "./nextCheck";
 import type { ProvingCase } from "./provingCase";
 

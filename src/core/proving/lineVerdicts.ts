@@ -1,12 +1,12 @@
 import { feedingOf } from "../machine/feedingOf";
 import { formatRotation } from "../quantity/rotation";
-import type { Belief, Believed, Figure } from "./belief";
-import { carriesLine, lineLeads } from "./callRun";
+import type { Figure } from "./belief";
+import { carriesLine } from "./callRun";
 import { capacitorAt } from "./capacitorsInCircuit";
 import type { ProvingLine } from "./diagnosis";
 import { bandOf } from "./expected";
+import { halfWidth, type Judging } from "./judging";
 import {
-  AMPS_UNBALANCE,
   CAPACITOR_TOLERANCE,
   LEAST_AMPS,
   microfaradsAtWork,
@@ -15,30 +15,16 @@ import {
   START_CAPACITOR_TOLERANCE,
   START_SECONDS,
   stopAmps,
-  unbalancePercent,
   VOLTS_FAR,
   VOLTS_NEAR,
   VOLTS_UNBALANCE,
 } from "./limits";
 import type { ProvingObservation } from "./observation";
-import type { ProvingCase } from "./provingCase";
-import { measured, meterVariance, type Reading, WEIGHING } from "./reading";
+import { measured, type Reading } from "./reading";
 import { turnAsPlanned, turnSeen } from "./seen";
-import type { Sight } from "./sight";
 import { is, SIGN_VERDICTS, START_VERDICTS, type Verdict } from "./signVerdicts";
 import { AS_PLANNED } from "./suspects";
-
-/** Names as the screen has them, for what is said. */
-export type NameOf = (place: string) => string;
-
-export interface Judging {
-  readonly made: ProvingCase;
-  readonly sight: Sight;
-  /** The motor as planned, before anything was read: what a line is held against. */
-  readonly before: Pick<Believed, "suspect" | "posterior">;
-  readonly belief: Belief;
-  readonly nameOf: NameOf;
-}
+import { ampsUnbalance, threeVolts, unlike, voltsUnbalance } from "./threeLines";
 
 /** A verdict for each observation, with its limit and why: good only where the value ± 2σ lies inside. */
 export function lineVerdicts(judging: Judging, observations: readonly ProvingObservation[]): ProvingLine[] {
@@ -90,16 +76,6 @@ function turnVerdict({ made, sight }: Judging, seen: Extract<ProvingObservation,
         "again",
         `It turns ${is_}; it has to turn ${formatRotation(planned)}. Power off before anything is changed.`,
       );
-}
-
-/** Two standard deviations of a figure by its instrument. */
-function halfWidth({ made }: Judging, { reading, value, meter }: Figure): number {
-  const { rating } = made.fitted;
-  return (
-    2 *
-    Math.sqrt(meterVariance(reading.what, value, rating, meter)) *
-    (value + WEIGHING[reading.what].least(rating))
-  );
 }
 
 function figureVerdict(judging: Judging, figure: Figure, seen: ProvingObservation): Verdict {
@@ -258,42 +234,6 @@ function ampsVerdict(
   return { verdict: banded.verdict, says: `${banded.says.replace(/\.$/, "")}; ${beside}.` };
 }
 
-/** How unlike figures are, and how unlike like ones may read on their instrument; both in per cent of the mean. */
-function unlike(
-  judging: Judging,
-  figures: readonly Figure[],
-): { readonly percent: number; readonly byMeter: number } {
-  const values = figures.map(({ value }) => value);
-  const mean = values.reduce((sum, value) => sum + value, 0) / Math.max(1, values.length);
-  const widest = Math.max(...figures.map((figure) => halfWidth(judging, figure)));
-  return { percent: unbalancePercent(values), byMeter: mean > 0 ? (100 * widest) / mean : 0 };
-}
-
-/** Three lines of a three-phase motor, once all are read. */
-function ampsUnbalance(
-  judging: Judging,
-  figure: Figure,
-  reading: Extract<Reading, { what: "line-amps" | "start-amps" }>,
-): Verdict | null {
-  const { made, belief } = judging;
-  if (feedingOf(made.motor).phases !== 3) return null;
-  const run = judging.sight.run(AS_PLANNED, reading.call);
-  const lines = run ? lineLeads(made, run) : [];
-  const same = belief.standing.figures.filter(
-    ({ reading: one, air }) =>
-      one.what === "line-amps" && one.call === reading.call && air === figure.air && lines.includes(one.lead),
-  );
-  if (same.length < 3 || same.at(-1)?.index !== figure.index) return null;
-  const { percent, byMeter } = unlike(judging, same);
-  const says = `The lines carry ${percent.toFixed(1)} % unlike amps`;
-  if (percent <= AMPS_UNBALANCE.good) return is("good", `${says}.`);
-  if (percent - byMeter <= AMPS_UNBALANCE.good)
-    return is("again", `${says}, which the meter’s own ±${byMeter.toFixed(0)} % may be all of.`);
-  const turn =
-    "exchange all three in rotation: if the high one goes with the lead it is the motor, if it stays the supply.";
-  return is(percent - byMeter > AMPS_UNBALANCE.stop ? "stop" : "again", `${says}: ${turn}`);
-}
-
 /** The plate's volts at the setting that the motor stands at. */
 function plateVolts({ made: { fitted, plan } }: Judging): readonly [least: number, most: number] {
   return [fitted.rating.leastVolts[plan.setting], fitted.rating.volts[plan.setting]];
@@ -312,32 +252,6 @@ function voltsVerdict(judging: Judging, figure: Figure): Verdict {
   if (isNearPlateVolts(judging, figure)) return is("good", `${says} ± 10 %.`);
   const far = value < least * (1 - VOLTS_FAR) || value > most * (1 + VOLTS_FAR);
   return is(far ? "stop" : "again", `${says} ± 10 %: ${value < least ? "low" : "high"}.`);
-}
-
-/** Volts of three lines under a call, once all are read; null before, and of other supplies. */
-function threeVolts({ made, belief }: Judging, call: string): readonly Figure[] | null {
-  if (made.plan.compartment.supply.kind !== "three-lines") return null;
-  const same = belief.standing.figures.filter(
-    (one) => one.reading.what === "supply-volts" && one.reading.call === call,
-  );
-  return same.length < 3 ? null : same;
-}
-
-function voltsUnbalance(
-  judging: Judging,
-  figure: Figure,
-  reading: Extract<Reading, { what: "supply-volts" }>,
-): Verdict | null {
-  const same = threeVolts(judging, reading.call);
-  if (!same || same.at(-1)?.index !== figure.index) return null;
-  const { percent, byMeter } = unlike(judging, same);
-  const says = `Volts unlike by ${percent.toFixed(1)} %`;
-  if (percent <= VOLTS_UNBALANCE.good) return is("good", `${says}.`);
-  if (percent - byMeter <= VOLTS_UNBALANCE.good)
-    return is("again", `${says}, which the meter’s own ±${byMeter.toFixed(1)} % may be all of.`);
-  return percent - byMeter > VOLTS_UNBALANCE.derate
-    ? is("stop", `${says}, over 5 %: off.`)
-    : is("again", `${says}: over 1 % the motor is derated.`);
 }
 
 function secondsVerdict(judging: Judging, figure: Figure, seconds: number): Verdict {

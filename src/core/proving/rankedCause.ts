@@ -2,7 +2,7 @@ import { familyById } from "../motor/families";
 import { type Belief, type Believed, type Figure, foreseen } from "./belief";
 import { type Cause, type CauseAt, causeWords } from "./causes";
 import type { RankedCause } from "./diagnosis";
-import type { NameOf } from "./lineVerdicts";
+import type { NameOf } from "./judging";
 import { type Group, sumOf } from "./oneCause";
 import type { ProvingCase } from "./provingCase";
 import { meterVariance, unweighed, WEIGHING, weighed } from "./reading";
