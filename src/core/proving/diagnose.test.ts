@@ -193,6 +193,14 @@ describe("what the readings mean", () => {
     expect(slow.status).toBe("needs-check");
   });
 
+  it("a capacitor off its label is never good, whatever else agrees", () => {
+    const weak = fan([...good, { what: "capacitor-microfarads", at: "fan", microfarads: 4.2 }]);
+    expect(weak.lines.at(-1)?.says).toContain("replace it");
+    expect(weak.status).not.toBe("good");
+    const right = fan([...good, { what: "capacitor-microfarads", at: "fan", microfarads: 4.9 }]);
+    expect(right.status).toBe("good");
+  });
+
   it("what nobody has an instrument for is not asked for", () => {
     const course = fan(good.slice(0, 5), { without: ["rpm", "supply-volts", "ohms"] });
     expect(["rpm", "supply-volts", "ohms"]).not.toContain(course.nextCheck?.what);

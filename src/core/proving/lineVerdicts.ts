@@ -2,7 +2,7 @@ import { feedingOf } from "../machine/feedingOf";
 import { formatRotation } from "../quantity/rotation";
 import type { Figure } from "./belief";
 import { carriesLine } from "./callRun";
-import { capacitorAt } from "./capacitorsInCircuit";
+import { type CapacitorPlace, capacitorAt } from "./capacitorsInCircuit";
 import type { ProvingLine } from "./diagnosis";
 import { bandOf } from "./expected";
 import { halfWidth, type Judging } from "./judging";
@@ -139,7 +139,7 @@ function inBand(judging: Judging, figure: Figure, unit: string): Verdict {
 
 /**
  * Whether a figure lies outside of what the motor as planned would show, whatever its instrument's tolerance makes of it:
- * its volts, its speed, its ohms, and the amps of a lead that carries the line's. Some build or other may explain it; good
+ * its volts, its speed, its ohms, the amps of a lead that carries the line's, and a capacitor beside its label. Some build or other may explain it; good
  * it is not called. What a start winding carries hangs on turns that no plate tells, and is left to the weighing.
  */
 export function liesOutside(judging: Judging, figure: Figure): boolean {
@@ -155,6 +155,10 @@ export function liesOutside(judging: Judging, figure: Figure): boolean {
     const three = threeVolts(judging, reading.call);
     const { percent, byMeter } = three ? unlike(judging, three) : { percent: 0, byMeter: 0 };
     return !isNearPlateVolts(judging, figure) || percent - byMeter > VOLTS_UNBALANCE.good;
+  }
+  if (reading.what === "capacitor-microfarads") {
+    const place = capacitorAt(judging.made, reading.at);
+    return place?.serves === true && isOffLabel(place, figure);
   }
   const isFirm =
     reading.what === "rpm" ||
@@ -293,17 +297,39 @@ function capacityVerdict(
 ): Verdict {
   const place = capacitorAt(judging.made, at);
   if (!place) return is("again", `${round(microfarads)} µF ${how}.`);
-  const tolerance = place.start ? START_CAPACITOR_TOLERANCE : CAPACITOR_TOLERANCE;
-  const { percent, counts, resolution = 0.01 } = figure.meter ?? { percent: 2, counts: 5 };
-  const half = (percent / 100) * microfarads + counts * resolution;
-  const [low, high] = [place.microfarads * (1 - tolerance), place.microfarads * (1 + tolerance)];
-  const says = `${round(microfarads)} µF ${how}, label ${round(place.microfarads)} ± ${Math.round(100 * tolerance)} %`;
-  if (microfarads + half < low || microfarads - half > high) return is("again", `${says}: replace it.`);
+  const { low, high, percent: tolerance } = labelBand(place);
+  const half = capacityHalf({ ...figure, value: microfarads });
+  const says = `${round(microfarads)} µF ${how}, label ${round(place.microfarads)} ± ${tolerance} %`;
+  if (isOffLabel(place, { ...figure, value: microfarads })) return is("again", `${says}: replace it.`);
   const inside = microfarads - half >= low && microfarads + half <= high;
   return is(
     inside || Math.abs(microfarads - place.microfarads) < (high - low) / 4 ? "good" : "again",
     `${says}.`,
   );
+}
+
+type Labelled = Pick<CapacitorPlace, "microfarads" | "start">;
+
+/** What a capacitor's label lets it be, µF. */
+function labelBand({ microfarads, start }: Labelled): { low: number; high: number; percent: number } {
+  const tolerance = start ? START_CAPACITOR_TOLERANCE : CAPACITOR_TOLERANCE;
+  return {
+    low: microfarads * (1 - tolerance),
+    high: microfarads * (1 + tolerance),
+    percent: Math.round(100 * tolerance),
+  };
+}
+
+/** What its instrument may be off by, µF. */
+function capacityHalf({ value, meter }: Pick<Figure, "value" | "meter">): number {
+  const { percent, counts, resolution = 0.01 } = meter ?? { percent: 2, counts: 5 };
+  return (percent / 100) * value + counts * resolution;
+}
+
+/** Whether microfarads lie outside of the label's tolerance, whatever the instrument makes of it. */
+function isOffLabel(place: Labelled, figure: Pick<Figure, "value" | "meter">): boolean {
+  const [{ low, high }, half] = [labelBand(place), capacityHalf(figure)];
+  return figure.value + half < low || figure.value - half > high;
 }
 
 /** A setting that is not the one wired reads so many times too much or too little. */
