@@ -25,6 +25,11 @@ async function keepApplication() {
   await cache.addAll(listed.files.map((file) => new Request(file, { cache: "reload" })));
 }
 
+// No page of another build is open any more.
+self.addEventListener("message", ({ data }) => {
+  if (data === "begin") self.skipWaiting();
+});
+
 self.addEventListener("activate", (event) => event.waitUntil(begin()));
 
 async function begin() {

@@ -1,5 +1,6 @@
 import { type BrowserContext, expect, type Page, test } from "@playwright/test";
 import { enter, startMotor } from "./bench";
+import { BuildsInTurn } from "./buildsInTurn";
 import { ServerOfOwn } from "./serverOfOwn";
 
 /** The whole application with the server gone, as a browser has it that was here before. */
@@ -108,5 +109,61 @@ test("it can be installed, and everything for it is of its own", async () => {
   for (const { src } of icons) {
     const icon = await page.request.get(src);
     expect([icon.status(), icon.headers()["content-type"]]).toEqual([200, "image/png"]);
+  }
+});
+
+test("a new build never mixes with the old: the page that is open goes on, the next opening is new", async ({
+  browser,
+}) => {
+  test.setTimeout(180_000);
+  const served = await BuildsInTurn.before(server.address);
+  const [before, after] = served.builds;
+  const device = await browser.newContext({ baseURL: served.address, serviceWorkers: "allow" });
+  const keptBuilds = (page: Page) =>
+    page.evaluate(async () =>
+      (await caches.keys()).filter((name) => name.startsWith("odd-lead-kept-")).map((name) => name.slice(14)),
+    );
+  try {
+    const old = await device.newPage();
+    await startMotor(old, "WH BK RD");
+    await enter(old, "WH BK 8.4");
+    await expect(saved(old)).toBeVisible();
+    await kept(old);
+    expect(await keptBuilds(old)).toEqual([before]);
+    // The same page once more: now the worker of its build stands behind it.
+    await old.reload();
+    await expect(old.getByRole("button", { name: "WH to BK, reads 8.4" })).toBeVisible();
+
+    served.renew();
+    const young = await device.newPage();
+    await young.goto("/");
+    await expect
+      .poll(async () => (await keptBuilds(young)).sort(), { timeout: 60_000 })
+      .toEqual([before, after].sort());
+    // Stages that the open page has not brought yet come of its own build, and what is entered arrives.
+    await old.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Cap/ }).click();
+    await expect(old).toHaveURL(/\/cap$/);
+    await expect(old.getByRole("heading", { level: 1 })).toBeVisible();
+    await old.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /Probe/ }).click();
+    await enter(old, "BK RD 17.5");
+    await expect(saved(old)).toBeVisible();
+    const address = old.url();
+    await old.close();
+    await young.close();
+
+    const next = await device.newPage();
+    await next.goto(address);
+    await expect(next.getByRole("button", { name: "BK to RD, reads 17.5" })).toBeVisible();
+    await expect.poll(() => keptBuilds(next), { timeout: 60_000 }).toEqual([after]);
+    // Without a server it is the new one that opens.
+    served.close();
+    await next.reload();
+    await expect(next.getByRole("button", { name: "BK to RD, reads 17.5" })).toBeVisible();
+    const scripts = await next.evaluate(() => [...document.scripts].map(({ src }) => src).join(" "));
+    expect(scripts).toContain("static/chunkz/");
+    expect(scripts).not.toContain("static/chunks/");
+  } finally {
+    await device.close();
+    served.close();
   }
 });
