@@ -13,7 +13,9 @@ export function holdBuild(build: string): void {
  * Has the worker of this page's build begin once no page of another build is open. A browser lets a new worker wait until
  * every page has gone; one that is only ever loaded again would open with the old build without a server for good.
  */
-export function beginNewBuild(registration: ServiceWorkerRegistration, build: string): void {
+export function beginNewBuild(registration: ServiceWorkerRegistration | undefined, build: string): void {
+  // A browser that is told to keep no worker gives none.
+  if (!registration) return;
   const tryIt = () => void begin(registration, build);
   tryIt();
   registration.addEventListener("updatefound", () =>
