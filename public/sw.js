@@ -65,7 +65,9 @@ async function pageOrShell(request) {
 }
 
 async function keptOrFetched(request) {
-  return (await kept(request)) ?? fetch(request);
+  const answer = (await kept(request)) ?? (await fetch(request));
+  // A worker's script reads its own address, which an answer with an address of its own would take the place of.
+  return request.destination.endsWith("worker") ? new Response(answer.body, answer) : answer;
 }
 
 async function fetchedOrSeen(request) {

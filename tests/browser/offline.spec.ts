@@ -37,6 +37,8 @@ async function kept(page: Page): Promise<void> {
 test("a reload, every stage, the first page, a new job and practice all open, and all of it arrives later", async () => {
   test.setTimeout(240_000);
   const page = await context.newPage();
+  const errors: string[] = [];
+  page.on("pageerror", ({ message }) => errors.push(message));
   await startMotor(page, "WH BK RD BU");
   await page.getByLabel("Name of this job").first().fill("Harbour office fan, kept");
   await page.getByLabel("Name of this job").first().press("Enter");
@@ -70,6 +72,8 @@ test("a reload, every stage, the first page, a new job and practice all open, an
   await page.goto("/truck");
   await expect(page.getByText("It is there again when the server is.")).toBeVisible();
 
+  // Workers too are the kept ones, and work.
+  expect(errors).toEqual([]);
   await server.start();
   await page.goto(begun);
   await expect(saved(page)).toBeVisible({ timeout: 20_000 });
