@@ -108,6 +108,7 @@ export {
   type Job,
   type KeptPairReading,
   type KeptShellReading,
+  pairKey,
   sheetOf,
 } from "./record/job";
 export type {

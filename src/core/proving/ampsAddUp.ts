@@ -13,28 +13,35 @@ const DO_NOT_ADD_UP = -12;
  * What leads carry adds up to nothing (Kirchhoff's first law): so none carries more than all the others together. Where
  * every lead that a machine has alive under a call was clamped and one shows more, some clamp was put on wrong.
  *
- * @returns the logarithm of how likely what the clamps show is for that.
+ * @param figures what was read, amps; `air` is the factor on the load that it was read under.
+ * @returns the natural logarithm of how likely what the clamps show is for that: 0 where nothing speaks against it.
  */
 export function ampsAddUpLog(
   made: ProvingCase,
   sight: Sight,
   suspect: Suspect,
-  figures: readonly { readonly reading: Reading; readonly value: number }[],
+  figures: readonly { readonly reading: Reading; readonly value: number; readonly air: number }[],
 ): number {
   const least = LIVE_SHARE * made.fitted.rating.amps;
   const clamp = suspect.change.clamp;
+  const leads = made.motor.leads.map(({ id }) => id);
   const fails = made.calls.some(({ state }) => {
     const shown = new Map<string, number>();
-    for (const { reading, value } of figures)
-      if (reading.what === "line-amps" && reading.call === state.id) shown.set(reading.lead, value);
+    // Read under other air they are another load's; a line of the supply is no lead beside those that it feeds.
+    for (const { reading, value, air } of figures)
+      if (
+        reading.what === "line-amps" &&
+        reading.call === state.id &&
+        air === 1 &&
+        leads.includes(reading.lead)
+      )
+        shown.set(reading.lead, value);
     if (shown.size < 2) return false;
     // What a clamp round two wires would have shown on one is not known.
     if (clamp && clamp.times === 0 && shown.has(clamp.lead)) return false;
     const run = sight.run(suspect, state.id);
     if (!run || run.shorted) return false;
-    const alive = made.motor.leads
-      .map(({ id }) => id)
-      .filter((id) => (ampsIn({ ...run, change: {} }, run.point.solution, id) ?? 0) > least);
+    const alive = leads.filter((id) => (ampsIn({ ...run, change: {} }, run.point.solution, id) ?? 0) > least);
     if (alive.length < 2 || !alive.every((id) => shown.has(id))) return false;
     const amps = [...shown].map(([lead, value]) => (lead === clamp?.lead ? value / clamp.times : value));
     const most = Math.max(...amps);

@@ -14,7 +14,12 @@ export interface Prediction {
  * How an amplitude moves with what is open, where its phasor moves by so much along each direction. What moves it at a right
  * angle adds by squares: an amplitude that is the difference of two large currents has no straight line through it, so it is
  * as great as they leave it in the mean, its slopes are less steep by as much, and the rest is variance of its own (moments
- * of |z₀ + Σ δᵢ·dᵢ|² with the δᵢ standard normal).
+ * of |z₀ + Σ δᵢ·dᵢ|² with the δᵢ standard normal). Good to a fifth and the spread itself; of the many ways in which readings
+ * of several leads share one direction the variance knows nothing, so it errs to the wide side.
+ *
+ * @param still amps or volts as they are with nothing moved.
+ * @param offs how far one standard deviation of each direction moves them, in the same unit.
+ * @param least what is added before the logarithm is taken, in the same unit.
  */
 export function moving(still: Complex, offs: readonly Complex[], least: number): Prediction {
   const length = abs(still);

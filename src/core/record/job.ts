@@ -179,7 +179,7 @@ function standing(places: readonly string[]): readonly boolean[] {
 }
 
 function keptPairs(all: JobDraft["pairReadings"]): KeptPairReading[] {
-  const stands = standing(all.map(pairOf));
+  const stands = standing(all.map(({ between }) => pairKey(between)));
   return all.map((one, i) => ({
     fact: one.fact,
     between: one.between,
@@ -201,7 +201,7 @@ function keptShells(all: JobDraft["shellReadings"]): KeptShellReading[] {
 }
 
 /** The same word for a pair of leads read either way around. */
-function pairOf({ between: [a, b] }: { readonly between: readonly [string, string] }): string {
+export function pairKey([a, b]: readonly [string, string]): string {
   return a < b ? `${a} ${b}` : `${b} ${a}`;
 }
 
@@ -239,7 +239,7 @@ function latestOfEach(readings: Job["pairReadings"]): Job["pairReadings"] {
   return readings
     .toReversed()
     .filter(({ between }) => {
-      const pair = pairOf({ between });
+      const pair = pairKey(between);
       const count = (taken.get(pair) ?? 0) + 1;
       taken.set(pair, count);
       return count <= MOST_OF_A_PAIR;

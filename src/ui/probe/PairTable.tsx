@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { memo, useMemo } from "react";
-import { expectedOhms, type KeptPairReading, type KeptShellReading, ohmsDigits } from "@/core";
+import { expectedOhms, type KeptPairReading, type KeptShellReading, ohmsDigits, pairKey } from "@/core";
 import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
 import { sameTarget, type Target } from "./target";
@@ -88,11 +88,6 @@ export function PairTable({ target, onChoose }: Props) {
 /** Of a pair read over and over the latest struck readings stand in its cell. */
 const MOST_STRUCK = 20;
 const NONE: readonly KeptPairReading[] = [];
-
-/** The same word for a pair read either way around. */
-function pairKey(between: readonly string[]): string {
-  return between.toSorted().join(" ");
-}
 
 function groupedByPair(
   readings: readonly KeptPairReading[],
