@@ -32,7 +32,7 @@ export function proving(say: (line: string) => void): string {
   return [
     "## Proved under power",
     "",
-    "Virtual machines of every family on every equipment: iron and rotor of their own, iron loss that the model has not, plates off by five per cent, loads from 0.8 to 1.08 of the rated one, one cause or none, meters of 2 % and 5 counts. Led by the next check from the first power on.",
+    "Virtual machines of every family on every equipment: iron and rotor of their own, iron loss that the model has not, plates off by five per cent, loads from 0.8 to 1.08 of the rated one, one cause or none, meters of 2 % and 5 counts. A fault that neither amps nor speed nor eye show by more than an instrument tells (two per cent, a five-hundredth of the speed) is drawn again, as is a clamp put on wrong where nothing flows. Led by the next check from the first power on.",
     "",
     `- Machines: ${all.length}, of them sound ${sound.length}.`,
     `- Cause named right among found: ${percent(found, found + wrong)} (${found} of ${found + wrong}).`,

@@ -53,6 +53,7 @@ export { parseMegohms } from "./quantity/megohms";
 export { parseNumber } from "./quantity/number";
 export { formatOhms, type OhmsShown, ohmsDigits, parseOhms } from "./quantity/ohms";
 export { formatPower } from "./quantity/power";
+export { formatPressure, parsePressure, parsePressureSwitch } from "./quantity/pressure";
 export { formatRotation, type Rotation } from "./quantity/rotation";
 export { type Source, sourceWords } from "./quantity/source";
 export { celsiusOfFahrenheit, parseTemperature } from "./quantity/temperature";

@@ -150,6 +150,68 @@ test.describe("on a phone", () => {
   });
 });
 
+test("a trip asks for the insulation before anything else; the simulated tester is read, the record keeps it", async ({
+  page,
+}) => {
+  await openIceHouse(page, "prove");
+  await expect(verdict(page)).toBeVisible();
+  await page.getByRole("button", { name: "Something else" }).click();
+  await page.getByRole("combobox", { name: "What", exact: true }).selectOption("sign");
+  await page
+    .getByRole("region", { name: "Something else" })
+    .getByRole("button", { name: "Breaker tripped" })
+    .click();
+  await expect(verdict(page)).toContainText("Stop: power off");
+  await expect(asked(page)).toContainText("insulation");
+  const field = asked(page).getByRole("textbox");
+  await field.fill("wet");
+  await field.press("Enter");
+  await expect(asked(page).getByRole("alert")).toContainText("no insulation reading");
+  await field.fill(">1000");
+  await field.press("Enter");
+  const lines = page.getByRole("region", { name: "Lines of the proof" });
+  await expect(lines).toContainText("over 1000 MΩ");
+  await expect(lines).toContainText("it passes");
+  await expect(page.getByRole("heading", { name: /insulation/ })).toHaveCount(0);
+  await page.getByRole("button", { name: /Instruments that are read/ }).click();
+  await page.getByLabel("Simulated bench").selectOption("sound");
+  await page.getByRole("combobox", { name: "What", exact: true }).selectOption("insulation");
+  const instrument = page
+    .getByRole("region", { name: "Something else" })
+    .getByRole("region", { name: "Instrument" });
+  await expect(instrument.getByRole("status", { name: "Display" })).toHaveText(/^(?:[\d.]+ MΩ|OL)$/);
+  await expect(instrument).toContainText("steady");
+  await page.goto(page.url().replace(/prove$/, "probe"));
+  await expect(page.getByRole("button", { name: /Insulation test/ }).first()).toBeVisible();
+  await expect(page.getByText("it passes").first()).toBeVisible();
+});
+
+test("a pump is judged by where its switch is set, typed once, and by both ways of turning", async ({
+  page,
+}) => {
+  await openIceHouse(page, "prove");
+  await page.getByLabel("It turns").selectOption("pump");
+  const set = page.getByLabel("Its pressure switch: on and off");
+  await set.fill("60/40");
+  await set.press("Enter");
+  await expect(page.getByRole("alert").filter({ hasText: "starts at less pressure" })).toBeVisible();
+  await set.fill("40/60");
+  await set.press("Enter");
+  await page.getByRole("button", { name: "Something else" }).click();
+  await page.getByRole("combobox", { name: "What", exact: true }).selectOption("pressure");
+  const more = page.getByRole("region", { name: "Something else" });
+  await more.getByRole("textbox").fill("52 psi");
+  await more.getByRole("textbox").press("Enter");
+  const lines = page.getByRole("region", { name: "Lines of the proof" });
+  await expect(lines).toContainText(
+    "52 psi (3.6 bar), its switch is set 40 psi (2.8 bar) to 60 psi (4.1 bar)",
+  );
+  await more.getByRole("textbox").fill("1,5 bar");
+  await more.getByRole("textbox").press("Enter");
+  await expect(lines).toContainText("runs dry, or lost its prime");
+  await expect(verdict(page)).toContainText("Stop: power off");
+});
+
 test("a hum and no amps in the start lead: found, mended, proved again; a struck line comes back by redo", async ({
   page,
 }) => {
@@ -161,16 +223,20 @@ test("a hum and no amps in the start lead: found, mended, proved again; a struck
   );
   await page.getByRole("button", { name: "Something else" }).click();
   await page.getByRole("combobox", { name: "What", exact: true }).selectOption({ label: "µF, power off" });
-  await page.getByRole("combobox", { name: "Where", exact: true }).selectOption({ label: "dual.fan-uF" });
+  await page.getByRole("combobox", { name: "Where", exact: true }).selectOption({ label: "FAN" });
   const more = page.getByRole("region", { name: "Something else" }).getByRole("textbox");
   await more.fill("nothing");
   await more.press("Enter");
   await expect(page.getByRole("alert").filter({ hasText: "no figure" })).toBeVisible();
   await more.fill("0");
   await more.press("Enter");
+  // A tester shows no microfarads of one that is shorted either: ohms with the power off tell which.
+  await expect(asked(page)).toContainText("Power off: ohms BN to YE");
+  await asked(page).getByRole("textbox").fill("41.6");
+  await asked(page).getByRole("textbox").press("Enter");
   await expect(verdict(page)).toContainText("Found");
   await expect(verdict(page)).toContainText("capacitor");
-  await page.getByRole("button", { name: "Strike line 2" }).click();
+  await page.getByRole("button", { name: "Strike line 3" }).click();
   await expect(verdict(page)).not.toContainText("Found");
   await page.getByRole("button", { name: "Redo", exact: true }).click();
   await expect(verdict(page)).toContainText("Found");

@@ -12,7 +12,7 @@ import type { EquipmentState } from "../wiring/stateCircuit";
 import { drawnFault } from "./drawnFault";
 import type { PoweredFault } from "./poweredFault";
 import { type PoweredMachine, poweredMachine } from "./poweredMachine";
-import { pick, type Random } from "./random";
+import { pick, type Random, seededRandom } from "./random";
 import { ATTACKED_KINDS, type AttackedPlan, goodPlans } from "./wiringAttack";
 
 /** One virtual machine proved from the first power on, led by what the diagnosis asks for. */
@@ -70,43 +70,57 @@ function drawn(random: Random, sound: number, now: () => number, wanted?: Cause)
   const { motor, fitted, calls } = opened.case;
   const states = calls.map(({ state }) => state);
   const capacitors = capacitorsInCircuit({ plan, motor, fitted, states });
-  const powered = { plan, built: attacked.built, random, capacitors };
-  const right = poweredMachine(powered, { cause: "as-planned", at: [], degree: 0 });
+  // Each machine made of it has the same load and supply: told apart from the right one it is by its fault alone.
+  const seed = Math.floor(random() * 2 ** 32);
+  const powered = () => ({ plan, built: attacked.built, random: seededRandom(seed), capacitors });
+  const right = poweredMachine(powered(), { cause: "as-planned", at: [], degree: 0 });
   const sight = sightOf(opened.case);
   if (states.some(({ id }) => sight.run(AS_PLANNED, id)?.point.open.length !== right.opened(id))) return null;
   if (overVolts(right, states, capacitors)) return null;
   const serving = capacitors.filter(({ serves }) => serves).map(({ at }) => at);
   const causes = CAUSES.filter((one) => one !== "unknown");
   const cause = wanted ?? (random() < sound ? "as-planned" : pick(random, causes));
-  const fault = cause === "unknown" ? null : drawnFault(powered, cause, serving);
+  const fault = cause === "unknown" ? null : drawnFault({ ...powered(), random }, cause, serving);
   if (!fault) return null;
-  const machine = poweredMachine(powered, fault);
-  // Two leads of one potential changed over are no fault of anything, nor is a winding open that no call feeds.
+  const machine = poweredMachine(powered(), fault);
+  // A winding that no call feeds is no matter.
   if (
     fault.cause === "main-half-open" &&
     states.every(({ id }) => right.coilAmps(id, fault.at[0] ?? "") < IDLE_AMPS)
   )
     return null;
-  if (OF_CIRCUIT.has(fault.cause) && runsAlike(machine, right, states, motor.leads)) return null;
+  // Nor is a clamp put on wrong where nothing flows.
+  const clamped = fault.at[0] ?? "";
+  if (fault.cause.startsWith("clamp") && states.every(({ id }) => right.trueAmps(id, clamped) < IDLE_AMPS))
+    return null;
+  if (!SHOWN_OTHERWISE.has(fault.cause) && runsAlike(machine, right, states, motor.leads)) return null;
   return led(sheet, machine, { family: `${family}, ${leads}`, equipment: made.id, now });
 }
 
-/** Faults of wires, windings and contacts, which may be none. */
-const OF_CIRCUIT: ReadonlySet<Cause> = new Set([
-  "leads-exchanged",
-  "lead-off",
-  "wrong-terminal",
-  "wrong-tap",
-  "main-half-open",
-  "shorted-turns",
+/** What amps, speed and eye need not show: the machine itself, its microfarads, its start, and a clamp. */
+const SHOWN_OTHERWISE: ReadonlySet<Cause> = new Set([
+  "as-planned",
+  "capacitor-missing",
+  "capacitor-open",
+  "capacitor-shorted",
+  "capacitor-weak",
+  "capacitor-wrong",
+  "capacitor-halves-exchanged",
+  "start-winding-open",
   "start-contact-stays-open",
+  "clamp-round-two",
+  "clamp-turns",
 ]);
 /** A winding with less in it is fed by no call. */
 const IDLE_AMPS = 1e-3;
-/** Amps alike to this are one to any clamp. */
+/** Amps alike to this are one to any clamp, and speeds to any tachometer. */
 const ALIKE_AMPS = 0.02;
+const ALIKE_SPEEDS = 0.002;
 
-/** Whether a machine runs as another does under every call, as far as eye and clamp tell. */
+/**
+ * Whether a machine runs as another does under every call, as far as eye, clamp and tachometer tell: two leads of one
+ * potential changed over are no fault of anything, nor is a drag that neither amps nor speed show.
+ */
 function runsAlike(
   one: PoweredMachine,
   other: PoweredMachine,
@@ -121,6 +135,7 @@ function runsAlike(
           JSON.stringify(one.observe({ what, ...asked(id) })) ===
           JSON.stringify(other.observe({ what, ...asked(id) })),
       ) &&
+      Math.abs(one.trueRpm(id) - other.trueRpm(id)) <= ALIKE_SPEEDS * other.trueRpm(id) &&
       sortedAmps(one, id, leads).every((is, i) => {
         const right = sortedAmps(other, id, leads)[i] ?? 0;
         return Math.abs(is - right) <= ALIKE_AMPS * Math.max(is, right, 1e-3);

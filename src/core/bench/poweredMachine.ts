@@ -36,6 +36,8 @@ export interface PoweredMachine {
   readonly observe: (check: NextCheck) => ProvingObservation | null;
   /** True amps on a lead under a call, for the bench to hold intervals against. */
   readonly trueAmps: (call: string, lead: string) => number;
+  /** True speed under a call. */
+  readonly trueRpm: (call: string) => number;
   /** True amps in a winding under a call. */
   readonly coilAmps: (call: string, coil: string) => number;
   /** Start contacts that stand open once it has run up. */
@@ -60,6 +62,9 @@ const SUPPLY_SHARES = [0.97, 1.03] as const;
 const CLAMP = { percent: 2, counts: 5, resolution: 0.01 } as const;
 const VOLTMETER = { percent: 1, counts: 5, resolution: 0.1 } as const;
 const OHMMETER = { percent: 1, counts: 5, resolution: 0.1 } as const;
+/** Insulation of windings that are sound, new and old, and the most that a small tester shows, megohms. */
+const SOUND_MEGOHMS = [8, 5000] as const;
+const TESTER_TOP = 2000;
 const TACHOMETER = { percent: 0.2, counts: 2, resolution: 1 } as const;
 
 const NO_FAULT: PoweredFault = { cause: "as-planned", at: [], degree: 0 };
@@ -169,6 +174,7 @@ export function poweredMachine(
     return Number((Math.round(read / meter.resolution) * meter.resolution).toFixed(3));
   };
   let right: PoweredMachine | null = null;
+  let insulationMegohms: number | null = null;
   const plannedBackward = (call: string): boolean => {
     if (fault.cause === "as-planned") return run(call).backward;
     right ??= poweredMachine({ plan, built, random: seededRandom(1), capacitors }, NO_FAULT);
@@ -183,6 +189,7 @@ export function poweredMachine(
     fault,
     calls: statesOf(plan.compartment).map(({ id }) => id),
     trueAmps: (call, lead) => ampsOf(run(call), run(call).solution, lead),
+    trueRpm: (call) => run(call).rpm,
     coilAmps: (call, coil) => abs(run(call).solution?.branches.get(coil)?.amps ?? ZERO),
     opened: (call) => run(call).open,
     backward: (call) => run(call).backward,
@@ -277,6 +284,17 @@ export function poweredMachine(
           meter: CLAMP,
         };
       }
+      case "insulation": {
+        // No cause of the list lies in the insulation: it is as old as the motor.
+        insulationMegohms ??= logUniform(random, ...SOUND_MEGOHMS);
+        const megohms = insulationMegohms;
+        return megohms > TESTER_TOP
+          ? { what: "insulation", lead: check.lead, megohms: TESTER_TOP, orMore: true }
+          : { what: "insulation", lead: check.lead, megohms: Number(megohms.toPrecision(2)) };
+      }
+      // There is no pump on the bench: a pressure is read where the water is.
+      case "pressure":
+        return null;
       case "ohms": {
         const [first] = statesOf(plan.compartment).filter(({ calls }) => calls.length === 1);
         const ohms = directOhms(run(first?.id ?? ""), built.motor.leads, check.between);

@@ -82,6 +82,7 @@ describe("instruments beside a powered machine", () => {
       [5, 7],
     ],
     ["the speed", { what: "rpm", ...ON }, "rpm", [1000, 1190]],
+    ["insulation with the power off", { what: "insulation", lead: "ye", ...OFF }, "megohms", [5, 2000]],
     ["ohms with the power off", { what: "ohms", between: ["rd", "gy"], ...OFF }, "ohms", [30, 60]],
   ] as const)("reads %s", (_, check, kind, [low, high]) => {
     const value = read(on, check as NextCheck, kind);
@@ -99,6 +100,7 @@ describe("instruments beside a powered machine", () => {
     expect(read(on, { ...CLAMP, lead: "zz" }, "amps")).toBe(0);
     on.answer("ROUT:REL", 0);
     expect(figureOf(on.answer("MEAS:RES?", 9000) ?? "", "ohms")).toBe("open");
+    expect(figureOf(on.answer("MEAS:INS?", 9000) ?? "", "megohms")).toBe("open");
   });
 
   it("tells what an eye sees", () => {

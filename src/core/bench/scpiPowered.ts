@@ -23,6 +23,7 @@ const FUNCTIONS: Readonly<
   microfarads: { header: /CAP(?:ACITANCE)?/, line: "CONF:CAP", times: 1e6 },
   rpm: { header: /SPE(?:ED)?/, line: "CONF:SPE", times: 1 },
   ohms: { header: /RES(?:ISTANCE)?/, line: "CONF:RES", times: 1 },
+  megohms: { header: /INS(?:ULATION)?/, line: "CONF:INS", times: 1e-6 },
 };
 const KINDS = Object.keys(FUNCTIONS) as InstrumentKind[];
 
@@ -50,6 +51,8 @@ export function placeLine(check: NextCheck): string {
     case "supply-volts":
     case "ohms":
       return `ROUT:TOUC "${check.between[0]}","${check.between[1]}"`;
+    case "insulation":
+      return `ROUT:SHEL "${check.lead}"`;
     default:
       return "ROUT:REL";
   }
@@ -60,6 +63,9 @@ export function callLine(check: NextCheck): string {
   return "call" in check && check.power === "on" ? `SOUR:CALL "${check.call}"` : "SOUR:CALL OFF";
 }
 
+/** What reads over range where its clips are on nothing. */
+const OPEN_KINDS: ReadonlySet<InstrumentKind> = new Set(["ohms", "megohms"]);
+
 /** After the jaw closed or the probes touched, the display comes to rest as a hand feels it. */
 const SETTLING_MS = 250;
 const FIRST_MISS = 0.15;
@@ -68,13 +74,14 @@ const FIRST_MISS = 0.15;
 type At =
   | { readonly kind: "clamp"; readonly lead: string }
   | { readonly kind: "capacitor"; readonly at: string }
-  | { readonly kind: "probes"; readonly between: [string, string] };
+  | { readonly kind: "probes"; readonly between: [string, string] }
+  | { readonly kind: "shell"; readonly lead: string };
 
 /**
  * Clamp meter, voltmeter, tachometer, capacitance tester and ohmmeter beside one powered virtual machine, as one
- * instrument that speaks SCPI: CONFigure:CURRent:AC, VOLTage:AC, CAPacitance, RESistance, SPEed; READ?; MEASure:…?. What a
+ * instrument that speaks SCPI: CONFigure:CURRent:AC, VOLTage:AC, CAPacitance, RESistance, INSulation, SPEed; READ?; MEASure:…?. What a
  * hand does has commands of its own: SOURce:CALL "call" or OFF, ROUTe:CLAMp "wire", ROUTe:CAPacitor "place", ROUTe:TOUCh
- * "a","b", ROUTe:RELease; what an eye or a peak clamp sees is told by SENSe:EYE? STARts, TURN or PEAK.
+ * "a","b", ROUTe:SHELl "lead" (insulation, one clip on the shell), ROUTe:RELease; what an eye or a peak clamp sees is told by SENSe:EYE? STARts, TURN or PEAK.
  */
 export function scpiPowered(machine: PoweredMachine): ScpiInstrument {
   const errors = new ScpiErrors();
@@ -100,7 +107,7 @@ export function scpiPowered(machine: PoweredMachine): ScpiInstrument {
     if (known !== undefined) return known;
     const check = checkOf(of, at, call);
     const seen = check && observed(machine, check);
-    const value = seen ? figureSeen(seen) : of === "ohms" ? SCPI_OVERLOAD : 0;
+    const value = seen ? figureSeen(seen) : OPEN_KINDS.has(of) ? SCPI_OVERLOAD : 0;
     rest.set(of, value);
     return value;
   };
@@ -149,6 +156,10 @@ export function scpiPowered(machine: PoweredMachine): ScpiInstrument {
       [
         /^ROUT(?:E)?:CAP(?:ACITOR)?$/i,
         (argument, nowMs) => one(argument, (place) => put({ kind: "capacitor", at: place }, nowMs)),
+      ],
+      [
+        /^ROUT(?:E)?:SHEL(?:L)?$/i,
+        (argument, nowMs) => one(argument, (lead) => put({ kind: "shell", lead }, nowMs)),
       ],
       [
         /^ROUT(?:E)?:TOUC(?:H)?$/i,
@@ -214,6 +225,7 @@ function checkOf(kind: InstrumentKind, at: At | null, call: string | null): Next
   if (!at) return null;
   if (call === null) {
     if (kind === "ohms" && at.kind === "probes") return { what: "ohms", between: at.between, ...off };
+    if (kind === "megohms" && at.kind === "shell") return { what: "insulation", lead: at.lead, ...off };
     return kind === "microfarads" && at.kind === "capacitor"
       ? { what: "capacitor-microfarads", at: at.at, ...off }
       : null;
@@ -234,6 +246,16 @@ function observed(machine: PoweredMachine, check: NextCheck): ProvingObservation
 
 /** The number that an instrument shows for what was measured; SCPI's own over range where it is open. */
 function figureSeen(seen: ProvingObservation): number {
-  if (seen.what === "starts" || seen.what === "turn" || seen.what === "air" || seen.what === "sign") return 0;
-  return Math.min(SCPI_OVERLOAD, measuredFigure(seen));
+  switch (seen.what) {
+    case "starts":
+    case "turn":
+    case "air":
+    case "sign":
+    case "pressure":
+      return 0;
+    case "insulation":
+      return seen.orMore ? SCPI_OVERLOAD : seen.megohms;
+    default:
+      return Math.min(SCPI_OVERLOAD, measuredFigure(seen));
+  }
 }

@@ -37,6 +37,8 @@ export const MINUTES: Readonly<Record<NextCheck["what"], number>> = {
   rpm: 3,
   ohms: 5,
   "capacitor-microfarads": 6,
+  insulation: 8,
+  pressure: 1,
 };
 /** To lock off, prove dead and discharge, and to put the power on again. */
 const POWER_MINUTES = { off: 4, on: 1 } as const;

@@ -9,6 +9,12 @@ export const TELLS_LEAST = 0.0012;
 /** The same where little is wanting until all is good. */
 export const TELLS_LEAST_NEAR_GOOD = 0.0002;
 
+const PRESSURE_WORDS = {
+  running: "while it runs",
+  "cut-in": "as its switch starts it",
+  "cut-out": "as its switch stops it",
+} as const;
+
 /** The check to make next: the bump first, then what tells most for its effort, then what no proof goes without. */
 export function chosenCheck(
   made: ProvingCase,
@@ -17,9 +23,10 @@ export function chosenCheck(
   missing: readonly Check[],
   least = TELLS_LEAST,
 ): Check | null {
-  const nothingYet = belief.standing.figures.length === 0 && belief.standing.told.length === 0;
+  const { figures, told } = belief.standing;
+  const powered = told.length > 0 || figures.some(({ reading }) => powerOf(reading) === "on");
   const [first] = made.calls;
-  if (nothingYet && first) return { what: "starts", call: first.state.id };
+  if (!powered && first) return { what: "starts", call: first.state.id };
   return checks.find(({ tells }) => tells > least)?.check ?? missing[0] ?? null;
 }
 
@@ -50,6 +57,10 @@ function becauseOf(check: Check, call: (id: string) => string, nameOf: NameOf): 
       return `Speed on ${call(check.call)}, by tachometer.`;
     case "ohms":
       return `Power off, proved dead: ohms ${nameOf(check.between[0])} to ${nameOf(check.between[1])}.`;
+    case "insulation":
+      return `Something tripped: insulation test, ${nameOf(check.lead)} to the shell, before any reset.`;
+    case "pressure":
+      return `Pressure ${PRESSURE_WORDS[check.at]}, ${call(check.call)}: a pump that runs dry, or backward, shows it.`;
     case "capacitor-microfarads":
       return `Power off, discharged: microfarads of the capacitor (${nameOf(check.at)}), one lead off.`;
   }

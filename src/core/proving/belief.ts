@@ -1,56 +1,18 @@
 import type { Rating } from "../machine/rating";
 import { ampsAddUpLog } from "./ampsAddUp";
-import type { CallRun } from "./callRun";
 import { PRIOR } from "./causes";
+import { contactsAtSpeedLog } from "./contactsAtSpeed";
 import { type Conditioned, conditioned, figured, type Row } from "./gaussian";
 import type { Prediction } from "./moving";
-import type { AIRS, Instrument, ProvingObservation } from "./observation";
+import type { ProvingObservation } from "./observation";
+import { onOddBuild } from "./onOddBuild";
 import type { ProvingCase } from "./provingCase";
-import { measured, meterVariance, type Reading, readingKey, unweighed, WEIGHING, weighed } from "./reading";
-import type { How, Sign } from "./seen";
-import { signChance, startChances, TURN_SURE, turnSeen, turnUnder } from "./seen";
+import { meterVariance, type Reading, type ReadingKind, unweighed, WEIGHING, weighed } from "./reading";
 import type { Sight } from "./sight";
+import { type Figure, type Standing, standingOf } from "./standing";
 import type { Suspect } from "./suspect";
-import { AS_PLANNED, suspectsOf } from "./suspects";
-
-/** A figure that was read and stands: one read again takes the place of the one before. */
-export interface Figure {
-  readonly index: number;
-  readonly reading: Reading;
-  readonly value: number;
-  readonly meter: Instrument | undefined;
-  /** How the air stood, as a factor on the load. */
-  readonly air: number;
-}
-
-type Discrete =
-  | {
-      readonly kind: "starts";
-      readonly index: number;
-      readonly call: string;
-      readonly how: How;
-      readonly air: number;
-    }
-  | {
-      readonly kind: "turn";
-      readonly index: number;
-      readonly call: string;
-      readonly way: "cw-lead-end" | "ccw-lead-end";
-      readonly air: number;
-    }
-  | {
-      readonly kind: "sign";
-      readonly index: number;
-      readonly call: string | null;
-      readonly sign: Sign;
-      readonly air: number;
-    };
-
-/** What stands of all that was observed. */
-export interface Standing {
-  readonly figures: readonly Figure[];
-  readonly told: readonly Discrete[];
-}
+import { AS_PLANNED, suspectsKept } from "./suspects";
+import { ANY_TOLD, toldLog } from "./toldChance";
 
 /** How far a suspect is believed, and what the figures make of what is open under it. */
 export interface Believed {
@@ -64,43 +26,6 @@ export interface Belief {
   readonly believed: readonly Believed[];
   readonly unknown: number;
   readonly standing: Standing;
-}
-
-/** Blocked and open air, as factors on the load of a wheel with blades curved forward, and of others (fan laws; see the fan's curve). */
-const AIR_TIMES: Readonly<
-  Record<"forward-curved" | "other", Readonly<Record<(typeof AIRS)[number], number>>>
-> = {
-  "forward-curved": { free: 1, blocked: 0.5, open: 1.4 },
-  other: { free: 1, blocked: 1.2, open: 1 },
-};
-
-/** What stands of the observations, in the case's own names; what names an unknown place is left out. */
-export function standingOf(made: ProvingCase, observations: readonly ProvingObservation[]): Standing {
-  const figures = new Map<string, Figure>();
-  const told = new Map<string, Discrete>();
-  const airs = new Map<string, number>();
-  const wheel = made.load.wheel ?? (made.load.kind === "blower" ? "forward-curved" : "propeller");
-  const airTimes = AIR_TIMES[wheel === "forward-curved" ? wheel : "other"];
-  observations.forEach((seen, index) => {
-    const air = airs.get("call" in seen ? (seen.call ?? "") : "") ?? 1;
-    const figure = measured(made, seen);
-    if (figure) figures.set(`${readingKey(figure.reading)}/${air}`, { ...figure, index, air });
-    if (seen.what === "air") airs.set(seen.call, airTimes[seen.state]);
-    if (seen.what === "starts")
-      told.set(`starts/${seen.call}`, { kind: "starts", index, call: seen.call, how: seen.how, air });
-    if (seen.what === "turn")
-      told.set(`turn/${seen.call}`, { kind: "turn", index, call: seen.call, way: turnSeen(seen), air });
-    if (seen.what === "sign")
-      told.set(`sign/${seen.call ?? ""}/${seen.sign}`, {
-        kind: "sign",
-        index,
-        call: seen.call ?? null,
-        sign: seen.sign,
-        air,
-      });
-  });
-  const known = (call: string | null) => call === null || made.calls.some(({ state }) => state.id === call);
-  return { figures: [...figures.values()], told: [...told.values()].filter(({ call }) => known(call)) };
 }
 
 /** Suspects weighed with their own slopes; the others with those of the motor as planned. */
@@ -123,61 +48,116 @@ export function beliefOf(
       standing.figures.flatMap(({ reading }) => (reading.what === "line-amps" ? [reading.lead] : [])),
     ),
   ];
-  const suspects = suspectsKept(made, clamped);
-  const slopesAsPlanned = standing.figures.map((figure) =>
-    sight.prediction(AS_PLANNED, figure.reading, figure.air),
+  const suspects = suspectsKept(made).filter(
+    ({ change: { clamp } }) => clamp === undefined || clamped.includes(clamp.lead),
   );
-  const rough = suspects.map((suspect) => {
+  const weighing = { made, sight, standing };
+  const ranked = ranking(weighing, AS_PLANNED, suspects);
+  const usual = closely(weighing, nearest(ranked));
+  const builds = oddLeading(usual);
+  if (builds.length === 0) return beliefIn(weighing, usual);
+  const onBuilds = builds.flatMap((build) => ranking(weighing, build, onOddBuild(build, suspects)));
+  return beliefIn(weighing, closely(weighing, nearest([...ranked, ...onBuilds])));
+}
+
+interface Weighing {
+  readonly made: ProvingCase;
+  readonly sight: Sight;
+  readonly standing: Standing;
+}
+
+interface Ranked {
+  readonly suspect: Suspect;
+  /** Of prior and likelihood, the latter roughly. */
+  readonly log: number;
+}
+
+/** Suspects with how likely they are at a glance: each at its own figures, moving as a sound build does. */
+function ranking(
+  { made, sight, standing }: Weighing,
+  build: Suspect,
+  suspects: readonly Suspect[],
+): Ranked[] {
+  const { rating } = made.fitted;
+  const ofBuild = standing.figures.map(({ reading, air }) => sight.prediction(build, reading, air));
+  return suspects.map((suspect) => {
+    const loose = (suspect.loose ?? 1) / (build.loose ?? 1);
     const rows = standing.figures.flatMap((figure, i): Row[] => {
       const value = sight.value(suspect, figure.reading, figure.air);
-      const slopes = slopesAsPlanned[i]?.slopes;
-      if (value === null || !slopes) return [];
-      const log = weighed(figure.reading.what, value, made.fitted.rating);
-      // Its own degree moves a figure about as much as the next degree lies away.
-      const variance = ROUGH_VARIANCE + differenceVariance(figure.reading, value, made.fitted.rating);
-      return [rowOf(made, figure, { log, slopes: value > 0 ? slopes : slopes.map(() => 0), variance })];
+      const moves = ofBuild[i]?.slopes;
+      if (value === null || !moves) return [];
+      const log = weighed(figure.reading.what, value, rating);
+      const slopes = moves.map((slope) => (value > 0 ? slope * loose : 0));
+      const variance = ROUGH[figure.reading.what] + differenceVariance(figure.reading, value, rating);
+      return [rowOf(made, figure, { log, slopes, variance })];
     });
-    return {
-      suspect,
-      log:
-        Math.log(suspect.prior) +
-        toldLog(made, sight, suspect, standing) +
-        ampsAddUpLog(made, sight, suspect, standing.figures) +
-        conditioned(rows, sight.directions.length + 1).logLikelihood,
-    };
+    const { logLikelihood } = conditioned(rows, sight.directions.length + 1);
+    return { suspect, log: beside({ made, sight, standing }, suspect) + logLikelihood };
   });
-  const roughBest = Math.max(...rough.map(({ log }) => log));
-  const close = [...rough]
+}
+
+/** What a suspect’s prior, what was told, all amps together and contacts beside the speed make of it, as a logarithm. */
+function beside({ made, sight, standing }: Weighing, suspect: Suspect): number {
+  return (
+    Math.log(suspect.prior) +
+    toldLog(made, sight, suspect, standing) +
+    ampsAddUpLog(made, sight, suspect, standing.figures) +
+    contactsAtSpeedLog(made, sight, suspect, standing.figures)
+  );
+}
+
+/** Those worth a closer look; the motor as planned always. */
+function nearest(ranked: readonly Ranked[]): Suspect[] {
+  const best = Math.max(...ranked.map(({ log }) => log));
+  return [...ranked]
     .sort((a, b) => b.log - a.log)
     .filter(
-      ({ suspect, log }, i) => suspect === AS_PLANNED || (i < WEIGHED_CLOSELY && log > roughBest - OUT_OF_IT),
+      ({ suspect, log }, i) => suspect === AS_PLANNED || (i < WEIGHED_CLOSELY && log > best - OUT_OF_IT),
     )
     .map(({ suspect }) => suspect);
-  const weighedClosely = close.map((suspect) => {
+}
+
+type Weighed = Omit<Believed, "probability"> & Ranked;
+
+/** Suspects with their own slopes. */
+function closely(weighing: Weighing, suspects: readonly Suspect[]): Weighed[] {
+  const { made, sight, standing } = weighing;
+  return suspects.map((suspect) => {
     const rows = standing.figures.flatMap((figure): Row[] => {
       const predicted = sight.prediction(suspect, figure.reading, figure.air);
       return predicted ? [rowOf(made, figure, predicted)] : [];
     });
     const posterior = conditioned(rows, sight.directions.length + 1);
-    return {
-      suspect,
-      posterior,
-      log:
-        Math.log(suspect.prior) +
-        toldLog(made, sight, suspect, standing) +
-        ampsAddUpLog(made, sight, suspect, standing.figures) +
-        posterior.logLikelihood,
-    };
+    return { suspect, posterior, log: beside(weighing, suspect) + posterior.logLikelihood };
   });
+}
+
+/** Sound builds unlike the one fitted that explain what was read better than it does. */
+function oddLeading(weighed: readonly Weighed[]): Suspect[] {
+  const sound = weighed.filter(({ suspect }) => suspect.cause === "as-planned");
+  const best = Math.max(...sound.map(({ log }) => log));
+  const fitted = sound.find(({ suspect }) => suspect === AS_PLANNED)?.log ?? best;
+  return sound
+    .filter(({ suspect, log }) => suspect !== AS_PLANNED && log > fitted && log > best - ODD_NEAR)
+    .sort((a, b) => b.log - a.log)
+    .slice(0, MOST_BUILDS)
+    .map(({ suspect }) => suspect);
+}
+
+/** Builds that are looked at with faults, and how near the best of them, of the logarithm. */
+const MOST_BUILDS = 2;
+const ODD_NEAR = 3;
+
+function beliefIn(weighing: Weighing, weighed: readonly Weighed[]): Belief {
+  const { standing } = weighing;
   const unknownLog =
     Math.log(PRIOR.unknown) +
-    standing.figures.length * ANYWHERE +
+    newFigures(weighing) * ANYWHERE +
     standing.told.reduce((sum, one) => sum + Math.log(ANY_TOLD[one.kind]), 0);
-  const best = Math.max(unknownLog, ...weighedClosely.map(({ log }) => log));
-  const total =
-    Math.exp(unknownLog - best) + weighedClosely.reduce((sum, { log }) => sum + Math.exp(log - best), 0);
+  const best = Math.max(unknownLog, ...weighed.map(({ log }) => log));
+  const total = Math.exp(unknownLog - best) + weighed.reduce((sum, { log }) => sum + Math.exp(log - best), 0);
   return {
-    believed: weighedClosely
+    believed: weighed
       .map(({ suspect, posterior, log }) => ({
         suspect,
         posterior,
@@ -189,6 +169,41 @@ export function beliefOf(
   };
 }
 
+/** Figures this near to one another as planned are one place read twice, whatever call stood. */
+const READ_BEFORE = 0.01;
+
+/** How many figures say something that none before them did: under any cause, a call that is wired like another reads like it. */
+function newFigures({ made, sight, standing }: Weighing): number {
+  const { rating } = made.fitted;
+  const kept: {
+    readonly what: string;
+    readonly place: string;
+    readonly air: number;
+    readonly log: number;
+  }[] = [];
+  for (const { reading, air } of standing.figures) {
+    const planned = sight.value(AS_PLANNED, reading, air);
+    const one = {
+      what: reading.what,
+      place: placeOf(reading),
+      air,
+      log: planned === null ? Number.NaN : weighed(reading.what, planned, rating),
+    };
+    const before = kept.some(
+      ({ what, place, air: of, log }) =>
+        what === one.what && place === one.place && of === air && Math.abs(log - one.log) < READ_BEFORE,
+    );
+    if (!before) kept.push(one);
+  }
+  return kept.length;
+}
+
+function placeOf(reading: Reading): string {
+  if ("lead" in reading) return reading.lead;
+  if ("at" in reading) return reading.at;
+  return "between" in reading ? [...reading.between].sort().join("\n") : "";
+}
+
 /** Nothing was seen: no machine but the one planned has to be run. */
 function beforeAnything(sight: Sight, standing: Standing): Belief {
   const posterior = conditioned([], sight.directions.length + 1);
@@ -196,25 +211,17 @@ function beforeAnything(sight: Sight, standing: Standing): Belief {
   return { believed: [{ suspect: AS_PLANNED, posterior, probability }], unknown: PRIOR.unknown, standing };
 }
 
-/** What an unlisted cause gives anything that is told. */
-const ANY_TOLD: Readonly<Record<Discrete["kind"], number>> = { starts: 0.25, turn: 0.5, sign: 0.1 };
-const ROUGH_VARIANCE = 0.02;
-
-/** Suspects of a case by what was clamped, kept: their machines hang on them. */
-const kept = new WeakMap<ProvingCase, Map<string, readonly Suspect[]>>();
-
-function suspectsKept(made: ProvingCase, clamped: readonly string[]): readonly Suspect[] {
-  const known = kept.get(made) ?? new Map<string, readonly Suspect[]>();
-  kept.set(made, known);
-  const base =
-    known.get("") ??
-    suspectsOf(
-      made,
-      made.motor.leads.map(({ id }) => id),
-    );
-  known.set("", base);
-  return base.filter(({ change }) => change.clamp === undefined || clamped.includes(change.clamp.lead));
-}
+/** What is figured roughly is off by as much as a suspect's own degree moves it, of the logarithm squared: the next degree lies about as far away. */
+const ROUGH: Readonly<Record<ReadingKind, number>> = {
+  "line-amps": 0.02,
+  "start-amps": 0.02,
+  "capacitor-volts": 0.02,
+  "capacitor-amps": 0.02,
+  "capacitor-microfarads": 0.02,
+  "supply-volts": 0.003,
+  rpm: 0.001,
+  ohms: 0.005,
+};
 
 /** Small amps may be the difference of large ones, and far from what the likeliest motor makes them: this share of those. */
 const DIFFERENCE = 0.3;
@@ -249,32 +256,6 @@ function rowOf(made: ProvingCase, figure: Figure, predicted: Prediction): Row {
 
 /** A wheel's curve is known to this, of the logarithm squared. */
 const AIR_VARIANCE = 0.02;
-
-/** What was told, under a suspect, as a logarithm. */
-function toldLog(made: ProvingCase, sight: Sight, suspect: Suspect, { told }: Standing): number {
-  return told.reduce((sum, one) => sum + Math.log(toldChance(made, sight, suspect, one)), 0);
-}
-
-function toldChance(made: ProvingCase, sight: Sight, suspect: Suspect, one: Discrete): number {
-  const call = made.calls.find(({ state }) => state.id === (one.call ?? made.calls[0]?.state.id));
-  const run: CallRun | null = call ? sight.run(suspect, call.state.id, one.air) : null;
-  switch (one.kind) {
-    case "starts":
-      return run ? startChances(made, run)[one.how] : ANY_TOLD.starts;
-    case "turn": {
-      if (!call || !run) return ANY_TOLD.turn;
-      if (run.point.outcome === "stalls") return STANDS_YET_TURNS;
-      const way = turnUnder(made, call, sight, suspect, one.air);
-      if (way === null) return ANY_TOLD.turn;
-      return way === one.way ? TURN_SURE : 1 - TURN_SURE;
-    }
-    case "sign":
-      return signChance(made, run, suspect, one.sign);
-  }
-}
-
-/** A turn was seen of what should stand. */
-const STANDS_YET_TURNS = 0.01;
 
 /** What a reading would show under a suspect, after all that stands. */
 export function foreseen(

@@ -3,6 +3,7 @@ import { abs, ZERO } from "../machine/complex";
 import type { FittedMotor } from "../machine/fitMotor";
 import { solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
+import type { Compartment, Device } from "../wiring/compartment";
 import type { WiringPlan } from "../wiring/plan";
 import { type EquipmentState, hungMotor, stateCircuit } from "../wiring/stateCircuit";
 
@@ -52,11 +53,33 @@ export function capacitorsInCircuit({ plan, motor, fitted, states }: Wired): Cap
       return { ...own, at: start ? "start" : "run", volts: null, start };
     }
     const { device, part } = found;
-    const both = device.parts.filter(({ kind }) => kind === "capacitor").length > 1;
-    const start = part.start === true;
-    const at = both ? lastOf(part.to).toLowerCase() : start ? "start" : "run";
-    return { ...own, at, volts: part.volts, start };
+    return { ...own, at: calledBy(device, part), volts: part.volts, start: part.start === true };
   });
+  return unlike(named);
+}
+
+/** The capacitors of the equipment as a technician calls them: "fan", "herm", "run", "start"; two of one name by their ids. */
+export function namedCapacitors({
+  devices,
+}: Compartment): Pick<CapacitorPlace, "id" | "at" | "microfarads">[] {
+  const named = devices.flatMap((device) =>
+    device.parts.flatMap((part) =>
+      part.kind === "capacitor"
+        ? [{ id: part.id, at: calledBy(device, part), microfarads: part.microfarads }]
+        : [],
+    ),
+  );
+  return unlike(named);
+}
+
+type CapacitorPart = Extract<Device["parts"][number], { kind: "capacitor" }>;
+
+function calledBy({ parts }: Device, { to, start }: CapacitorPart): string {
+  if (parts.filter(({ kind }) => kind === "capacitor").length > 1) return lastOf(to).toLowerCase();
+  return start === true ? "start" : "run";
+}
+
+function unlike<One extends { readonly id: string; readonly at: string }>(named: readonly One[]): One[] {
   return named.map((one) =>
     named.filter(({ at }) => at === one.at).length > 1 ? { ...one, at: one.id } : one,
   );

@@ -1,4 +1,5 @@
 import type { Plate } from "../motor/plate/plate";
+import { judgeInsulation } from "../ohms/insulation";
 import { parseCapacitor } from "../quantity/capacitance";
 import type { ProvingLine } from "./diagnosis";
 import {
@@ -12,6 +13,8 @@ import {
   VOLTS_UNBALANCE,
 } from "./limits";
 import type { ProvingObservation } from "./observation";
+import { pressureVerdict } from "./pressureVerdict";
+import type { TurnedLoad } from "./provingSheet";
 import { SIGN_VERDICTS, START_VERDICTS } from "./signVerdicts";
 
 /** The call and the wire of a check-up: the motor runs, and the clamp is round a line. */
@@ -29,15 +32,17 @@ type Verdict = Pick<ProvingLine, "verdict" | "says">;
  * What no plate tells is kept and not judged.
  *
  * @param capacitorLabel of the capacitor that is there, as typed; "" where nobody read it.
+ * @param load what it turns: a pump's switch is set to two pressures.
  */
 export function checkUp(
   plate: Plate,
   capacitorLabel: string,
   observations: readonly ProvingObservation[],
+  load: Pick<TurnedLoad, "pressureSwitch"> = {},
 ): ProvingLine[] {
   return observations.map((seen, observation) => ({
     observation,
-    ...verdictOf(plate, capacitorLabel, seen, observations.slice(0, observation + 1)),
+    ...verdictOf(plate, capacitorLabel, seen, observations.slice(0, observation + 1), load),
   }));
 }
 
@@ -46,6 +51,7 @@ function verdictOf(
   label: string,
   seen: ProvingObservation,
   upTo: readonly ProvingObservation[],
+  load: Pick<TurnedLoad, "pressureSwitch">,
 ): Verdict {
   switch (seen.what) {
     case "supply-volts":
@@ -60,6 +66,12 @@ function verdictOf(
       return SIGN_VERDICTS[seen.sign];
     case "starts":
       return START_VERDICTS[seen.how];
+    case "insulation": {
+      const { weight, says } = judgeInsulation(seen.megohms, seen.windingC, seen.inWell);
+      return { verdict: weight, says };
+    }
+    case "pressure":
+      return pressureVerdict(load, seen, upTo.slice(0, -1));
     default:
       return { verdict: "good", says: "Kept; the plate gives nothing to hold it against." };
   }

@@ -463,3 +463,111 @@ describe("three lines", () => {
     expect([...clamped].sort()).toEqual(["T1", "T2", "T3"]);
   });
 });
+
+describe("a trip", () => {
+  const trip = { what: "sign", call, sign: "breaker" } as const;
+  const test = (megohms: number) => ({ what: "insulation", lead: "BK", megohms }) as const;
+
+  it("asks for the insulation before anything is reset, with the power off", () => {
+    const tripped = fan([starts, trip]);
+    expect(tripped.status).toBe("stop");
+    expect(tripped.nextCheck).toMatchObject({ what: "insulation", power: "off" });
+  });
+
+  it("is not asked again once it was tested, and a test before the trip does not count", () => {
+    expect(fan([starts, trip, test(550)]).nextCheck?.what).not.toBe("insulation");
+    expect(fan([starts, test(550), trip]).nextCheck?.what).toBe("insulation");
+  });
+
+  it.each([
+    [0.4, "stop"],
+    [3, "again"],
+    [60, "good"],
+  ] as const)("%d MΩ at 40 °C: %s (IEEE 43)", (megohms, verdict) => {
+    expect(fan([starts, trip, test(megohms)]).lines[2]?.verdict).toBe(verdict);
+  });
+
+  it("with insulation that failed is none of the list's causes", () => {
+    const unknown = (of: Diagnosis) => of.causes.find(({ cause }) => cause === "unknown")?.probability ?? 0;
+    expect(unknown(fan([starts, test(0.2)]))).toBeGreaterThan(10 * unknown(fan([starts, test(500)])));
+    expect(fan([starts, test(0.2)]).status).toBe("stop");
+  });
+});
+
+describe("a pump that nobody sees turn", () => {
+  const pressed = (psi: number, way: "as-wired" | "changed") =>
+    ({ what: "pressure", call, kilopascals: 6.895 * psi, at: "running", way }) as const;
+  const pump = (...seen: ProvingObservation[]) =>
+    fan([starts, ...seen], { load: { kind: "pump" }, wiring: { equipment: "condenser-dual" } });
+  const reversed = (of: Diagnosis) =>
+    of.causes.find(({ cause }) => cause === "turn-reversed")?.probability ?? 0;
+
+  it("is told by the higher pressure of both ways", () => {
+    const changed = pump(pressed(30, "as-wired"), pressed(48, "changed"));
+    expect(changed.causes[0]?.cause).toBe("turn-reversed");
+    expect(changed.causes.find(({ cause }) => cause === "as-planned")?.probability ?? 0).toBeLessThan(0.1);
+    expect(reversed(pump(pressed(48, "as-wired"), pressed(30, "changed")))).toBeLessThan(0.01);
+  });
+
+  it("one pressure alone tells nothing of it", () => {
+    expect(reversed(pump(pressed(30, "as-wired")))).toBeCloseTo(reversed(pump()), 6);
+  });
+
+  it("is asked for its pressure at cut-in and cut-out where its switch is told, and only there", () => {
+    const load = { kind: "pump", pressureSwitch: { cutInKilopascals: 276, cutOutKilopascals: 414 } } as const;
+    const asked = new Set<string>();
+    const seen: ProvingObservation[] = [];
+    for (let i = 0; i < 20; i++) {
+      const { nextCheck, expected } = fan(seen, { load, without: ["capacitor-volts", "ohms"] });
+      if (!nextCheck) break;
+      if (nextCheck.what === "pressure") {
+        asked.add(nextCheck.at);
+        seen.push({
+          ...nextCheck,
+          what: "pressure",
+          kilopascals: nextCheck.at === "cut-in" ? 276 : 414,
+          way: "as-wired",
+        });
+        continue;
+      }
+      const answer = sound(nextCheck, expected);
+      if (!answer) break;
+      seen.push(answer);
+    }
+    expect([...asked].sort()).toEqual(["cut-in", "cut-out"]);
+    expect(fan(seen, { load, without: ["capacitor-volts", "ohms"] }).status).toBe("good");
+    expect(fan([], { load: { kind: "pump" } }).nextCheck?.what).toBe("starts");
+  });
+});
+
+/** What a sound motor shows for a check: what is likeliest. */
+function sound(
+  check: NonNullable<Diagnosis["nextCheck"]>,
+  expected: Diagnosis["expected"],
+): ProvingObservation | null {
+  const figure = expected.find(
+    (one) =>
+      one.what === check.what &&
+      (!("lead" in one) || ("lead" in check && one.lead === check.lead)) &&
+      (!("at" in one) || ("at" in check && one.at === check.at)),
+  );
+  const value = figure && "likely" in figure ? figure.likely : 0;
+  switch (check.what) {
+    case "starts":
+      return { what: "starts", call: check.call, how: "itself" };
+    case "turn":
+      return { what: "turn", call: check.call, seen: "ccw", end: "lead" };
+    case "line-amps":
+      return { what: "line-amps", call: check.call, lead: check.lead, amps: value };
+    case "capacitor-amps":
+      return { what: "capacitor-amps", call: check.call, at: check.at, amps: value };
+    case "rpm":
+      return { what: "rpm", call: check.call, rpm: Math.round(value) };
+    case "supply-volts":
+      return { what: "supply-volts", call: check.call, between: check.between, volts: 225 };
+    case "capacitor-microfarads":
+      return { what: "capacitor-microfarads", at: check.at, microfarads: 5 };
+    default:
+      return null;
+  }
+}

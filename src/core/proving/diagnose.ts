@@ -2,9 +2,10 @@ import { faultsOf, type Refused, refused } from "../quantity/fault";
 import { asked, chosenCheck, TELLS_LEAST, TELLS_LEAST_NEAR_GOOD } from "./askedCheck";
 import { type Belief, beliefOf } from "./belief";
 import type { Diagnosis, ProvingLine, RankedCause } from "./diagnosis";
-import { unreadEvidence } from "./directEvidence";
+import { isUntold, unreadEvidence } from "./directEvidence";
 import { EXPECTED_RATE, expectedOf } from "./expected";
 import { conditioned } from "./gaussian";
+import { insulationWanted } from "./insulationWanted";
 import type { NameOf } from "./judging";
 import { isUnlikePlanned, liesOutside, lineVerdicts } from "./lineVerdicts";
 import { notYetSeen } from "./mustSee";
@@ -14,16 +15,11 @@ import { type ProvingCase, provingCase } from "./provingCase";
 import { type ProvingSheet, provingSheet } from "./provingSheet";
 import { rankedCause, unknownCause } from "./rankedCause";
 import { type Sight, sightOf } from "./sight";
+import { FOUND, GOOD, NEARLY_GOOD } from "./statusLimits";
 import { AS_PLANNED } from "./suspects";
 
-/** One cause is found at this, and all is good at that. */
-export const FOUND = 0.95;
-export const GOOD = 0.99;
 /** Found where what shows the cause itself may not be read: with the power off for good, or no such instrument there. */
 const FOUND_UNSEEN = 0.98;
-/** From here on good is near enough to be asked for. */
-const NEARLY_GOOD = 0.9;
-
 /**
  * What is the matter, if anything, with a motor under power: every cause as a change of the machine that planned the
  * wiring, run and held against what was seen. Posterior over causes by linear Gaussian weighing of figures (in
@@ -46,7 +42,8 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
   const before = { suspect: AS_PLANNED, posterior: conditioned([], sight.directions.length + 1) };
   const judging = { made, sight, before, belief, nameOf };
   const lines = lineVerdicts(judging, observations);
-  const standing = new Set([...belief.standing.figures, ...belief.standing.told].map(({ index }) => index));
+  const { figures, told, pressures } = belief.standing;
+  const standing = new Set([...[...figures, ...told].map(({ index }) => index), ...pressures.values()]);
   const stopped = lines.some(({ verdict, observation }) => verdict === "stop" && standing.has(observation));
   const groups = grouped(made, sight, belief);
   const causes = groups
@@ -83,11 +80,17 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
     telling: telling || evidence.length > 0,
     missing: missing.length,
     outside,
-    evidence: evidence.length > 0 ? "to-be-read" : direct.length > 0 ? "out-of-reach" : "read",
+    evidence:
+      evidence.length > 0
+        ? "to-be-read"
+        : direct.length > 0 || (likeliest !== undefined && isUntold(made, sight, likeliest))
+          ? "out-of-reach"
+          : "read",
   });
+  const [tripped] = insulationWanted(made, belief).filter(canBe);
   const nextCheck =
     status === "needs-check" || status === "stop"
-      ? asked(made, evidence[0] ?? chosenCheck(made, belief, checks, missing, least), nameOf)
+      ? asked(made, tripped ?? evidence[0] ?? chosenCheck(made, belief, checks, missing, least), nameOf)
       : null;
   const believedSound = belief.believed.find(({ suspect }) => suspect.cause === "as-planned");
   return {

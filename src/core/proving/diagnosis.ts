@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { WEIGHTS } from "../quantity/weight";
 import { CAUSES } from "./causes";
+import { PRESSURE_AT } from "./observation";
 
 /** What another observation would do, or that none is needed. */
 export const PROVING_STATUSES = ["needs-check", "good", "found", "open-question", "stop"] as const;
@@ -52,6 +53,8 @@ export const nextCheck = z.discriminatedUnion("what", [
   z.object({ what: z.literal("supply-volts"), call, between: pair, because, power }),
   z.object({ what: z.literal("ohms"), between: pair, because, power }),
   z.object({ what: z.literal("capacitor-microfarads"), at: place, because, power }),
+  z.object({ what: z.literal("insulation"), lead: place, because, power }),
+  z.object({ what: z.literal("pressure"), call, at: z.enum(PRESSURE_AT), because, power }),
 ]);
 
 /** Codes of findings. New ones may be added; none changes its meaning. */

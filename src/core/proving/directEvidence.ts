@@ -7,7 +7,7 @@ import type { ProvingCase } from "./provingCase";
 import { type Reading, readingKey, weighed } from "./reading";
 import type { Sight } from "./sight";
 import type { Suspect } from "./suspect";
-import { AS_PLANNED } from "./suspects";
+import { AS_PLANNED, suspectsKept } from "./suspects";
 
 /**
  * What looks at a cause itself and was not read: other figures only hint at it. Volts are read before the supply is blamed,
@@ -20,7 +20,7 @@ import { AS_PLANNED } from "./suspects";
 export function unreadEvidence(
   made: ProvingCase,
   sight: Sight,
-  { standing }: Belief,
+  { standing, believed }: Belief,
   likeliest: Pick<Group, "cause" | "at" | "members">,
   odd: boolean,
 ): readonly Reading[] {
@@ -51,6 +51,18 @@ export function unreadEvidence(
     case "capacitor-weak":
     case "capacitor-wrong":
       return unread(at.map((place): Reading => ({ what: "capacitor-microfarads", at: place })));
+    case "capacitor-missing":
+    case "capacitor-open":
+    case "capacitor-shorted":
+      return believed.some(
+        ({ suspect, probability }) =>
+          suspect.cause !== cause &&
+          NO_MICROFARADS.has(suspect.cause) !== NO_MICROFARADS.has(cause) &&
+          suspect.at.join() === at.join() &&
+          probability > STILL_MAY_BE,
+      )
+        ? unread(shownByShort(made, sight, likeliest, call))
+        : [];
     case "load-heavy":
     case "load-light":
     case "drag":
@@ -65,11 +77,13 @@ export function unreadEvidence(
     case "rotor-bars":
       return [
         ...anyUnread([...speed, ...supply, ...lineAmps(made, sight, call).slice(0, 1)]),
+        ...unread(startAmps(made, sight, call)),
         ...unread(microfarads),
       ];
     case "shorted-turns":
       return [
         ...unread(microfarads),
+        ...unread(startAmps(made, sight, call)),
         ...unread(lineAmps(made, sight, call).slice(0, 2)),
         ...unread(tellingOhms(made, sight, likeliest, TURNS_TELL)),
         ...anyUnread(speed),
@@ -78,6 +92,11 @@ export function unreadEvidence(
     case "start-winding-open":
     case "main-half-open":
       return unread(microfarads);
+    case "wrong-voltage-setting":
+      return [
+        ...unread(tellingOhms(made, sight, likeliest, WIRES_TELL)),
+        ...unread(startAmps(made, sight, call)).slice(0, 1),
+      ];
     case "turn-reversed":
       return [...unread(lineAmps(made, sight, call).slice(0, 2)), ...(odd ? unread(microfarads) : [])];
     case "leads-exchanged":
@@ -96,21 +115,79 @@ export function unreadEvidence(
   }
 }
 
+/** Causes that lie in how the wires lie: ohms show them with the power off. */
+const OF_WIRES: ReadonlySet<string> = new Set(["leads-exchanged", "lead-off", "wrong-terminal", "wrong-tap"]);
+
+/** Whether a cause is one of wires that no ohms there would tell: only what runs hints at it. */
+export function isUntold(
+  made: ProvingCase,
+  sight: Sight,
+  likeliest: Pick<Group, "cause" | "members">,
+): boolean {
+  return OF_WIRES.has(likeliest.cause) && tellingOhms(made, sight, likeliest, WIRES_TELL).length === 0;
+}
+
 /** So many leads are clamped before a clamp is held to be put on wrong. */
 const MOST_CLAMPED = 3;
+
+/** Capacitors that are open, or gone: ohms through them are those of one that is whole. */
+const NO_MICROFARADS: ReadonlySet<string> = new Set(["capacitor-missing", "capacitor-open"]);
+/** What is believed less is out. */
+const STILL_MAY_BE = 0.001;
+
+/**
+ * What tells a shorted capacitor from one that is open: a tester shows microfarads of neither. Ohms with the power off
+ * where the short is among them, else the lead whose amps it changes most.
+ */
+function shownByShort(
+  made: ProvingCase,
+  sight: Sight,
+  { at, members: [likeliest] }: Pick<Group, "at" | "members">,
+  call: string,
+): Reading[] {
+  const other = suspectsKept(made).find(
+    ({ cause, at: of }) =>
+      of.join() === at.join() &&
+      cause === (likeliest?.suspect.cause === "capacitor-shorted" ? "capacitor-open" : "capacitor-shorted"),
+  );
+  if (!other || !likeliest) return [];
+  const ohms = ohmsMoved(made, sight, other, WIRES_TELL, likeliest.suspect);
+  if (ohms.length > 0) return ohms;
+  const { rating } = made.fitted;
+  const [most] = made.motor.leads
+    .map(({ id }): Reading => ({ what: "line-amps", call, lead: id }))
+    .map((reading) => {
+      const [is, was] = [sight.value(other, reading), sight.value(likeliest.suspect, reading)];
+      const off = Math.abs(weighed("line-amps", is ?? 0, rating) - weighed("line-amps", was ?? 0, rating));
+      return { reading, off };
+    })
+    .sort((a, b) => b.off - a.off);
+  return most && most.off > AMPS_TELL ? [most.reading] : [];
+}
+
+/** Amps this far apart, of the logarithm, tell one from the other. */
+const AMPS_TELL = 0.3;
 
 /** The ohms, power off, that lie farthest from the plan's as the wires are said to lie; none where none differ. */
 function tellingOhms(
   made: ProvingCase,
   sight: Sight,
-  { members }: Pick<Group, "members">,
+  { members: [likeliest] }: Pick<Group, "members">,
   least: number,
 ): Reading[] {
-  const [likeliest] = members;
-  if (!likeliest) return [];
+  return likeliest ? ohmsMoved(made, sight, likeliest.suspect, least) : [];
+}
+
+function ohmsMoved(
+  made: ProvingCase,
+  sight: Sight,
+  suspect: Suspect,
+  least: number,
+  beside: Suspect = AS_PLANNED,
+): Reading[] {
   const { rating } = made.fitted;
   const off = (reading: Reading) => {
-    const [is, right] = [sight.value(likeliest.suspect, reading), sight.value(AS_PLANNED, reading)];
+    const [is, right] = [sight.value(suspect, reading), sight.value(beside, reading)];
     if (is === null || right === null) return 0;
     return Math.abs(weighed("ohms", is, rating) - weighed("ohms", right, rating));
   };

@@ -7,7 +7,7 @@ export {
   type SpeedForecastByAir,
   speedsByRise,
 } from "./airflow";
-export { type CapacitorPlace, capacitorsInCircuit } from "./capacitorsInCircuit";
+export { type CapacitorPlace, capacitorsInCircuit, namedCapacitors } from "./capacitorsInCircuit";
 export { CAUSES, type Cause } from "./causes";
 export { CHECK_UP, CONTROL_PAIR, checkUp } from "./checkUp";
 export { diagnose } from "./diagnose";

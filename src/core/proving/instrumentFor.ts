@@ -1,7 +1,7 @@
 import type { NextCheck } from "./diagnosis";
 
 /** What an instrument measures; one may measure several. */
-export const INSTRUMENT_KINDS = ["amps", "volts", "microfarads", "rpm", "ohms"] as const;
+export const INSTRUMENT_KINDS = ["amps", "volts", "microfarads", "rpm", "ohms", "megohms"] as const;
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 
 /** The instrument that a check wants; null where an eye, an ear or a clock answers. */
@@ -19,8 +19,11 @@ export function instrumentFor(what: NextCheck["what"]): InstrumentKind | null {
       return "rpm";
     case "ohms":
       return "ohms";
+    case "insulation":
+      return "megohms";
     case "starts":
     case "turn":
+    case "pressure":
     case "start-amps":
       return null;
   }

@@ -1,7 +1,8 @@
-import type { Belief, Believed, Figure } from "./belief";
+import type { Belief, Believed } from "./belief";
 import type { ProvingCase } from "./provingCase";
 import { meterVariance, WEIGHING } from "./reading";
 import type { Sight } from "./sight";
+import type { Figure } from "./standing";
 
 /** Names as the screen has them, for what is said. */
 export type NameOf = (place: string) => string;

@@ -13,6 +13,10 @@ export const VOLTS_UNBALANCE = { good: 1, derate: 5 } as const;
 export const AMPS_UNBALANCE = { good: 5, stop: 10 } as const;
 /** Of the plate's amps, under which it has too little to do. */
 export const LEAST_AMPS = 0.7;
+/** Of what is expected of a pump, under which it runs dry. */
+export const DRY_TIMES = LEAST_AMPS;
+/** Of its setting, how near a pressure switch acts (trade practice, no standard behind it). */
+export const PRESSURE_NEAR = 0.1;
 /** Seconds until a start is over: good to the first, off by the second. */
 export const START_SECONDS = { good: 3, off: 5 } as const;
 /** What is over, beside the plate's amps. */

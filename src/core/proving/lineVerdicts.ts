@@ -1,6 +1,6 @@
 import { feedingOf } from "../machine/feedingOf";
+import { judgeInsulation } from "../ohms/insulation";
 import { formatRotation } from "../quantity/rotation";
-import type { Figure } from "./belief";
 import { carriesLine } from "./callRun";
 import { type CapacitorPlace, capacitorAt } from "./capacitorsInCircuit";
 import type { ProvingLine } from "./diagnosis";
@@ -20,19 +20,25 @@ import {
   VOLTS_UNBALANCE,
 } from "./limits";
 import type { ProvingObservation } from "./observation";
+import { pressureVerdict } from "./pressureVerdict";
 import { measured, type Reading } from "./reading";
 import { turnAsPlanned, turnSeen } from "./seen";
 import { is, SIGN_VERDICTS, START_VERDICTS, type Verdict } from "./signVerdicts";
+import type { Figure } from "./standing";
 import { AS_PLANNED } from "./suspects";
 import { ampsUnbalance, threeVolts, unlike, voltsUnbalance } from "./threeLines";
 
 /** A verdict for each observation, with its limit and why: good only where the value ± 2σ lies inside. */
 export function lineVerdicts(judging: Judging, observations: readonly ProvingObservation[]): ProvingLine[] {
-  return observations.map((seen, observation) => ({ observation, ...verdictOf(judging, seen, observation) }));
+  return observations.map((_, observation) => ({
+    observation,
+    ...verdictOf(judging, observations, observation),
+  }));
 }
 
-function verdictOf(judging: Judging, seen: ProvingObservation, index: number): Verdict {
+function verdictOf(judging: Judging, observations: readonly ProvingObservation[], index: number): Verdict {
   const { made } = judging;
+  const seen = observations[index] as ProvingObservation;
   switch (seen.what) {
     case "starts":
       return START_VERDICTS[seen.how];
@@ -42,6 +48,12 @@ function verdictOf(judging: Judging, seen: ProvingObservation, index: number): V
       return is("good", AIR_WORDS[seen.state]);
     case "sign":
       return SIGN_VERDICTS[seen.sign];
+    case "insulation": {
+      const { weight, says } = judgeInsulation(seen.megohms, seen.windingC, seen.inWell);
+      return is(weight, says);
+    }
+    case "pressure":
+      return pressureVerdict(made.load, seen, observations.slice(0, index));
     default: {
       const figure = measured(made, seen);
       if (!figure)

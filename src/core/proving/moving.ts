@@ -36,9 +36,14 @@ export function moving(still: Complex, offs: readonly Complex[], least: number):
   const ofMean = mean / (mean + least);
   return {
     log: log(mean),
-    slopes: parts.map(
-      ({ radial }) => straight * (log(Math.max(length + radial, LEAST_LEFT * length)) - log(length)),
-    ),
+    // Both ways: a logarithm falls steeper than it rises.
+    slopes: parts.map(({ radial }) => {
+      const [more, less] = [
+        length + Math.abs(radial),
+        Math.max(length - Math.abs(radial), LEAST_LEFT * length),
+      ];
+      return (straight * Math.sign(radial) * (log(more) - log(less))) / 2;
+    }),
     variance: mean > 0 ? (0.5 * fourth * ofMean ** 2) / mean ** 4 : 0,
   };
 }

@@ -10,11 +10,11 @@ import type { Sight } from "./sight";
 import { AS_PLANNED } from "./suspects";
 
 /**
- * What no proof goes without and nobody has seen yet: the supply under load, and of every call its amps and its turn, of a
- * three-phase motor all three.
+ * What no proof goes without and nobody has seen yet: the supply under load, of every call its amps and its turn, of a
+ * three-phase motor all three, and each of its capacitors.
  *
- * @param odd whether some figure is unlike the plan's: what then passes for a motor built otherwise may be a weak capacitor
- *   or two taps changed over, so every call's speed and every capacitor that serves the motor are read as well.
+ * @param odd whether some figure is unlike the plan's: what then passes for a motor built otherwise may be two taps
+ *   changed over, so every call's speed is read as well.
  */
 export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief, odd: boolean): Check[] {
   const read = new Set(standing.figures.map(({ reading }) => readingKey(reading)));
@@ -25,6 +25,8 @@ export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief
   const [first] = made.calls;
   return [
     ...made.calls.flatMap((call) => callChecks(made, sight, call, standing, read)),
+    ...pumpChecks(made, standing),
+    ...capacitorChecks(made, standing, read),
     ...(odd ? oddChecks(made, sight, standing).filter((reading) => !read.has(readingKey(reading))) : []),
     ...(first
       ? pairs
@@ -35,18 +37,41 @@ export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief
 }
 
 function oddChecks(made: ProvingCase, sight: Sight, standing: Belief["standing"]): Reading[] {
-  const serving = made.capacitors.filter(({ serves, start }) => serves && !start);
   const clamped = new Set(
     standing.figures.flatMap(({ reading }) => (reading.what === "line-amps" ? [reading.call] : [])),
   );
   return [
-    ...serving.map(({ at }): Reading => ({ what: "capacitor-microfarads", at })),
     ...made.calls
       .filter(({ state }) => !standsStill(standing, state.id))
       .map(({ state }): Reading => ({ what: "rpm", call: state.id })),
     // All leads alive together have to add up.
     ...[...clamped].slice(0, 1).flatMap((call) => lineAmps(made, sight, call)),
   ];
+}
+
+/** Every capacitor that the motor hangs on is measured, with the power off, or by its amps and volts at work. */
+function capacitorChecks(
+  { capacitors }: ProvingCase,
+  { figures }: Belief["standing"],
+  read: ReadonlySet<string>,
+): Check[] {
+  const atWork = (place: string, what: Reading["what"]) =>
+    figures.some(({ reading }) => reading.what === what && "at" in reading && reading.at === place);
+  return capacitors
+    .filter(({ serves }) => serves)
+    .filter(({ at }) => !(atWork(at, "capacitor-amps") && atWork(at, "capacitor-volts")))
+    .map(({ at }): Reading => ({ what: "capacitor-microfarads", at }))
+    .filter((reading) => !read.has(readingKey(reading)));
+}
+
+/** A pump whose switch is known is read as it starts and as it stops: its pressure, amps and prime hang together. */
+function pumpChecks({ load, calls }: ProvingCase, standing: Belief["standing"]): Check[] {
+  const [first] = calls;
+  if (load.kind !== "pump" || !load.pressureSwitch || !first || standsStill(standing, first.state.id))
+    return [];
+  return (["cut-out", "cut-in"] as const)
+    .filter((at) => !standing.pressures.has(`${first.state.id}/${at}/as-wired`))
+    .map((at): Check => ({ what: "pressure", call: first.state.id, at }));
 }
 
 function callChecks(

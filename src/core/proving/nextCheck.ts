@@ -1,18 +1,22 @@
 import { hungMotor, leadEnd, stateCircuit } from "../wiring/stateCircuit";
 import { type Belief, type Believed, foreseen } from "./belief";
-import { ampsIn, carriesLine, LIVE_SHARE } from "./callRun";
+import { ampsIn, LIVE_SHARE } from "./callRun";
 import { alike } from "./gaussian";
+import { needsPower, type PRESSURE_AT } from "./observation";
 import type { ProvingCall, ProvingCase } from "./provingCase";
 import { meterVariance, type Reading, readingKey, unweighed } from "./reading";
 import { type How, startChances, TURN_SURE, turnUnder } from "./seen";
 import type { Sight } from "./sight";
+import { GOOD, NEARLY_GOOD } from "./statusLimits";
 import { AS_PLANNED } from "./suspects";
 
 /** Something that can be asked for. */
 export type Check =
   | Reading
   | { readonly what: "starts"; readonly call: string }
-  | { readonly what: "turn"; readonly call: string };
+  | { readonly what: "turn"; readonly call: string }
+  | { readonly what: "insulation"; readonly lead: string }
+  | { readonly what: "pressure"; readonly call: string; readonly at: (typeof PRESSURE_AT)[number] };
 
 /** A check with what it would tell. */
 export interface WeighedCheck {
@@ -34,6 +38,8 @@ const EFFORT: Readonly<Record<Check["what"], number>> = {
   "capacitor-volts": 1.9,
   "capacitor-microfarads": 1.5,
   ohms: 1.6,
+  insulation: 2.2,
+  pressure: 1,
 };
 
 /** How much dearer it is to put power on a motor that stands. */
@@ -41,20 +47,24 @@ const STANDING_DANGER = 2;
 
 /** Whether a check needs the power on. */
 export function powerOf({ what }: Pick<Check, "what">): "on" | "off" {
-  return what === "ohms" || what === "capacitor-microfarads" ? "off" : "on";
+  return needsPower({ what }) ? "on" : "off";
 }
 
 /** Beliefs that take part in choosing. */
 const LEAST_BELIEF = 0.002;
-const MOST_BELIEVED = 12;
+/** The same where little is wanting until all is good: many small doubts are one large. */
+const LEAST_BELIEF_NEAR_GOOD = 0.0003;
+const MOST_BELIEVED = 14;
 /** Ohms are asked of this many pairs of places at the most. */
 const MOST_OHMS = 10;
 
 /** Every check that could be made there, each weighed by what it would tell; the best for its effort first. */
 export function checksOf(made: ProvingCase, sight: Sight, belief: Belief): WeighedCheck[] {
-  const alive = belief.believed
-    .filter(({ probability }) => probability > LEAST_BELIEF)
-    .slice(0, MOST_BELIEVED);
+  const sound = belief.believed
+    .filter(({ suspect }) => suspect.cause === "as-planned")
+    .reduce((sum, { probability }) => sum + probability, 0);
+  const least = sound > NEARLY_GOOD && sound < GOOD ? LEAST_BELIEF_NEAR_GOOD : LEAST_BELIEF;
+  const alive = belief.believed.filter(({ probability }) => probability > least).slice(0, MOST_BELIEVED);
   const done = new Set(belief.standing.figures.map(({ reading }) => readingKey(reading)));
   const told = new Set(belief.standing.told.map(({ kind, call }) => `${kind}/${call}`));
   const figures = readingsOf(made, sight)
@@ -118,19 +128,13 @@ function everyReading(made: ProvingCase, sight: Sight): Reading[] {
       );
       // What goes out again once it runs shows at power alone.
       const started = run !== null && run.made.contacts.length > 0;
-      const lined = live.find(({ id }) => run !== null && carriesLine(made.plan, run, id));
-      const starting = live.filter(
-        ({ id }) =>
-          run !== null && (ampsIn(run, run.point.solution, id) ?? 0) < LIVE_SHARE * made.fitted.rating.amps,
-      );
-      const atPower = new Set([...(lined ? [lined.id] : []), ...starting.map(({ id }) => id)]);
       return [
         ...live.map(({ id }): Reading => ({ what: "line-amps", call, lead: id })),
         ...serving.flatMap(({ at }): Reading[] => [
           { what: "capacitor-amps", call, at },
           { what: "capacitor-volts", call, at },
         ]),
-        ...(started ? [...atPower].map((lead): Reading => ({ what: "start-amps", call, lead })) : []),
+        ...(started ? live.map(({ id }): Reading => ({ what: "start-amps", call, lead: id })) : []),
         { what: "rpm", call },
         ...lines.map((between): Reading => ({ what: "supply-volts", call, between })),
       ];

@@ -27,6 +27,10 @@ const meter = instrument.optional();
 export const STARTS = ["itself", "hums", "stops-again", "not-at-all"] as const;
 /** How the air stands: told, so that amps are held against the load that this makes. */
 export const AIRS = ["free", "blocked", "open"] as const;
+/** When a pump's pressure is read: as its switch starts it, as its switch stops it, or while it runs. */
+export const PRESSURE_AT = ["running", "cut-in", "cut-out"] as const;
+/** A pump that nobody sees turn is tried both ways: as it is wired, and with its one change made. */
+export const PRESSURE_WAYS = ["as-wired", "changed"] as const;
 /** What eye, ear, nose and hand tell. */
 export const SIGNS = [
   "growl",
@@ -89,6 +93,34 @@ export const observation = z.discriminatedUnion("what", [
     meter,
   }),
   z.object({
+    what: z.literal("insulation"),
+    on: z.iso
+      .date()
+      .optional()
+      .meta({ description: "The day it was made, where it was made; else that of universal time." }),
+    lead: place.meta({
+      description: "The lead of the motor that one clip is on; the other is on the shell.",
+    }),
+    megohms: z.number().finite().min(0).max(1e6),
+    orMore: z
+      .literal(true)
+      .optional()
+      .meta({ description: "The tester’s range ended there: it is that much or more." }),
+    windingC: z.number().finite().min(-50).max(250).optional(),
+    inWell: z
+      .literal(true)
+      .optional()
+      .meta({ description: "A pump in its well, its cable included: judged as read." }),
+  }),
+  z.object({
+    what: z.literal("pressure"),
+    call,
+    kilopascals: z.number().finite().min(0).max(10_000),
+    at: z.enum(PRESSURE_AT).default("running"),
+    way: z.enum(PRESSURE_WAYS).default("as-wired"),
+    meter,
+  }),
+  z.object({
     what: z.literal("sign"),
     call: call.optional(),
     sign: z.enum(SIGNS),
@@ -113,7 +145,15 @@ export type Measured = Extract<
   }
 >;
 
+const NO_POWER: ReadonlySet<ProvingObservation["what"]> = new Set([
+  "ohms",
+  "capacitor-microfarads",
+  "insulation",
+  "air",
+  "sign",
+]);
+
 /** Whether an observation can only be made under power. */
 export function needsPower({ what }: Pick<ProvingObservation, "what">): boolean {
-  return what !== "ohms" && what !== "capacitor-microfarads" && what !== "air" && what !== "sign";
+  return !NO_POWER.has(what);
 }

@@ -1,8 +1,9 @@
+import { synchronousRpm } from "../motor/plate/nominalSpeed";
 import { type Belief, type Believed, foreseen } from "./belief";
-import { ampsIn, carriesLine } from "./callRun";
+import { ampsIn, type CallRun, carriesLine } from "./callRun";
 import type { Cause } from "./causes";
 import { alike } from "./gaussian";
-import { amps } from "./limits";
+import { amps, LEAST_AMPS } from "./limits";
 import { readingsOf } from "./nextCheck";
 import type { ProvingCase } from "./provingCase";
 import { meterVariance, unweighed, weighed } from "./reading";
@@ -94,7 +95,7 @@ function areOne(made: ProvingCase, sight: Sight, a: Group, b: Group): boolean {
 
 /**
  * What is in truth as planned is counted so: two leads of one potential changed over harm nothing, and a load that leaves
- * the motor within its plate's amps is none too heavy.
+ * the motor at its plate's amps and speed is none too heavy, nor too light.
  */
 export function withoutHarmless(made: ProvingCase, sight: Sight, belief: Belief): Belief {
   const sound = belief.believed.find(({ suspect }) => suspect === AS_PLANNED);
@@ -116,16 +117,17 @@ export function withoutHarmless(made: ProvingCase, sight: Sight, belief: Belief)
 }
 
 /**
- * Whether a heavier load leaves the motor within its plate's amps, after all that was read: by the leads that carry the
- * line's amps, or where none does by the one that carries most, beside its share of the plate's.
+ * Whether another load leaves the motor where its plate has it, after all that was read: its speed near the planned one, and
+ * its amps, of a heavier one, within the plate's, of a lighter not under 0.7 of them, by the leads that carry the line's, or
+ * where none does by the one that carries most, beside what it is to carry. Amps alone do not tell: in many a small motor they hardly move with the load.
  */
 function isCarried(made: ProvingCase, sight: Sight, one: Believed): boolean {
-  if (one.suspect.cause !== "load-heavy") return false;
+  if (one.suspect.cause !== "load-heavy" && one.suspect.cause !== "load-light") return false;
   const { rating } = made.fitted;
   const plate = amps(rating, made.plan.setting);
   return made.calls.every(({ state }) => {
     const run = sight.run(AS_PLANNED, state.id);
-    if (!run) return false;
+    if (!run || !isNearSpeed(made, sight, one, run, state.id)) return false;
     const shares = made.motor.leads.map(({ id }) => ({
       id,
       amps: ampsIn(run, run.point.solution, id) ?? 0,
@@ -135,10 +137,30 @@ function isCarried(made: ProvingCase, sight: Sight, one: Believed): boolean {
     const most = shares.reduce((best, share) => (share.amps > best.amps ? share : best), shares[0] ?? NONE);
     return (lined.length > 0 ? lined : [most]).every((share) => {
       const curve = foreseen(sight, one, { what: "line-amps", call: state.id, lead: share.id });
-      const most = share.carriesAll ? plate : share.amps;
-      return curve !== null && unweighed("line-amps", curve.mean, rating) <= most;
+      const is = curve === null ? Number.NaN : unweighed("line-amps", curve.mean, rating);
+      const top = share.carriesAll ? plate : share.amps;
+      // Other calls than the fastest carry less than the plate's as it is.
+      return one.suspect.cause === "load-heavy" ? is <= top : is >= LEAST_AMPS * Math.min(top, share.amps);
     });
   });
+}
+
+/** Slip beside the planned one, within which a motor has to turn about what it was made for. */
+const SLIP_CARRIED = { least: 0.65, most: 1.4 } as const;
+
+function isNearSpeed(
+  made: ProvingCase,
+  sight: Sight,
+  one: Believed,
+  planned: CallRun,
+  call: string,
+): boolean {
+  const curve = foreseen(sight, one, { what: "rpm", call });
+  if (!curve) return false;
+  const { rating } = made.fitted;
+  const slip = (rpm: number) => synchronousRpm(rating.poles, rating.hertz) - rpm;
+  const times = slip(unweighed("rpm", curve.mean, rating)) / slip(Math.abs(planned.point.rpm));
+  return times >= SLIP_CARRIED.least && times <= SLIP_CARRIED.most;
 }
 
 const NONE = { id: "", amps: 0, carriesAll: false };

@@ -46,6 +46,16 @@ export const turnedLoad = z.object({
   wheel: z.enum(["propeller", "forward-curved", "backward-curved"]).optional(),
   /** Of the plate's load, as far as the place tells. */
   share: z.number().finite().min(0).max(3).optional(),
+  /** Where a pump's pressure switch is set to start and to stop it. */
+  pressureSwitch: z
+    .object({
+      cutInKilopascals: z.number().finite().positive().max(10_000),
+      cutOutKilopascals: z.number().finite().positive().max(10_000),
+    })
+    .refine((one) => one.cutInKilopascals < one.cutOutKilopascals, {
+      error: "a pump starts at less pressure than it stops at",
+    })
+    .optional(),
 });
 
 /** The form of `odd-lead/proving-sheet@1`. */
@@ -69,9 +79,18 @@ export const provingSheet = z.object({
   load: turnedLoad.default({ kind: "fan" }),
   without: z
     .array(
-      z.enum(["rpm", "capacitor-microfarads", "capacitor-volts", "capacitor-amps", "ohms", "supply-volts"]),
+      z.enum([
+        "rpm",
+        "capacitor-microfarads",
+        "capacitor-volts",
+        "capacitor-amps",
+        "ohms",
+        "supply-volts",
+        "insulation",
+        "pressure",
+      ]),
     )
-    .max(6)
+    .max(8)
     .default([])
     .meta({ description: "What nobody has an instrument for there: not asked for." }),
   observations: z.array(observation).max(200).default([]),

@@ -1,5 +1,5 @@
 import { familyById } from "../motor/families";
-import { type Belief, type Believed, type Figure, foreseen } from "./belief";
+import { type Belief, type Believed, foreseen } from "./belief";
 import { type Cause, type CauseAt, causeWords } from "./causes";
 import type { RankedCause } from "./diagnosis";
 import type { NameOf } from "./judging";
@@ -7,6 +7,7 @@ import { type Group, sumOf } from "./oneCause";
 import type { ProvingCase } from "./provingCase";
 import { meterVariance, unweighed, WEIGHING, weighed } from "./reading";
 import type { Sight } from "./sight";
+import type { Figure } from "./standing";
 import type { Suspect } from "./suspect";
 import { AS_PLANNED } from "./suspects";
 

@@ -20,6 +20,8 @@ interface Weighing {
   readonly least: (rating: Rating) => number;
   /** What the model itself is good to, of the logarithm: iron loss, saturation, harmonics are not in it. */
   readonly model: number;
+  /** The most that what is open moves it, of the logarithm: beyond, the machine falls out of step and no line is straight. */
+  readonly steepest?: number;
   /** Last digit of a usual instrument. */
   readonly resolution: number;
 }
@@ -33,7 +35,7 @@ export const WEIGHING: Readonly<Record<ReadingKind, Weighing>> = {
   "supply-volts": { least: plain(3), model: 0.005, resolution: 1 },
   "capacitor-volts": { least: plain(4), model: 0.03, resolution: 1 },
   "capacitor-amps": { least: ofAmps(0.03), model: 0.045, resolution: 0.01 },
-  rpm: { least: plain(20), model: 0.0035, resolution: 1 },
+  rpm: { least: plain(20), model: 0.0035, steepest: 0.3, resolution: 1 },
   ohms: { least: plain(0.4), model: 0.02, resolution: 0.1 },
   "capacitor-microfarads": { least: plain(0.15), model: 0.015, resolution: 0.01 },
 };

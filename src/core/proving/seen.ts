@@ -53,6 +53,18 @@ export function ampsTimes(made: ProvingCase, run: CallRun, atRest = false): numb
   return Math.max(0, ...amps) / made.fitted.rating.amps;
 }
 
+/** Whether a machine turns the other way than the one as planned; null where either stands. */
+export function turnsOver(
+  { state }: Pick<ProvingCall, "state">,
+  sight: Sight,
+  suspect: Suspect,
+  air: number,
+): boolean | null {
+  const [run, right] = [sight.run(suspect, state.id, air), sight.run(AS_PLANNED, state.id, air)];
+  if (!run || !right || run.point.outcome === "stalls" || right.point.outcome === "stalls") return null;
+  return (run.point.outcome !== right.point.outcome) !== (suspect.change.turned === true);
+}
+
 /** Which way it turns under a machine, as far as its leads or the place tell; null where nothing does, or it stands. */
 export function turnUnder(
   made: ProvingCase,
@@ -61,12 +73,10 @@ export function turnUnder(
   suspect: Suspect,
   air: number,
 ): Way | null {
-  const [run, right] = [sight.run(suspect, call.state.id, air), sight.run(AS_PLANNED, call.state.id, air)];
-  const base = turnAsPlanned(made, call, right);
-  if (!run || !right || base === null || run.point.outcome === "stalls" || right.point.outcome === "stalls")
-    return null;
-  const flipped = (run.point.outcome !== right.point.outcome) !== (suspect.change.turned === true);
-  return flipped ? otherWay(base) : base;
+  const base = turnAsPlanned(made, call, sight.run(AS_PLANNED, call.state.id, air));
+  const over = turnsOver(call, sight, suspect, air);
+  if (base === null || over === null) return null;
+  return over ? otherWay(base) : base;
 }
 
 /** The turn that the plan means: as its drawing and leads have it, else as the place needs it. */

@@ -90,7 +90,10 @@ export function sightOf(made: ProvingCase): Sight {
       }
       const moved = (along: number) => {
         const there = shown(suspect, reading, air, along);
-        return there === null ? 0 : times(along) * (weighed(reading.what, there, rating) - log);
+        if (there === null) return 0;
+        const most = WEIGHING[reading.what].steepest ?? Number.POSITIVE_INFINITY;
+        const slope = times(along) * (weighed(reading.what, there, rating) - log);
+        return Math.max(-most, Math.min(most, slope));
       };
       const slopes = Array.from({ length: directions.length + 1 }, (_, i) => (i < moves ? moved(i) : 0));
       return { log, slopes, variance: 0 };

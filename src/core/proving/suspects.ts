@@ -8,6 +8,7 @@ import type { WiringPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import type { CapacitorPlace } from "./capacitorsInCircuit";
 import { type Cause, COMMON, PRIOR } from "./causes";
+import { onOddBuild } from "./onOddBuild";
 import type { ProvingCase } from "./provingCase";
 import type { Change, Severity, Suspect } from "./suspect";
 
@@ -64,6 +65,20 @@ function movedAs(p: MotorParameters, from: MotorParameters, to: MotorParameters)
   };
 }
 
+const kept = new WeakMap<ProvingCase, readonly Suspect[]>();
+
+/** Suspects of a case with a clamp put on wrong at any lead, kept: their machines hang on them. */
+export function suspectsKept(made: ProvingCase): readonly Suspect[] {
+  const known =
+    kept.get(made) ??
+    suspectsOf(
+      made,
+      made.motor.leads.map(({ id }) => id),
+    );
+  kept.set(made, known);
+  return known;
+}
+
 type Draft = Pick<Suspect, "cause" | "at" | "change"> & { readonly severity?: Suspect["severity"] };
 
 /**
@@ -88,15 +103,15 @@ export function suspectsOf(made: ProvingCase, clamped: readonly string[]): Suspe
   const commonOf = (cause: Cause) => (cause === "as-planned" || cause === "unknown" ? 0 : COMMON[cause]);
   const all = here.reduce((sum, cause) => sum + commonOf(cause), 0);
   const ways = (cause: Cause) => drafts.filter((draft) => draft.cause === cause).length;
-  return [
-    AS_PLANNED,
-    ...oddlyBuilt(made),
-    ...drafts.map((draft) => ({
-      ...draft,
-      severity: draft.severity ?? null,
-      prior: (PRIOR.faulty * commonOf(draft.cause)) / all / ways(draft.cause),
-    })),
-  ];
+  const builds = oddlyBuilt(made);
+  const faults = drafts.map((draft) => ({
+    ...draft,
+    severity: draft.severity ?? null,
+    prior: (PRIOR.faulty * commonOf(draft.cause)) / all / ways(draft.cause),
+  }));
+  // What a start winding that stays in carries hangs on its turns, which no plate tells.
+  const startHeld = faults.filter(({ cause }) => cause === "start-contact-stays-closed");
+  return [AS_PLANNED, ...builds, ...faults, ...builds.flatMap((build) => onOddBuild(build, startHeld))];
 }
 
 /** The usual wrong moves: two leads changed over, one off, one beside its place. */
@@ -417,8 +432,9 @@ function shaftOf({ load }: ProvingCase): Draft[] {
   ];
 }
 
-function turnOf({ plan, motor }: ProvingCase): Draft[] {
-  const tells = plan.turn.needed !== null || plan.turn.asDrawn !== null;
+function turnOf({ plan, motor, load }: ProvingCase): Draft[] {
+  // A pump's turn is told by its pressure where nothing else says which way it has to be.
+  const tells = plan.turn.needed !== null || plan.turn.asDrawn !== null || load.kind === "pump";
   return tells && motor.coils.length > 0
     ? [{ cause: "turn-reversed", at: [], change: { turned: true } }]
     : [];

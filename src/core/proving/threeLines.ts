@@ -1,10 +1,10 @@
 import { feedingOf } from "../machine/feedingOf";
-import type { Figure } from "./belief";
 import { lineLeads } from "./callRun";
 import { halfWidth, type Judging } from "./judging";
 import { AMPS_UNBALANCE, unbalancePercent, VOLTS_UNBALANCE } from "./limits";
 import type { Reading } from "./reading";
 import { is, type Verdict } from "./signVerdicts";
+import type { Figure } from "./standing";
 import { AS_PLANNED } from "./suspects";
 
 /** How unlike figures are, and how unlike like ones may read on their instrument; both in per cent of the mean. */

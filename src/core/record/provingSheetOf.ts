@@ -1,6 +1,7 @@
 import type { Identification } from "../identify/identification";
 import { type Plate, readPlate } from "../motor/plate";
 import type { ProvingSheetInput, TurnedLoad } from "../proving/provingSheet";
+import { capacitorsMeasured } from "./capacitorsMeasured";
 import type { Job } from "./job";
 import type { JobWiring } from "./jobWiring";
 
@@ -11,9 +12,12 @@ export function turnedBy({ proof, plates }: Pick<Job, "proof" | "plates">): Turn
   return { kind: kind ?? "fan" };
 }
 
-/** The proving sheet of a job, in the form of `odd-lead/proving-sheet@1`; null while no motor is planned to run there. */
+/**
+ * The proving sheet of a job, in the form of `odd-lead/proving-sheet@1`; null while no motor is planned to run there. What
+ * was measured in Cap of a capacitor that stays comes after what was seen at the proof, and yields to it.
+ */
 export function provingSheetOf(
-  job: Pick<Job, "leads" | "plates" | "setInside" | "proof">,
+  job: Pick<Job, "leads" | "plates" | "setInside" | "proof" | "capacitorTests">,
   answer: Pick<Identification, "family" | "roles" | "bonded" | "sections"> | null,
   wiring: JobWiring,
 ): ProvingSheetInput | null {
@@ -21,6 +25,7 @@ export function provingSheetOf(
   const { plan } = wiring;
   const typed = Object.keys(job.plates.new).length > 0 ? job.plates.new : job.plates.old;
   const { turn } = plan;
+  const seen = job.proof.seen.map((one) => one.seen);
   return {
     format: "odd-lead/proving-sheet@1",
     motor: {
@@ -44,6 +49,11 @@ export function provingSheetOf(
       turn,
     },
     load: turnedBy(job),
-    observations: job.proof.seen.map(({ seen }) => seen),
+    observations: [
+      ...seen,
+      ...capacitorsMeasured(job, plan).filter(
+        ({ at }) => !seen.some((one) => one.what === "capacitor-microfarads" && one.at === at),
+      ),
+    ],
   };
 }

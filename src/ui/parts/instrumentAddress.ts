@@ -13,6 +13,7 @@ const SETTINGS: Readonly<Record<InstrumentKind, DeviceSetting>> = {
   volts: deviceSetting("voltmeter-address"),
   microfarads: deviceSetting("capacitance-address"),
   rpm: deviceSetting("tachometer-address"),
+  megohms: deviceSetting("insulation-tester-address"),
 };
 
 /** The address of this device's instrument of a kind as it was typed, and how to change it; null where none was. */

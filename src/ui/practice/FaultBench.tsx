@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { call as callRoute } from "@/contract/call";
 import { handInFault } from "@/contract/routes/practice";
-import { familyById, formatPower, leadNames } from "@/core";
+import { familyById, formatPower, formatPressure, leadNames } from "@/core";
 import {
   COMPLAINTS,
   type FaultAction,
@@ -215,6 +215,10 @@ function shownWords(seen: ProvingObservation): string {
     case "air":
     case "sign":
       return "";
+    case "insulation":
+      return `${seen.orMore ? "over " : ""}${seen.megohms} MΩ`;
+    case "pressure":
+      return formatPressure(seen.kilopascals);
     default: {
       const figure =
         "amps" in seen

@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { hasNewMotor, plateOf } from "@/core";
+import { hasNewMotor, plateOf, turnedBy } from "@/core";
 import { CHECK_UP, checkUp, type ProvingObservation } from "@/core/proving";
 import { useJob, useJobWiring } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
@@ -11,7 +11,10 @@ import { KeptEntry } from "../parts/KeptEntry";
 import { WholePlateEntry } from "../plate/WholePlateEntry";
 import { HOW_WORDS, SIGN_WORDS } from "./checkWords";
 import { FigureEntry } from "./FigureEntry";
+import { InsulationEntry } from "./InsulationEntry";
+import { PressureEntry } from "./PressureEntry";
 import { ProofLines } from "./ProofLines";
+import { PumpSwitch } from "./PumpSwitch";
 import { RetrofitProof } from "./RetrofitProof";
 import { SignOff } from "./SignOff";
 import { Touches } from "./Touches";
@@ -28,9 +31,13 @@ export function CheckUp() {
     plate,
     job.capacitor.present,
     job.proof.seen.map(({ seen }) => seen),
+    turnedBy(job),
   );
   const weights = lines.map(({ verdict }) => verdict);
   const status = weights.includes("stop") ? "stop" : weights.includes("again") ? "needs-check" : "good";
+  const tripped = job.proof.seen.some(
+    ({ seen }) => seen.what === "sign" && (seen.sign === "breaker" || seen.sign === "ground-fault"),
+  );
   const lacks = [...(plate.volts ? [] : ["volts"]), ...(plate.fullLoadAmps ? [] : ["amps"])];
   return (
     <Box
@@ -72,6 +79,17 @@ export function CheckUp() {
               </Fold>
             </Box>
           </Box>
+          {tripped ? (
+            <Box sx={{ mt: 3 }}>
+              <Labelled words="Insulation to the shell, power off, before any reset">
+                <InsulationEntry
+                  check={{ what: "insulation", lead, because: "", power: "off" }}
+                  label="Insulation to the shell"
+                  onSeen={onSeen}
+                />
+              </Labelled>
+            </Box>
+          ) : null}
           {lacks.length > 0 ? (
             <Box sx={{ mt: 3 }}>
               <Typography sx={{ fontWeight: 600 }}>
@@ -101,6 +119,16 @@ export function CheckUp() {
                 }
               />
             </Labelled>
+            {turnedBy(job).kind === "pump" ? (
+              <>
+                <PumpSwitch />
+                <PressureEntry
+                  check={{ what: "pressure", call, at: "running", because: "", power: "on" }}
+                  label="Pressure"
+                  onSeen={onSeen}
+                />
+              </>
+            ) : null}
             {wiring.kind === "retrofit" ? null : (
               <Box
                 sx={{

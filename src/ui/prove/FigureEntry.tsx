@@ -1,12 +1,10 @@
 "use client";
 
-import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
-import { type FormEvent, useState } from "react";
+import { useState } from "react";
 import { parseNumber } from "@/core";
-import { CLEARS } from "../parts/earlyTouches";
 import { MONO } from "../theme/theme";
+import { BigEntry } from "./BigEntry";
 import { StartClock } from "./StartClock";
 
 const MOST = 20_000;
@@ -27,68 +25,28 @@ export function FigureEntry({
   second?: string;
   onFigure: (value: number | "open", second: number) => void;
 }) {
-  const [text, setText] = useState("");
   const [beside, setBeside] = useState("");
-  const [fault, setFault] = useState("");
-  const enter = (entered: string) => {
-    const typed = entered.trim();
+  const enter = (typed: string): string | null => {
     if (open && /^(?:ol|open|o\.l\.?|inf)$/i.test(typed)) {
       onFigure("open", 0);
-      setText("");
-      return;
+      return null;
     }
     const value = parseNumber(typed.replace(/[a-zµμΩ]+$/iu, "").trim());
     const more = second === undefined || beside.trim() === "" ? 0 : parseNumber(beside);
-    if (value === null || value < 0 || value > MOST) {
-      setFault(
-        `“${typed}” is no figure here. Write ${unit === "A" ? "3.1" : unit === "V" ? "236" : "1070"}${open ? ", or OL" : ""}.`,
-      );
-      return;
-    }
-    if (more === null || more < 0 || more > 600) {
-      setFault(`“${beside.trim()}” are no seconds.`);
-      return;
-    }
+    if (value === null || value < 0 || value > MOST)
+      return `“${typed}” is no figure here. Write ${unit === "A" ? "3.1" : unit === "V" ? "236" : "1070"}${open ? ", or OL" : ""}.`;
+    if (more === null || more < 0 || more > 600) return `“${beside.trim()}” are no seconds.`;
     onFigure(value, more);
-    setText("");
     setBeside("");
-  };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    enter(text);
+    return null;
   };
   return (
-    <Box component="form" onSubmit={submit} {...CLEARS}>
-      <Box sx={{ display: "flex", gap: 2, alignItems: "stretch" }}>
-        <InputBase
-          value={text}
-          onChange={(event) => {
-            setText(event.target.value);
-            setFault("");
-          }}
-          placeholder={unit}
-          inputProps={{
-            "aria-label": label,
-            "aria-invalid": fault !== "",
-            "aria-describedby": "figure-fault",
-            inputMode: open ? "text" : "decimal",
-            autoComplete: "off",
-            maxLength: 20,
-            "data-undo": "job",
-          }}
-          sx={{
-            flex: 1,
-            minWidth: 0,
-            border: "2px solid",
-            borderColor: fault ? "warning.main" : "text.primary",
-            px: 3,
-            minHeight: 64,
-            fontFamily: MONO,
-            fontSize: "1.75rem",
-            bgcolor: "background.paper",
-          }}
-        />
-        {second === undefined ? null : (
+    <BigEntry
+      label={label}
+      unit={unit}
+      letters={open}
+      beside={
+        second === undefined ? undefined : (
           <InputBase
             value={beside}
             onChange={(event) => setBeside(event.target.value)}
@@ -96,15 +54,10 @@ export function FigureEntry({
             inputProps={{ "aria-label": second, inputMode: "decimal", autoComplete: "off", maxLength: 8 }}
             sx={{ width: 110, border: "2px solid", px: 2, fontFamily: MONO, bgcolor: "background.paper" }}
           />
-        )}
-        <Button type="submit" variant="contained" sx={{ minHeight: 64, px: 5, fontSize: "1.0625rem" }}>
-          Enter
-        </Button>
-      </Box>
-      {second === undefined ? null : <StartClock onSeconds={setBeside} />}
-      <Box id="figure-fault" role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: fault ? 1 : 0 }}>
-        {fault}
-      </Box>
-    </Box>
+        )
+      }
+      below={second === undefined ? undefined : <StartClock onSeconds={setBeside} />}
+      onEnter={enter}
+    />
   );
 }

@@ -43,7 +43,7 @@ export function ReadInstruments({ children }: { children: ReactNode }) {
 /** What the figure of a check can be read off; null where nothing is attached for it. */
 export function useSourceFor(check: NextCheck): InstrumentSource | null {
   const { bench, seed } = useContext(ChosenBench);
-  const { job } = useJob("leads", "plates", "setInside", "proof");
+  const { job } = useJob("leads", "plates", "setInside", "proof", "capacitorTests");
   const answer = useAnswer();
   const wiring = useJobWiring();
   const measures = instrumentFor(check.what);
@@ -66,6 +66,7 @@ const LABELS = {
   rpm: "Tachometer",
   microfarads: "Capacitance tester",
   ohms: "Ohmmeter",
+  megohms: "Insulation tester",
 } as const;
 
 /** Which instruments are read: simulated ones to practise on, or real ones by their addresses. */

@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import { useState } from "react";
-import type { NextCheck, ProvingObservation } from "@/core/proving";
+import { type NextCheck, namedCapacitors, type ProvingObservation } from "@/core/proving";
 import type { Compartment } from "@/core/wiring";
 import { useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
@@ -49,7 +49,7 @@ export function MoreEntry({ onSeen }: { onSeen: (seen: ProvingObservation) => vo
               </option>
             ))}
           </Choice>
-          {what === "ohms" || what === "capacitor-microfarads" ? null : (
+          {what === "ohms" || what === "capacitor-microfarads" || what === "insulation" ? null : (
             <Choice label="On which call" value={at} onChange={setCall}>
               {calls.map(({ id, name }) => (
                 <option key={id} value={id}>
@@ -62,7 +62,7 @@ export function MoreEntry({ onSeen }: { onSeen: (seen: ProvingObservation) => vo
             <Choice label="Where" value={chosen} onChange={setPlace}>
               {places.map((one) => (
                 <option key={one} value={one}>
-                  {names.lead(one)}
+                  {what.startsWith("capacitor") ? one.toUpperCase() : names.lead(one)}
                 </option>
               ))}
             </Choice>
@@ -103,6 +103,7 @@ function placesOf(what: What, made: Compartment, leads: readonly string[]): read
   switch (what) {
     case "line-amps":
     case "start-amps":
+    case "insulation":
       return leads;
     case "ohms":
       return leads;
@@ -111,9 +112,7 @@ function placesOf(what: What, made: Compartment, leads: readonly string[]): read
     case "capacitor-amps":
     case "capacitor-volts":
     case "capacitor-microfarads":
-      return made.devices.flatMap(({ parts }) =>
-        parts.flatMap((part) => (part.kind === "capacitor" ? [part.id] : [])),
-      );
+      return namedCapacitors(made).map(({ at }) => at);
     default:
       return [];
   }
@@ -138,6 +137,10 @@ function checkOf(what: What, call: string, place: string, other: string): NextCh
       return { what, between: [place, other], because, power: "off" };
     case "capacitor-microfarads":
       return { what, at: place, because, power: "off" };
+    case "insulation":
+      return { what, lead: place, because, power: "off" };
+    case "pressure":
+      return { what, call, at: "running", because, power: "on" };
     default:
       return null;
   }

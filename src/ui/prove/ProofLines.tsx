@@ -3,11 +3,12 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import { formatPressure } from "@/core";
 import type { ProvingLine, ProvingObservation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
 import { LocalDay } from "../parts/LocalDay";
 import { Mark } from "../parts/Verdict";
-import { HOW_WORDS, SIGN_WORDS, UNIT, WHAT_WORDS } from "./checkWords";
+import { HOW_WORDS, PRESSURE_WORDS, SIGN_WORDS, UNIT } from "./checkWords";
 import { useNames } from "./useNames";
 
 /** Every line of the proof in the order it was made, each with its verdict, its limit and why. */
@@ -15,7 +16,8 @@ export function ProofLines({ lines }: { lines: readonly ProvingLine[] }) {
   const { job, add } = useJob("proof");
   const names = useNames();
   const { seen, rounds } = job.proof;
-  if (seen.length === 0 && rounds.length === 0) return null;
+  const before = lines.filter(({ observation }) => observation >= seen.length);
+  if (seen.length === 0 && rounds.length === 0 && before.length === 0) return null;
   return (
     <Box component="section" aria-label="Lines of the proof">
       <Typography variant="h2">Seen so far</Typography>
@@ -57,6 +59,17 @@ export function ProofLines({ lines }: { lines: readonly ProvingLine[] }) {
           );
         })}
       </Box>
+      {before.map(({ observation, verdict, says }) => (
+        <Box key={observation} sx={{ display: "flex", gap: 2, alignItems: "start", py: 1 }}>
+          <Box sx={{ pt: 0.5 }}>
+            <Mark weight={verdict} />
+          </Box>
+          <Box>
+            <Box sx={{ color: "text.secondary", fontSize: "0.875rem" }}>Measured in Cap</Box>
+            {says}
+          </Box>
+        </Box>
+      ))}
       {rounds.map(({ fact, at, by, mended, seen: before }) => (
         <Typography key={fact} sx={{ mt: 2, color: "text.secondary" }}>
           Before that {before.length} {before.length === 1 ? "line" : "lines"}, then mended
@@ -96,7 +109,9 @@ function headOf(seen: ProvingObservation, names: Names): string {
       return `${seen.microfarads} µF, ${seen.at.toUpperCase()}`;
     case "rpm":
       return `${call}${seen.rpm} ${UNIT.rpm}`;
-    default:
-      return WHAT_WORDS[(seen as ProvingObservation).what];
+    case "insulation":
+      return `${seen.orMore ? "over " : ""}${seen.megohms} MΩ, ${names.lead(seen.lead)} to the shell`;
+    case "pressure":
+      return `${call}${formatPressure(seen.kilopascals)} ${PRESSURE_WORDS[seen.at]}${seen.way === "changed" ? ", its one change made" : ""}`;
   }
 }

@@ -25,6 +25,7 @@ import { ExpectedTable } from "./ExpectedTable";
 import { InstrumentsFold, ReadInstruments } from "./Instruments";
 import { MoreEntry } from "./MoreEntry";
 import { ProofLines } from "./ProofLines";
+import { PumpSwitch } from "./PumpSwitch";
 import { SeenEntry } from "./SeenEntry";
 import { SignOff, unseenOf } from "./SignOff";
 import { useDiagnosis } from "./useDiagnosis";
@@ -112,6 +113,7 @@ function Proof() {
             <option value="none">nothing, on the bench</option>
           </Choice>
         </Box>
+        {turnedBy(job).kind === "pump" ? <PumpSwitch /> : null}
         <ExpectedTable diagnosis={diagnosis} />
         <InstrumentsFold />
       </Box>
@@ -133,7 +135,7 @@ function Now({ diagnosis, onSeen }: { diagnosis: Diagnosis; onSeen: (seen: Provi
   const names = useNames();
   const { status, nextCheck, causes, lines } = diagnosis;
   const { weight, word } = STATUS[status];
-  const stops = lines.filter(({ verdict }) => verdict === "stop");
+  const stops = [...new Set(lines.flatMap(({ verdict, says }) => (verdict === "stop" ? [says] : [])))];
   const [first] = causes;
   const sound = causes.find(({ cause }) => cause === "as-planned")?.probability ?? 0;
   return (
@@ -165,8 +167,8 @@ function Now({ diagnosis, onSeen }: { diagnosis: Diagnosis; onSeen: (seen: Provi
         </Typography>
       ) : null}
       {status === "stop"
-        ? stops.map(({ observation, says }) => (
-            <Typography key={observation} sx={{ mt: 1 }}>
+        ? stops.map((says) => (
+            <Typography key={says} sx={{ mt: 1 }}>
               {says}
             </Typography>
           ))

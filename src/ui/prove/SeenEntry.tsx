@@ -2,10 +2,13 @@
 
 import Box from "@mui/material/Box";
 import type { NextCheck, ProvingObservation } from "@/core/proving";
+import { localDay } from "../parts/useLocalDay";
 import { askWords, HOW_WORDS, UNIT } from "./checkWords";
 import { FigureEntry } from "./FigureEntry";
 import { useSourceFor } from "./Instruments";
+import { InsulationEntry } from "./InsulationEntry";
 import { LiveFigure } from "./LiveFigure";
+import { PressureEntry } from "./PressureEntry";
 import { Touches } from "./Touches";
 import { useNames } from "./useNames";
 
@@ -59,6 +62,23 @@ export function SeenEntry({
           />
         </>
       );
+    case "pressure":
+      return <PressureEntry key={label} check={check} label={label} onSeen={onSeen} />;
+    case "insulation": {
+      const take = (value: number | "open") =>
+        onSeen({
+          what: "insulation",
+          on: localDay(new Date()),
+          lead: check.lead,
+          ...(value === "open" ? { megohms: LEAST_TOP_MEGOHMS, orMore: true } : { megohms: value }),
+        });
+      return (
+        <>
+          {source ? <LiveFigure source={source} check={check} onTake={take} /> : null}
+          <InsulationEntry key={label} check={check} label={label} onSeen={onSeen} />
+        </>
+      );
+    }
     case "start-amps":
       return (
         <Box>
@@ -90,9 +110,12 @@ export function SeenEntry({
   }
 }
 
+/** An insulation tester whose range ended reads at least this: the smallest end at 500 V (megohms). */
+const LEAST_TOP_MEGOHMS = 100;
+
 /** A figure as the observation of its check. */
 function figureSeen(
-  check: Exclude<NextCheck, { what: "starts" | "turn" | "start-amps" }>,
+  check: Exclude<NextCheck, { what: "starts" | "turn" | "start-amps" | "insulation" | "pressure" }>,
   value: number | "open",
 ): ProvingObservation | null {
   if (check.what === "ohms")

@@ -13,6 +13,8 @@ export const UNIT: Readonly<Partial<Record<ProvingObservation["what"], string>>>
   rpm: "rpm",
   ohms: "Ω",
   "capacitor-microfarads": "µF",
+  insulation: "MΩ",
+  pressure: "psi",
 };
 
 /** A kind of observation as a technician calls it. */
@@ -28,6 +30,8 @@ export const WHAT_WORDS: Readonly<Record<ProvingObservation["what"], string>> = 
   air: "Air",
   ohms: "Ohms, power off",
   "capacitor-microfarads": "µF, power off",
+  insulation: "Insulation, power off",
+  pressure: "Pump pressure",
   sign: "Smell, noise, trip",
 };
 
@@ -53,6 +57,12 @@ export const SIGN_WORDS = {
   click: "Click on coasting down",
   hunting: "Module still looks for its way",
   "silent-module": "Module silent",
+} as const;
+
+export const PRESSURE_WORDS = {
+  running: "while it runs",
+  "cut-in": "as the switch starts it",
+  "cut-out": "as the switch stops it",
 } as const;
 
 /** What is asked of the technician, as few words as the hand needs. */
@@ -81,6 +91,10 @@ export function askWords(
       return `Power off: ohms ${check.between.map(names.lead).join(" to ")}`;
     case "capacitor-microfarads":
       return `Power off, discharged: µF of the capacitor, ${check.at.toUpperCase()}`;
+    case "insulation":
+      return `Power off: insulation, ${names.lead(check.lead)} to the shell`;
+    case "pressure":
+      return `${names.call(check.call)}: pressure ${PRESSURE_WORDS[check.at]}`;
   }
 }
 
@@ -107,5 +121,9 @@ export function howWords({ what }: Pick<NextCheck, "what">): string {
       return "Locked off and proved dead. OL is an answer too.";
     case "capacitor-microfarads":
       return "Locked off, discharged, one lead off the capacitor.";
+    case "insulation":
+      return "500 V DC for a minute, boards and capacitors off; discharge the winding after it. Never reset twice.";
+    case "pressure":
+      return "Primed, off its gauge. A figure alone is psi; 2.9 bar is read too.";
   }
 }

@@ -21,7 +21,7 @@ const NOTHING: Diagnosed = { diagnosis: null, refused: "" };
 
 /** The diagnosis of a job's proof, in a worker. */
 export function useDiagnosis(): Proof {
-  const { job } = useJob("leads", "plates", "setInside", "proof");
+  const { job } = useJob("leads", "plates", "setInside", "proof", "capacitorTests");
   const answer = useAnswer();
   const wiring = useJobWiring();
   const question = useMemo(() => {

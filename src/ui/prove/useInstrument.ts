@@ -50,6 +50,7 @@ const PLAY: Readonly<Record<InstrumentKind, number>> = {
   microfarads: 0.01,
   rpm: 1,
   ohms: 0.1,
+  megohms: 0.1,
 };
 const PLAY_SHARE = 0.002;
 
