@@ -1,4 +1,4 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Locator, type Page, test } from "@playwright/test";
 import sharp from "sharp";
 import { v7 as uuid } from "uuid";
 import { type Network, ohmmeter, seededRandom } from "../../src/core/bench";
@@ -57,9 +57,41 @@ class Keys {
   }
 }
 
-/** Takes every reading that is asked for, at the field that has the focus and is in view. */
-async function readAsAsked(keys: Keys, motor: Network): Promise<void> {
-  const { page } = keys;
+/** The least that a thumb in a glove hits, pixels. */
+const LEAST_TARGET = 44;
+
+/** A thumb that counts its taps, on what is on the screen and large enough; what the phone's own keys write is not counted, their Enter is. */
+class Thumb {
+  tapped = 0;
+
+  constructor(readonly page: Page) {}
+
+  async tap(target: Locator): Promise<void> {
+    await expect(target).toBeInViewport();
+    // A field's frame takes the touch for it.
+    const height = await target.evaluate((one) =>
+      Math.round((one.closest(".MuiInputBase-root") ?? one).getBoundingClientRect().height),
+    );
+    expect(height).toBeGreaterThanOrEqual(LEAST_TARGET);
+    await target.tap();
+    this.tapped += 1;
+  }
+
+  /** Writes into the field that has the cursor, or into one that is tapped first. */
+  async write(field: Locator, text: string): Promise<void> {
+    if (!(await field.evaluate((one) => one === document.activeElement))) await this.tap(field);
+    await this.page.keyboard.type(text);
+    await this.page.keyboard.press("Enter");
+    this.tapped += 1;
+  }
+}
+
+/** Takes every reading that is asked for, at the field that is in view beside what is asked. */
+async function readAsAsked(
+  page: Page,
+  motor: Network,
+  enter: (field: Locator, shown: string) => Promise<void>,
+): Promise<void> {
   const meter = ohmmeter(motor, METER, seededRandom(4));
   const section = page.getByRole("region", { name: "Reading", exact: true });
   const field = page.getByLabel("Reading in ohms, or OL for open");
@@ -68,15 +100,20 @@ async function readAsAsked(keys: Keys, motor: Network): Promise<void> {
     const asked = (await section.locator("[aria-live]").allInnerTexts()).join(" ");
     if (!asked.startsWith("Touch")) break;
     await expect(field).toBeInViewport();
-    await expect(field).toBeFocused();
     const [a = "", b = ""] = [...asked.matchAll(/\b[A-Z]{2}(?:\/[A-Z]{2})?(?![A-Z])/g)].map(
       ([found]) => found,
     );
     const shown = /shell/.test(asked) ? null : meter(a, b);
-    await keys.type(shown && "ohms" in shown ? shown.ohms.toFixed(1) : "OL");
-    await keys.press("Enter");
+    await enter(field, shown && "ohms" in shown ? shown.ohms.toFixed(1) : "OL");
   }
 }
+
+/** By keyboard the cursor is where the reading goes. */
+const byKeys = (keys: Keys) => async (field: Locator, shown: string) => {
+  await expect(field).toBeFocused();
+  await keys.type(shown);
+  await keys.press("Enter");
+};
 
 const next = (page: Page) => page.getByRole("navigation", { name: "Next" }).getByRole("link");
 
@@ -102,13 +139,70 @@ test.describe("by thumb", () => {
     page,
   }) => {
     await page.goto("/", { waitUntil: "networkidle" });
-    await page.getByRole("button", { name: /Which capacitor/ }).tap();
-    await page.getByLabel("Capacitor there now, as printed").fill("35+5 MFD 370/440 VAC");
-    await page.getByLabel("Capacitor there now, as printed").press("Enter");
+    const thumb = new Thumb(page);
+    await thumb.tap(page.getByRole("button", { name: /Which capacitor/ }));
+    const there = page.getByLabel("Capacitor there now, as printed");
+    await expect(there).toBeVisible();
+    await thumb.write(there, "35+5 MFD 370/440 VAC");
     const like = page.getByRole("region", { name: "Like for like" });
-    await like.getByRole("button", { name: /^Take/ }).first().tap();
+    await thumb.tap(like.getByRole("button", { name: /^Take/ }).first());
     await expect(next(page)).toContainText("Does it run as it should");
     await expect(next(page)).toBeInViewport();
+    expect(thumb.tapped).toBeLessThanOrEqual(8);
+  });
+
+  test("a fan to its label in at most 30 taps, the next step on the screen at every step", async ({
+    page,
+  }) => {
+    await page.goto("/", { waitUntil: "networkidle" });
+    const thumb = new Thumb(page);
+    await thumb.tap(page.getByRole("button", { name: /Start with a motor/ }));
+    const row = page.getByLabel("Lead colors, in a row");
+    await expect(row).toBeVisible();
+    await thumb.write(row, "WH BK BN");
+    await readAsAsked(page, FAN, (field, shown) => thumb.write(field, shown));
+    const settles = page.getByRole("region", { name: "What settles it" });
+    if (await settles.isVisible())
+      await thumb.tap(settles.getByRole("button", { name: /^two windings joined inside/ }));
+    await expect(next(page)).toContainText("Where each lead goes");
+    await expect(next(page)).toBeInViewport();
+    await thumb.tap(page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /^Record/ }));
+    await expect(page).toHaveURL(/\/record$/);
+    await expect(page.getByRole("img", { name: /Label/ })).toContainText("COM (joint)");
+    expect(thumb.tapped).toBeLessThanOrEqual(30);
+  });
+
+  test("a motor of four leads in place of one of three: its plan is ready in at most 60 taps", async ({
+    page,
+  }) => {
+    await page.goto("/", { waitUntil: "networkidle" });
+    const thumb = new Thumb(page);
+    await thumb.tap(page.getByRole("button", { name: /Start with a motor/ }));
+    const row = page.getByLabel("Lead colors, in a row");
+    await expect(row).toBeVisible();
+    await thumb.write(row, "WH BK BN BN/WH");
+    await readAsAsked(page, FOUR_LEADS, (field, shown) => thumb.write(field, shown));
+    await expect(next(page)).toContainText("Where each lead goes");
+    await thumb.tap(next(page).first());
+    await expect(page).toHaveURL(/\/land$/);
+    const equipment = page.getByLabel("Equipment");
+    await thumb.tap(equipment);
+    await equipment.selectOption("condenser-dual");
+    thumb.tapped += 1;
+    await expect(next(page)).toContainText("The plate’s volts and µF");
+    await thumb.tap(next(page).first());
+    await expect(page).toHaveURL(/\/plate$/);
+    await thumb.write(
+      page.getByLabel(/The whole plate in one line/),
+      "1/4HP 1075RPM 208-230V 1.6A 5MFD 440V",
+    );
+    await expect(next(page)).toContainText("Where each lead goes");
+    await thumb.tap(next(page).first());
+    await expect(page.getByRole("region", { name: "Landing list" })).toContainText(
+      "5 µF, 440 V or higher on its FAN side",
+    );
+    await expect(page.getByRole("status").filter({ hasText: "Stop" })).toHaveCount(0);
+    expect(thumb.tapped).toBeLessThanOrEqual(60);
   });
 
   test("leads from a photo: a touch on white, then on each wire, each color confirmed", async ({ page }) => {
@@ -157,7 +251,7 @@ test("a fan to its label in at most 60 keys, the next step on the screen at ever
   await expect(page.getByLabel("Lead colors, in a row")).toBeFocused();
   await keys.type("WH BK BN");
   await keys.press("Enter");
-  await readAsAsked(keys, FAN);
+  await readAsAsked(page, FAN, byKeys(keys));
   // To the meter a lone main with a tap reads the same: its one question is under the verdict.
   const settles = page.getByRole("region", { name: "What settles it" });
   if (await settles.isVisible()) {
@@ -182,7 +276,7 @@ test("a motor of four leads in place of one of three: its plan is ready in at mo
   await expect(page.getByLabel("Lead colors, in a row")).toBeFocused();
   await keys.type("WH BK BN BN/WH");
   await keys.press("Enter");
-  await readAsAsked(keys, FOUR_LEADS);
+  await readAsAsked(page, FOUR_LEADS, byKeys(keys));
   await expect(next(page)).toContainText("Where each lead goes");
   await keys.press("Alt+7");
   await expect(page).toHaveURL(/\/land$/);
