@@ -107,7 +107,6 @@ const SHOWN_OTHERWISE: ReadonlySet<Cause> = new Set([
   "capacitor-wrong",
   "capacitor-halves-exchanged",
   "start-winding-open",
-  "start-contact-stays-open",
   "clamp-round-two",
   "clamp-turns",
 ]);
@@ -136,9 +135,11 @@ function runsAlike(
           JSON.stringify(other.observe({ what, ...asked(id) })),
       ) &&
       Math.abs(one.trueRpm(id) - other.trueRpm(id)) <= ALIKE_SPEEDS * other.trueRpm(id) &&
-      sortedAmps(one, id, leads).every((is, i) => {
-        const right = sortedAmps(other, id, leads)[i] ?? 0;
-        return Math.abs(is - right) <= ALIKE_AMPS * Math.max(is, right, 1e-3);
+      [false, true].every((atRest) => {
+        const right = sortedAmps(other, id, leads, atRest);
+        return sortedAmps(one, id, leads, atRest).every(
+          (is, i) => Math.abs(is - (right[i] ?? 0)) <= ALIKE_AMPS * Math.max(is, right[i] ?? 0, 1e-3),
+        );
       }),
   );
 }
@@ -148,8 +149,9 @@ function sortedAmps(
   machine: PoweredMachine,
   call: string,
   leads: readonly { readonly id: string }[],
+  atRest: boolean,
 ): number[] {
-  return leads.map(({ id }) => machine.trueAmps(call, id)).sort((a, b) => a - b);
+  return leads.map(({ id }) => machine.trueAmps(call, id, atRest)).sort((a, b) => a - b);
 }
 
 function plansOf(

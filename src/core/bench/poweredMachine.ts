@@ -34,8 +34,8 @@ export interface PoweredMachine {
   readonly calls: readonly string[];
   /** Answers a check as its instrument, or the eye, would; null where nobody could make it. */
   readonly observe: (check: NextCheck) => ProvingObservation | null;
-  /** True amps on a lead under a call, for the bench to hold intervals against. */
-  readonly trueAmps: (call: string, lead: string) => number;
+  /** True amps on a lead under a call as it runs, or at power, for the bench to hold intervals against. */
+  readonly trueAmps: (call: string, lead: string, atRest?: boolean) => number;
   /** True speed under a call. */
   readonly trueRpm: (call: string) => number;
   /** True amps in a winding under a call. */
@@ -188,7 +188,8 @@ export function poweredMachine(
   return {
     fault,
     calls: statesOf(plan.compartment).map(({ id }) => id),
-    trueAmps: (call, lead) => ampsOf(run(call), run(call).solution, lead),
+    trueAmps: (call, lead, atRest = false) =>
+      ampsOf(run(call), atRest ? run(call).rest : run(call).solution, lead),
     trueRpm: (call) => run(call).rpm,
     coilAmps: (call, coil) => abs(run(call).solution?.branches.get(coil)?.amps ?? ZERO),
     opened: (call) => run(call).open,

@@ -18,7 +18,7 @@ import { ANY_TOLD, toldLog } from "./toldChance";
 export interface Believed {
   readonly suspect: Suspect;
   readonly probability: number;
-  readonly posterior: Pick<Conditioned, "mean" | "covariance">;
+  readonly posterior: Pick<Conditioned, "mean" | "covariance" | "squared">;
 }
 
 /** All suspects, likeliest first, and what none of them explains. */

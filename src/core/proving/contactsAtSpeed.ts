@@ -36,3 +36,17 @@ export function contactsAtSpeedLog(
   });
   return against ? STAYS_IN : 0;
 }
+
+/** Of the field's speed, under which start gear may rightly be in: nothing says then that its contact is at fault. */
+const RIGHTLY_IN = 0.75;
+
+/** Whether the speed that was read is one at which a sound contact is still closed. */
+export function isBelowOpening(
+  made: ProvingCase,
+  figures: readonly { readonly reading: Reading; readonly value: number }[],
+): boolean {
+  const { poles, hertz } = made.fitted.rating;
+  return figures.some(
+    ({ reading, value }) => reading.what === "rpm" && value < RIGHTLY_IN * synchronousRpm(poles, hertz),
+  );
+}

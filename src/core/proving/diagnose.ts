@@ -1,6 +1,7 @@
 import { faultsOf, type Refused, refused } from "../quantity/fault";
 import { asked, chosenCheck, TELLS_LEAST, TELLS_LEAST_NEAR_GOOD } from "./askedCheck";
-import { type Belief, beliefOf } from "./belief";
+import { type Belief, type Believed, beliefOf } from "./belief";
+import { isBelowOpening } from "./contactsAtSpeed";
 import type { Diagnosis, ProvingLine, RankedCause } from "./diagnosis";
 import { isUntold, unreadEvidence } from "./directEvidence";
 import { EXPECTED_RATE, expectedOf } from "./expected";
@@ -71,8 +72,13 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
     const seen = observations[observation];
     return verdict !== "good" && standing.has(observation) && seen !== undefined && LIMITED.has(seen.what);
   });
-  const outside = limited || off;
+  const believedSound = belief.believed.find(({ suspect }) => suspect.cause === "as-planned");
+  const outside =
+    limited || off || (believedSound !== undefined && fitsPoorly(believedSound, figures.length));
   const evidence = direct.filter(canBe);
+  // What keeps a motor slow keeps its start contact in as well.
+  const rightlyIn =
+    likeliest?.cause === "start-contact-stays-closed" && isBelowOpening(made, belief.standing.figures);
   const status = statusOf({
     causes,
     sound,
@@ -80,8 +86,9 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
     telling: telling || evidence.length > 0,
     missing: missing.length,
     outside,
-    evidence:
-      evidence.length > 0
+    evidence: rightlyIn
+      ? "cannot-tell"
+      : evidence.length > 0
         ? "to-be-read"
         : direct.length > 0 || (likeliest !== undefined && isUntold(made, sight, likeliest))
           ? "out-of-reach"
@@ -92,7 +99,6 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
     status === "needs-check" || status === "stop"
       ? asked(made, tripped ?? evidence[0] ?? chosenCheck(made, belief, checks, missing, least), nameOf)
       : null;
-  const believedSound = belief.believed.find(({ suspect }) => suspect.cause === "as-planned");
   return {
     ok: true,
     format: "odd-lead/diagnosis@1",
@@ -105,6 +111,17 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
     findings: findingsOf(made, lines, standing, observations.length, unseen, nameOf),
   };
 }
+
+/**
+ * Whether the figures lie farther from what a machine gives than they should, all together: what is open is held wide, so
+ * few sound motors come near it. Whatever the others on the list make of them, good it is not called then.
+ */
+function fitsPoorly({ posterior: { squared } }: Believed, figures: number): boolean {
+  return squared > figures + POORLY * Math.sqrt(2 * figures);
+}
+
+/** Standard deviations over the mean of that distance squared, which has a χ² distribution (as many degrees as figures). */
+const POORLY = 0.9;
 
 /** Lines that are held against a limit of their own; no model outweighs it. */
 const LIMITED: ReadonlySet<string> = new Set(["turn", "sign"]);
@@ -175,12 +192,13 @@ function statusOf({
   /** The supply or the turn lies outside of its limit, or a figure of what is expected, whatever the model makes of it. */
   readonly outside: boolean;
   /** What shows the likeliest cause itself. */
-  readonly evidence: "read" | "to-be-read" | "out-of-reach";
+  readonly evidence: "read" | "to-be-read" | "out-of-reach" | "cannot-tell";
 }): Diagnosis["status"] {
   const [first] = causes;
   const isNamed = first !== undefined && first.cause !== "as-planned" && first.cause !== "unknown";
   const foundAt = evidence === "out-of-reach" ? FOUND_UNSEEN : FOUND;
-  if (isNamed && evidence !== "to-be-read" && first.probability >= foundAt) return "found";
+  if (isNamed && (evidence === "read" || evidence === "out-of-reach") && first.probability >= foundAt)
+    return "found";
   if (stopped) return "stop";
   if (missing > 0) return "needs-check";
   if (sound >= GOOD && !telling) return outside ? "open-question" : "good";

@@ -37,9 +37,11 @@ export function unreadEvidence(
   const pairs = terminals.flatMap((one, i) => terminals.slice(i + 1).map((other) => [one, other] as const));
   const volts = (between: readonly [string, string]): Reading => ({ what: "supply-volts", call, between });
   const supply = pairs.slice(0, 1).map(volts);
-  const microfarads = made.capacitors
-    .filter(({ serves }) => serves)
-    .map((capacitor): Reading => ({ what: "capacitor-microfarads", at: capacitor.at }));
+  const serving = made.capacitors.filter(({ serves }) => serves);
+  const microfaradsOf = (of: typeof serving) =>
+    of.map(({ at: place }): Reading => ({ what: "capacitor-microfarads", at: place }));
+  const microfarads = microfaradsOf(serving);
+  const startCapacitors = microfaradsOf(serving.filter(({ start }) => start));
   const speed: Reading[] = standsStill(standing, call) ? [] : [{ what: "rpm", call }];
   switch (cause) {
     case "supply-low":
@@ -98,7 +100,11 @@ export function unreadEvidence(
         ...unread(startAmps(made, sight, call)).slice(0, 1),
       ];
     case "turn-reversed":
-      return [...unread(lineAmps(made, sight, call).slice(0, 2)), ...(odd ? unread(microfarads) : [])];
+      // A start capacitor that is shorted turns some motors over as well, and no swap of leads mends that.
+      return [
+        ...unread(lineAmps(made, sight, call).slice(0, 2)),
+        ...unread(odd ? microfarads : startCapacitors),
+      ];
     case "leads-exchanged":
     case "lead-off":
     case "wrong-terminal":

@@ -12,6 +12,8 @@ export interface Row {
 /** What measured figures make of unknowns that were standard normal before. */
 export interface Conditioned {
   readonly logLikelihood: number;
+  /** Mahalanobis' distance of the rows from what was expected, squared: about as many as there are rows. */
+  readonly squared: number;
   readonly mean: readonly number[];
   readonly covariance: Matrix;
 }
@@ -25,6 +27,7 @@ export function conditioned(rows: readonly Row[], unknowns: number): Conditioned
   if (n === 0)
     return {
       logLikelihood: 0,
+      squared: 0,
       mean: Array.from({ length: unknowns }, () => 0),
       covariance: Matrix.eye(unknowns),
     };
@@ -37,9 +40,11 @@ export function conditioned(rows: readonly Row[], unknowns: number): Conditioned
   const factor = new CholeskyDecomposition(spread);
   const weighed = factor.solve(off);
   const logDeterminant = factor.lowerTriangularMatrix.diagonal().reduce((sum, d) => sum + 2 * Math.log(d), 0);
+  const squared = off.dot(weighed);
   const gain = slopes.transpose();
   return {
-    logLikelihood: -0.5 * (n * Math.log(2 * Math.PI) + logDeterminant + off.dot(weighed)),
+    logLikelihood: -0.5 * (n * Math.log(2 * Math.PI) + logDeterminant + squared),
+    squared,
     mean: gain.mmul(weighed).to1DArray(),
     covariance: Matrix.sub(Matrix.eye(unknowns), gain.mmul(solve(spread, slopes))),
   };

@@ -1,6 +1,6 @@
 import { feedingOf } from "../machine/feedingOf";
 import type { Belief } from "./belief";
-import { ampsIn, carriesLine, lineLeads } from "./callRun";
+import { ampsIn, carriesLine, LIVE_SHARE, lineLeads } from "./callRun";
 import { lineAmps } from "./liveAmps";
 import { type Check, standsStill } from "./nextCheck";
 import type { ProvingCall, ProvingCase } from "./provingCase";
@@ -11,7 +11,7 @@ import { AS_PLANNED } from "./suspects";
 
 /**
  * What no proof goes without and nobody has seen yet: the supply under load, of every call its amps and its turn, of a
- * three-phase motor all three, and each of its capacitors.
+ * three-phase motor all three, of halves side by side each, and each of its capacitors.
  *
  * @param odd whether some figure is unlike the plan's: what then passes for a motor built otherwise may be two taps
  *   changed over, so every call's speed is read as well.
@@ -26,6 +26,7 @@ export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief
   return [
     ...made.calls.flatMap((call) => callChecks(made, sight, call, standing, read)),
     ...pumpChecks(made, standing),
+    ...halfChecks(made, sight, read),
     ...capacitorChecks(made, standing, read),
     ...(odd ? oddChecks(made, sight, standing).filter((reading) => !read.has(readingKey(reading))) : []),
     ...(first
@@ -62,6 +63,29 @@ function capacitorChecks(
     .filter(({ at }) => !(atWork(at, "capacitor-amps") && atWork(at, "capacitor-volts")))
     .map(({ at }): Reading => ({ what: "capacitor-microfarads", at }))
     .filter((reading) => !read.has(readingKey(reading)));
+}
+
+/** Of the greatest amps of any lead, what a lead of one of two halves side by side carries at the most. */
+const HALF_CARRIES = 0.8;
+
+/** Halves side by side: each has its own lead clamped once, since a motor runs on one of them nearly as on both. */
+function halfChecks(made: ProvingCase, sight: Sight, read: ReadonlySet<string>): Check[] {
+  const [first] = made.calls;
+  const run = first && sight.run(AS_PLANNED, first.state.id);
+  if (!first || !run || feedingOf(made.motor).phases === 3) return [];
+  const amps = (lead: string) => ampsIn(run, run.point.solution, lead) ?? 0;
+  const most = Math.max(...made.motor.leads.map(({ id }) => amps(id)));
+  return made.motor.coils
+    .filter(({ winding }) => winding === "half")
+    .flatMap(({ from, to }): Reading[] => {
+      const own = made.motor.leads
+        .filter(({ junction }) => junction === from || junction === to)
+        .map(({ id }) => id)
+        .filter((id) => amps(id) > LIVE_SHARE * most && amps(id) < HALF_CARRIES * most)
+        .map((lead): Reading => ({ what: "line-amps", call: first.state.id, lead }));
+      const isRead = own.some((reading) => read.has(readingKey(reading)));
+      return isRead ? [] : own.slice(0, 1);
+    });
 }
 
 /** A pump whose switch is known is read as it starts and as it stops: its pressure, amps and prime hang together. */

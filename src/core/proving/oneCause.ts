@@ -146,7 +146,7 @@ function isCarried(made: ProvingCase, sight: Sight, one: Believed): boolean {
 }
 
 /** Slip beside the planned one, within which a motor has to turn about what it was made for. */
-const SLIP_CARRIED = { least: 0.65, most: 1.4 } as const;
+const SLIP_CARRIED = { least: 0.7, most: 1.4 } as const;
 
 function isNearSpeed(
   made: ProvingCase,
