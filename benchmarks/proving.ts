@@ -1,7 +1,7 @@
 import { type LedProof, ledProof, type Outcome, outcomeOf, seededRandom } from "../src/core/bench";
 
 const SEED = 20_262;
-const MACHINES = 400;
+const MACHINES = 1200;
 const SOUND_SHARE = 0.4;
 /** Where claims are held against what came of them. */
 const BINS = 10;

@@ -1,7 +1,7 @@
 import { feedingOf } from "../machine/feedingOf";
 import type { Belief } from "./belief";
 import { ampsIn, carriesLine, LIVE_SHARE, lineLeads } from "./callRun";
-import { lineAmps } from "./liveAmps";
+import { lineAmps, startAmps } from "./liveAmps";
 import { type Check, standsStill } from "./nextCheck";
 import type { ProvingCall, ProvingCase } from "./provingCase";
 import { type Reading, readingKey } from "./reading";
@@ -11,7 +11,8 @@ import { AS_PLANNED } from "./suspects";
 
 /**
  * What no proof goes without and nobody has seen yet: the supply under load, of every call its amps and its turn, of a
- * three-phase motor all three, of halves side by side each, and each of its capacitors.
+ * three-phase motor all three, of halves side by side each, the lead that start gear has cut out, and each of its
+ * capacitors.
  *
  * @param odd whether some figure is unlike the plan's: what then passes for a motor built otherwise may be two taps
  *   changed over, so every call's speed is read as well.
@@ -27,6 +28,7 @@ export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief
     ...made.calls.flatMap((call) => callChecks(made, sight, call, standing, read)),
     ...pumpChecks(made, standing),
     ...halfChecks(made, sight, read),
+    ...startGearChecks(made, sight, standing, read),
     ...capacitorChecks(made, standing, read),
     ...(odd ? oddChecks(made, sight, standing).filter((reading) => !read.has(readingKey(reading))) : []),
     ...(first
@@ -63,6 +65,20 @@ function capacitorChecks(
     .filter(({ at }) => !(atWork(at, "capacitor-amps") && atWork(at, "capacitor-volts")))
     .map(({ at }): Reading => ({ what: "capacitor-microfarads", at }))
     .filter((reading) => !read.has(readingKey(reading)));
+}
+
+/** Start gear that has cut out: its lead is clamped once while it runs, since amps there mean a contact that never opens. */
+function startGearChecks(
+  made: ProvingCase,
+  sight: Sight,
+  standing: Belief["standing"],
+  read: ReadonlySet<string>,
+): Check[] {
+  const [first] = made.calls;
+  if (!first || standsStill(standing, first.state.id)) return [];
+  if ((sight.run(AS_PLANNED, first.state.id)?.made.contacts.length ?? 0) === 0) return [];
+  const cutOut = startAmps(made, sight, first.state.id);
+  return cutOut.some((reading) => read.has(readingKey(reading))) ? [] : cutOut.slice(0, 1);
 }
 
 /** Of the greatest amps of any lead, what a lead of one of two halves side by side carries at the most. */
