@@ -115,6 +115,18 @@ const byKeys = (keys: Keys) => async (field: Locator, shown: string) => {
   await keys.press("Enter");
 };
 
+/** From the first page to the last reading, by thumb. */
+async function probedByThumb(page: Page, colors: string, motor: Network): Promise<Thumb> {
+  await page.goto("/", { waitUntil: "networkidle" });
+  const thumb = new Thumb(page);
+  await thumb.tap(page.getByRole("button", { name: /Start with a motor/ }));
+  const row = page.getByLabel("Lead colors, in a row");
+  await expect(row).toBeVisible();
+  await thumb.write(row, colors);
+  await readAsAsked(page, motor, (field, shown) => thumb.write(field, shown));
+  return thumb;
+}
+
 const next = (page: Page) => page.getByRole("navigation", { name: "Next" }).getByRole("link");
 
 test("which capacitor: the old label to what is on the truck in at most 20 keys", async ({ page }) => {
@@ -154,13 +166,7 @@ test.describe("by thumb", () => {
   test("a fan to its label in at most 30 taps, the next step on the screen at every step", async ({
     page,
   }) => {
-    await page.goto("/", { waitUntil: "networkidle" });
-    const thumb = new Thumb(page);
-    await thumb.tap(page.getByRole("button", { name: /Start with a motor/ }));
-    const row = page.getByLabel("Lead colors, in a row");
-    await expect(row).toBeVisible();
-    await thumb.write(row, "WH BK BN");
-    await readAsAsked(page, FAN, (field, shown) => thumb.write(field, shown));
+    const thumb = await probedByThumb(page, "WH BK BN", FAN);
     const settles = page.getByRole("region", { name: "What settles it" });
     if (await settles.isVisible())
       await thumb.tap(settles.getByRole("button", { name: /^two windings joined inside/ }));
@@ -175,13 +181,7 @@ test.describe("by thumb", () => {
   test("a motor of four leads in place of one of three: its plan is ready in at most 60 taps", async ({
     page,
   }) => {
-    await page.goto("/", { waitUntil: "networkidle" });
-    const thumb = new Thumb(page);
-    await thumb.tap(page.getByRole("button", { name: /Start with a motor/ }));
-    const row = page.getByLabel("Lead colors, in a row");
-    await expect(row).toBeVisible();
-    await thumb.write(row, "WH BK BN BN/WH");
-    await readAsAsked(page, FOUR_LEADS, (field, shown) => thumb.write(field, shown));
+    const thumb = await probedByThumb(page, "WH BK BN BN/WH", FOUR_LEADS);
     await expect(next(page)).toContainText("Where each lead goes");
     await thumb.tap(next(page).first());
     await expect(page).toHaveURL(/\/land$/);

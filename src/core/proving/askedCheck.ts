@@ -2,18 +2,13 @@ import type { Belief } from "./belief";
 import type { NextCheck } from "./diagnosis";
 import type { NameOf } from "./judging";
 import { type Check, powerOf, type WeighedCheck } from "./nextCheck";
+import { PRESSURE_WORDS } from "./observation";
 import type { ProvingCase } from "./provingCase";
 
 /** Less than this a check tells nothing, nats. */
 export const TELLS_LEAST = 0.0012;
 /** The same where little is wanting until all is good. */
 export const TELLS_LEAST_NEAR_GOOD = 0.0002;
-
-const PRESSURE_WORDS = {
-  running: "while it runs",
-  "cut-in": "as its switch starts it",
-  "cut-out": "as its switch stops it",
-} as const;
 
 /** The check to make next: the bump first, then what tells most for its effort, then what no proof goes without. */
 export function chosenCheck(

@@ -3,9 +3,9 @@ import { abs, ZERO } from "../machine/complex";
 import type { FittedMotor } from "../machine/fitMotor";
 import { solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
-import type { Compartment, Device } from "../wiring/compartment";
 import type { WiringPlan } from "../wiring/plan";
 import { type EquipmentState, hungMotor, stateCircuit } from "../wiring/stateCircuit";
+import { calledBy, lastOf, toldApart } from "./capacitorNames";
 
 /** A capacitor that can be measured there. */
 export interface CapacitorPlace {
@@ -55,34 +55,7 @@ export function capacitorsInCircuit({ plan, motor, fitted, states }: Wired): Cap
     const { device, part } = found;
     return { ...own, at: calledBy(device, part), volts: part.volts, start: part.start === true };
   });
-  return unlike(named);
-}
-
-/** The capacitors of the equipment as a technician calls them: "fan", "herm", "run", "start"; two of one name by their ids. */
-export function namedCapacitors({
-  devices,
-}: Compartment): Pick<CapacitorPlace, "id" | "at" | "microfarads">[] {
-  const named = devices.flatMap((device) =>
-    device.parts.flatMap((part) =>
-      part.kind === "capacitor"
-        ? [{ id: part.id, at: calledBy(device, part), microfarads: part.microfarads }]
-        : [],
-    ),
-  );
-  return unlike(named);
-}
-
-type CapacitorPart = Extract<Device["parts"][number], { kind: "capacitor" }>;
-
-function calledBy({ parts }: Device, { to, start }: CapacitorPart): string {
-  if (parts.filter(({ kind }) => kind === "capacitor").length > 1) return lastOf(to).toLowerCase();
-  return start === true ? "start" : "run";
-}
-
-function unlike<One extends { readonly id: string; readonly at: string }>(named: readonly One[]): One[] {
-  return named.map((one) =>
-    named.filter(({ at }) => at === one.at).length > 1 ? { ...one, at: one.id } : one,
-  );
+  return toldApart(named);
 }
 
 /** The capacitor that a hand or a program means; null where there is none of that name. */
@@ -109,7 +82,3 @@ export function capacitorAt(
 
 /** Of the plate's amps, what flows at rest in a capacitor that the motor starts by. */
 const SERVES_SHARE = 0.02;
-
-function lastOf(id: string): string {
-  return id.split(".").at(-1) ?? id;
-}

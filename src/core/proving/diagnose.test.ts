@@ -537,6 +537,14 @@ describe("a pump that nobody sees turn", () => {
     expect([...asked].sort()).toEqual(["cut-in", "cut-out"]);
     expect(fan(seen, { load, without: ["capacitor-volts", "ohms"] }).status).toBe("good");
     expect(fan([], { load: { kind: "pump" } }).nextCheck?.what).toBe("starts");
+    // Nor is it good beside a pressure that is not, or insulation in doubt, however sound the motor runs.
+    const beside = (one: ProvingObservation) =>
+      fan([...seen, one], { load, without: ["capacitor-volts", "ohms"] }).status;
+    expect(beside({ what: "pressure", call, kilopascals: 240, at: "running", way: "as-wired" })).not.toBe(
+      "good",
+    );
+    expect(beside({ what: "insulation", lead: "BK", megohms: 3 })).not.toBe("good");
+    expect(beside({ what: "insulation", lead: "BK", megohms: 300 })).toBe("good");
   });
 });
 

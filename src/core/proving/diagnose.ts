@@ -124,7 +124,7 @@ function fitsPoorly({ posterior: { squared } }: Believed, figures: number): bool
 const POORLY = 0.9;
 
 /** Lines that are held against a limit of their own; no model outweighs it. */
-const LIMITED: ReadonlySet<string> = new Set(["turn", "sign"]);
+const LIMITED: ReadonlySet<string> = new Set(["turn", "sign", "insulation", "pressure"]);
 
 /** What was read narrows what is expected while the plan is likelier than this. */
 const NARROWS = 0.3;

@@ -7,7 +7,8 @@ export {
   type SpeedForecastByAir,
   speedsByRise,
 } from "./airflow";
-export { type CapacitorPlace, capacitorsInCircuit, namedCapacitors } from "./capacitorsInCircuit";
+export { namedCapacitors } from "./capacitorNames";
+export { type CapacitorPlace, capacitorsInCircuit } from "./capacitorsInCircuit";
 export { CAUSES, type Cause } from "./causes";
 export { CHECK_UP, CONTROL_PAIR, checkUp } from "./checkUp";
 export { diagnose } from "./diagnose";
@@ -22,6 +23,14 @@ export {
 } from "./diagnosis";
 export { INSTRUMENT_KINDS, type InstrumentKind, instrumentFor } from "./instrumentFor";
 export { stopAmps } from "./limits";
-export { AIRS, needsPower, observation, type ProvingObservation, SIGNS, STARTS } from "./observation";
+export {
+  AIRS,
+  needsPower,
+  observation,
+  PRESSURE_WORDS,
+  type ProvingObservation,
+  SIGNS,
+  STARTS,
+} from "./observation";
 export { type ProvingSheet, type ProvingSheetInput, provingSheet } from "./provingSheet";
 export { DEAD_VOLTS, type SafeStep, safeSteps } from "./safeSteps";

@@ -29,6 +29,12 @@ export const STARTS = ["itself", "hums", "stops-again", "not-at-all"] as const;
 export const AIRS = ["free", "blocked", "open"] as const;
 /** When a pump's pressure is read: as its switch starts it, as its switch stops it, or while it runs. */
 export const PRESSURE_AT = ["running", "cut-in", "cut-out"] as const;
+/** The same as it is said. */
+export const PRESSURE_WORDS: Readonly<Record<(typeof PRESSURE_AT)[number], string>> = {
+  running: "while it runs",
+  "cut-in": "as its switch starts it",
+  "cut-out": "as its switch stops it",
+};
 /** A pump that nobody sees turn is tried both ways: as it is wired, and with its one change made. */
 export const PRESSURE_WAYS = ["as-wired", "changed"] as const;
 /** What eye, ear, nose and hand tell. */

@@ -1,4 +1,4 @@
-import { namedCapacitors } from "../proving/capacitorsInCircuit";
+import { namedCapacitors } from "../proving/capacitorNames";
 import type { ProvingObservation } from "../proving/observation";
 import { parseCapacitor } from "../quantity/capacitance";
 import type { WiringPlan } from "../wiring/plan";

@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import demoJobs from "../../server/demo/jobs.json";
+import { diagnose } from "../proving";
 import { checkPlan } from "../wiring/check/check";
 import { checked } from "./checked";
 import { checkQuestion } from "./checkQuestion";
@@ -7,6 +8,7 @@ import type { Fact } from "./facts";
 import { identified } from "./identified";
 import { deriveJob } from "./job";
 import { opening } from "./opening";
+import { provingSheetOf } from "./provingSheetOf";
 import { identifyQuestion, wiringQuestion } from "./questions";
 import { wired } from "./wired";
 
@@ -35,3 +37,19 @@ describe.each(jobs.map(({ demo, facts }) => [demo, facts] as const))(
     });
   },
 );
+
+describe("a demo job that is signed off", () => {
+  const signed = jobs.filter(({ facts }) => deriveJob(facts).proof.signed);
+
+  it("there are several, two of them with a fault that was found and mended", () => {
+    expect(signed.length).toBeGreaterThan(3);
+    const mended = signed.filter(({ facts }) => deriveJob(facts).proof.rounds.length > 0);
+    expect(mended.length).toBeGreaterThanOrEqual(2);
+  });
+
+  it.each(signed.map(({ demo, facts }) => [demo, facts] as const))("%s is proved good", (_, facts) => {
+    const made = opening(facts);
+    const sheet = provingSheetOf(deriveJob(facts), made.identified.value, made.wired.value);
+    expect(diagnose(sheet)).toMatchObject({ ok: true, status: "good", nextCheck: null });
+  });
+});

@@ -3,10 +3,9 @@
 import Box from "@mui/material/Box";
 import { useState } from "react";
 import { parsePressure } from "@/core";
-import type { NextCheck, ProvingObservation } from "@/core/proving";
+import { type NextCheck, PRESSURE_WORDS, type ProvingObservation } from "@/core/proving";
 import { Choice } from "../parts/Choice";
 import { BigEntry } from "./BigEntry";
-import { PRESSURE_WORDS } from "./checkWords";
 
 type Pressure = Extract<ProvingObservation, { what: "pressure" }>;
 

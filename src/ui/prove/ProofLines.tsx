@@ -4,11 +4,11 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { formatPressure } from "@/core";
-import type { ProvingLine, ProvingObservation } from "@/core/proving";
+import { PRESSURE_WORDS, type ProvingLine, type ProvingObservation } from "@/core/proving";
 import { useJob } from "../job/JobContext";
 import { LocalDay } from "../parts/LocalDay";
 import { Mark } from "../parts/Verdict";
-import { HOW_WORDS, PRESSURE_WORDS, SIGN_WORDS, UNIT } from "./checkWords";
+import { HOW_WORDS, SIGN_WORDS, UNIT } from "./checkWords";
 import { useNames } from "./useNames";
 
 /** Every line of the proof in the order it was made, each with its verdict, its limit and why. */

@@ -1,4 +1,4 @@
-import type { NextCheck, ProvingObservation } from "@/core/proving";
+import { type NextCheck, PRESSURE_WORDS, type ProvingObservation } from "@/core/proving";
 
 /** A check that can be entered: what is asked for, or chosen by hand. */
 export type EnteredCheck = Exclude<ProvingObservation, { what: "air" | "sign" }>["what"];
@@ -57,12 +57,6 @@ export const SIGN_WORDS = {
   click: "Click on coasting down",
   hunting: "Module still looks for its way",
   "silent-module": "Module silent",
-} as const;
-
-export const PRESSURE_WORDS = {
-  running: "while it runs",
-  "cut-in": "as the switch starts it",
-  "cut-out": "as the switch stops it",
 } as const;
 
 /** What is asked of the technician, as few words as the hand needs. */
