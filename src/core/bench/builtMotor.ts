@@ -36,10 +36,12 @@ const DRAWN = {
   slip: [0.025, 0.12],
   turns: [0.9, 1.8],
 } as const;
-const MOST_DRAWS = 400;
+const MOST_DRAWS = 3000;
 /** A motor that a maker would sell: torque at rest and at its best beside the rated one. */
 const LEAST_PULL = { ring: 0.15, "run-capacitor": 0.25, "shaft-switch": 1.1, lines: 1.1 } as const;
 const LEAST_BEST = 1.5;
+/** Of the volt-amperes it takes what its shaft gives, watts: shaded poles are the poorest. Under this load and drag are nothing beside its losses. */
+const LEAST_USE = { ring: 0.08, "run-capacitor": 0.2, "shaft-switch": 0.2, lines: 0.3 } as const;
 
 /**
  * @param volts between lines, at the high setting of a motor with two.
@@ -129,6 +131,7 @@ function drawn(
   const rpm = ((1 - slip) * 120 * hertz) / poles;
   const amps = abs(run.branches.get("line-1")?.amps ?? ZERO);
   const watts = ratedNm * (1 - slip) * synchronousRadians(poles, hertz);
+  if (watts < LEAST_USE[kind] * volts * amps * (phases === 3 ? Math.sqrt(3) : 1)) return null;
   const load = { kind: "fan" as const, newtonMetres: ratedNm, atRpm: rpm };
   const point = operatingPoint(fed.machine, load, fed.contacts);
   if (point?.outcome !== "runs" || Math.abs(point.rpm / rpm - 1) > 0.02) return null;
