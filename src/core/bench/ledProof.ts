@@ -64,7 +64,7 @@ function drawn(random: Random, sound: number, now: () => number, wanted?: Cause)
   const needed = random() < 0.7 ? ("cw-lead-end" as const) : null;
   const turn = { needed, neededBy: "the blade", asDrawn: needed && random() < 0.5 ? needed : null };
   const plan = { ...attacked.plan, turn };
-  const sheet = sheetOf({ ...attacked, plan }, random);
+  const sheet = sheetOfPlan({ ...attacked, plan }, random);
   const opened = provingCase(provingSheet.parse(sheet));
   if (!opened.ok) return null;
   const { motor, fitted, calls } = opened.case;
@@ -184,7 +184,8 @@ function overVolts(
   );
 }
 
-function sheetOf({ plan, built }: AttackedPlan, random: Random): ProvingSheetInput {
+/** What somebody would know of a plan and its motor before power: the plate with its error, the ohms as they were read. */
+export function sheetOfPlan({ plan, built }: AttackedPlan, random: Random): ProvingSheetInput {
   const { plate, known, leads } = built;
   const off = () => 1 + (2 * random() - 1) * PLATE_ERROR;
   return {

@@ -1,9 +1,8 @@
 import { faultsOf, type Refused, refused } from "../quantity/fault";
 import { asked, chosenCheck, TELLS_LEAST, TELLS_LEAST_NEAR_GOOD } from "./askedCheck";
-import { type Belief, type Believed, beliefOf } from "./belief";
-import { isBelowOpening } from "./contactsAtSpeed";
-import type { Diagnosis, ProvingLine, RankedCause } from "./diagnosis";
-import { isUntold, unreadEvidence } from "./directEvidence";
+import { type Belief, beliefOf } from "./belief";
+import type { Diagnosis, ProvingLine } from "./diagnosis";
+import { evidenceOf } from "./evidence";
 import { EXPECTED_RATE, expectedOf } from "./expected";
 import { conditioned } from "./gaussian";
 import { insulationWanted } from "./insulationWanted";
@@ -12,15 +11,15 @@ import { isUnlikePlanned, liesOutside, lineVerdicts } from "./lineVerdicts";
 import { notYetSeen } from "./mustSee";
 import { type Check, checksOf, powerOf } from "./nextCheck";
 import { grouped, LISTED, withoutHarmless } from "./oneCause";
+import { fitsPoorly } from "./poorFit";
 import { type ProvingCase, provingCase } from "./provingCase";
 import { type ProvingSheet, provingSheet } from "./provingSheet";
 import { rankedCause, unknownCause } from "./rankedCause";
 import { type Sight, sightOf } from "./sight";
-import { FOUND, GOOD, NEARLY_GOOD } from "./statusLimits";
+import { statusOf } from "./status";
+import { GOOD, NEARLY_GOOD } from "./statusLimits";
 import { AS_PLANNED } from "./suspects";
 
-/** Found where what shows the cause itself may not be read: with the power off for good, or no such instrument there. */
-const FOUND_UNSEEN = 0.98;
 /**
  * What is the matter, if anything, with a motor under power: every cause as a change of the machine that planned the
  * wiring, run and held against what was seen. Posterior over causes by linear Gaussian weighing of figures (in
@@ -54,50 +53,41 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
   causes.sort((a, b) => b.probability - a.probability);
   const without = new Set<string>(sheet.without);
   const canBe = (check: Check) => !without.has(check.what) && (!stopped || powerOf(check) === "off");
-  const checks = checksOf(made, sight, belief).filter(({ check }) => canBe(check));
   const sound = groups.find(({ cause }) => cause === "as-planned")?.probability ?? 0;
+  const again = lines.some(({ verdict, observation }) => verdict !== "good" && standing.has(observation));
+  // Good is near, or a line says to look again: what little a check tells may be what is wanting.
+  const closely = sound > NEARLY_GOOD && (sound < GOOD || again);
+  const checks = checksOf(made, sight, belief, closely).filter(({ check }) => canBe(check));
   const odd = belief.standing.figures.some((figure) => isUnlikePlanned(judging, figure));
   const off = belief.standing.figures.some((figure) => liesOutside(judging, figure));
   const missing = notYetSeen(made, sight, belief, odd).filter(canBe);
-  const [likeliest] = groups;
-  const direct =
-    likeliest && likeliest.probability >= FOUND
-      ? unreadEvidence(made, sight, belief, likeliest, odd || off)
-      : [];
+  const evidence = evidenceOf({ made, sight, belief, odd: odd || off, canBe }, groups[0]);
   const unseen = made.calls.filter(({ state }) => !callSeen(belief, state.id));
-  // Good is near: what little a check tells may be what is wanting.
-  const least = sound > NEARLY_GOOD && sound < GOOD ? TELLS_LEAST_NEAR_GOOD : TELLS_LEAST;
+  const least = closely ? TELLS_LEAST_NEAR_GOOD : TELLS_LEAST;
   const telling = checks.some(({ tells }) => tells > least);
   const limited = lines.some(({ observation, verdict }) => {
     const seen = observations[observation];
     return verdict !== "good" && standing.has(observation) && seen !== undefined && LIMITED.has(seen.what);
   });
   const believedSound = belief.believed.find(({ suspect }) => suspect.cause === "as-planned");
-  const outside =
-    limited || off || (believedSound !== undefined && fitsPoorly(believedSound, figures.length));
-  const evidence = direct.filter(canBe);
-  // What keeps a motor slow keeps its start contact in as well.
-  const rightlyIn =
-    likeliest?.cause === "start-contact-stays-closed" && isBelowOpening(made, belief.standing.figures);
+  const outside = limited || off || (believedSound !== undefined && fitsPoorly(judging, believedSound));
   const status = statusOf({
     causes,
     sound,
     stopped,
-    telling: telling || evidence.length > 0,
+    telling: telling || evidence.unread.length > 0,
     missing: missing.length,
     outside,
-    evidence: rightlyIn
-      ? "cannot-tell"
-      : evidence.length > 0
-        ? "to-be-read"
-        : direct.length > 0 || (likeliest !== undefined && isUntold(made, sight, likeliest))
-          ? "out-of-reach"
-          : "read",
+    evidence: evidence.stands,
   });
   const [tripped] = insulationWanted(made, belief).filter(canBe);
   const nextCheck =
     status === "needs-check" || status === "stop"
-      ? asked(made, tripped ?? evidence[0] ?? chosenCheck(made, belief, checks, missing, least), nameOf)
+      ? asked(
+          made,
+          tripped ?? evidence.unread[0] ?? chosenCheck(made, belief, checks, missing, least),
+          nameOf,
+        )
       : null;
   return {
     ok: true,
@@ -111,17 +101,6 @@ function diagnoseSheet(sheet: ProvingSheet): Diagnosis | Refused {
     findings: findingsOf(made, lines, standing, observations.length, unseen, nameOf),
   };
 }
-
-/**
- * Whether the figures lie farther from what a machine gives than they should, all together: what is open is held wide, so
- * few sound motors come near it. Whatever the others on the list make of them, good it is not called then.
- */
-function fitsPoorly({ posterior: { squared } }: Believed, figures: number): boolean {
-  return squared > figures + POORLY * Math.sqrt(2 * figures);
-}
-
-/** Standard deviations over the mean of that distance squared, which has a χ² distribution (as many degrees as figures). */
-const POORLY = 0.9;
 
 /** Lines that are held against a limit of their own; no model outweighs it. */
 const LIMITED: ReadonlySet<string> = new Set(["turn", "sign", "insulation", "pressure"]);
@@ -171,38 +150,6 @@ function callSeen({ standing }: Belief, call: string): boolean {
       ({ reading }) => "call" in reading && reading.call === call && reading.what !== "supply-volts",
     ) || standing.told.some((one) => one.kind !== "sign" && one.call === call)
   );
-}
-
-function statusOf({
-  causes,
-  sound,
-  stopped,
-  telling,
-  missing,
-  outside,
-  evidence,
-}: {
-  readonly causes: readonly RankedCause[];
-  readonly sound: number;
-  readonly stopped: boolean;
-  /** Some check would still change the ranking. */
-  readonly telling: boolean;
-  /** How many checks are left that no proof goes without. */
-  readonly missing: number;
-  /** The supply or the turn lies outside of its limit, or a figure of what is expected, whatever the model makes of it. */
-  readonly outside: boolean;
-  /** What shows the likeliest cause itself. */
-  readonly evidence: "read" | "to-be-read" | "out-of-reach" | "cannot-tell";
-}): Diagnosis["status"] {
-  const [first] = causes;
-  const isNamed = first !== undefined && first.cause !== "as-planned" && first.cause !== "unknown";
-  const foundAt = evidence === "out-of-reach" ? FOUND_UNSEEN : FOUND;
-  if (isNamed && (evidence === "read" || evidence === "out-of-reach") && first.probability >= foundAt)
-    return "found";
-  if (stopped) return "stop";
-  if (missing > 0) return "needs-check";
-  if (sound >= GOOD && !telling) return outside ? "open-question" : "good";
-  return telling ? "needs-check" : "open-question";
 }
 
 function findingsOf(

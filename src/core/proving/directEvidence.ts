@@ -41,6 +41,9 @@ export function unreadEvidence(
   const microfaradsOf = (of: typeof serving) =>
     of.map(({ at: place }): Reading => ({ what: "capacitor-microfarads", at: place }));
   const microfarads = microfaradsOf(serving);
+  const atWork = serving
+    .filter(({ start }) => !start)
+    .map(({ at: place }): Reading => ({ what: "capacitor-volts", call, at: place }));
   const startCapacitors = microfaradsOf(serving.filter(({ start }) => start));
   const speed: Reading[] = standsStill(standing, call) ? [] : [{ what: "rpm", call }];
   switch (cause) {
@@ -87,6 +90,7 @@ export function unreadEvidence(
         ...unread(microfarads),
         ...unread(startAmps(made, sight, call)),
         ...unread(lineAmps(made, sight, call).slice(0, 2)),
+        ...unread(ampsAtEnds(made, sight, likeliest, call)),
         ...unread(tellingOhms(made, sight, likeliest, TURNS_TELL)),
         ...anyUnread(speed),
       ];
@@ -115,7 +119,12 @@ export function unreadEvidence(
       ];
     case "clamp-round-two":
     case "clamp-turns":
-      return unread(lineAmps(made, sight, call).slice(0, MOST_CLAMPED));
+      return [
+        ...unread(lineAmps(made, sight, call).slice(0, MOST_CLAMPED)),
+        // What a start winding of other turns carries is told by its capacitor from a clamp put on wrong.
+        ...anyUnread(atWork),
+        ...unread(microfarads),
+      ];
     default:
       return [];
   }
@@ -131,6 +140,13 @@ export function isUntold(
   likeliest: Pick<Group, "cause" | "members">,
 ): boolean {
   return OF_WIRES.has(likeliest.cause) && tellingOhms(made, sight, likeliest, WIRES_TELL).length === 0;
+}
+
+/** Whether a motor that stands may as well be stuck: wires changed over that no ohms tell hum alike, and a hand on the dead shaft has the last word. */
+export function mayBeStuck({ believed }: Belief): boolean {
+  return believed.some(
+    ({ suspect, probability }) => suspect.cause === "shaft-stuck" && probability > STILL_MAY_BE,
+  );
 }
 
 /** So many leads are clamped before a clamp is held to be put on wrong. */
@@ -207,6 +223,19 @@ function ohmsMoved(
 /** Ohms farther from the plan's than this, of the logarithm, tell where wires lie; and of a winding, whether it is whole. */
 const WIRES_TELL = 0.06;
 const TURNS_TELL = 0.02;
+
+/** Amps at both ends of the winding that is said to be shorted: they are one current, and a clamp put on wrong shows in one. */
+function ampsAtEnds(
+  made: ProvingCase,
+  sight: Sight,
+  { at: [ends = ""] }: Pick<Group, "at">,
+  call: string,
+): Reading[] {
+  const own = made.motor.leads
+    .filter(({ junction }) => ends.split("–").includes(junction))
+    .map(({ id }) => id);
+  return lineAmps(made, sight, call).filter((reading) => "lead" in reading && own.includes(reading.lead));
+}
 
 /** Amps of the leads that are said to lie elsewhere, where they carry any there or in their place. */
 function ampsMoved(

@@ -139,6 +139,8 @@ function inBand(judging: Judging, figure: Figure, unit: string): Verdict {
   const half = halfWidth(judging, figure);
   const inside = value >= band.low && value <= band.high;
   const near = value + half >= band.low && value - half <= band.high;
+  if (unit.startsWith("A ") && band.high < half && value <= half)
+    return is("good", `${round(value)} ${unit}: nothing but the clamp’s last digits, as it should be.`);
   const says = `${round(value)} ${unit}, ${round(band.low)} to ${round(band.high)} expected`;
   if (inside) return is("good", `${says}.`);
   return is(
@@ -172,9 +174,9 @@ export function liesOutside(judging: Judging, figure: Figure): boolean {
     const place = capacitorAt(judging.made, reading.at);
     return place?.serves === true && isOffLabel(place, figure);
   }
-  const isFirm =
-    reading.what === "rpm" ||
-    (reading.what === "line-amps" && carriesAll(judging, reading.call, reading.lead));
+  // A tachometer is far finer than what is expected: its tolerance excuses nothing.
+  if (reading.what === "rpm") return isOffBand(judging, figure, 0);
+  const isFirm = reading.what === "line-amps" && carriesAll(judging, reading.call, reading.lead);
   return isFirm && isOffBand(judging, figure);
 }
 
@@ -184,11 +186,10 @@ export function isUnlikePlanned(judging: Judging, figure: Figure): boolean {
   return figure.air === 1 && what !== "ohms" && what !== "supply-volts" && isOffBand(judging, figure);
 }
 
-/** Whether a figure, give or take what its instrument may be off by, lies outside of its band. */
-function isOffBand(judging: Judging, figure: Figure): boolean {
+/** Whether a figure lies outside of its band, give or take half of its instrument's width. */
+function isOffBand(judging: Judging, figure: Figure, half = halfWidth(judging, figure)): boolean {
   const { made, sight, before } = judging;
   const { reading, value, air } = figure;
-  const half = halfWidth(judging, figure);
   const band = air === 1 ? bandOf(made, sight, before, reading) : airBand(judging, figure);
   return band !== null && (value + half < band.low || value - half > band.high);
 }

@@ -1,4 +1,5 @@
 import { feedingOf } from "../machine/feedingOf";
+import { startChains } from "../machine/motorBranches";
 import type { Belief } from "./belief";
 import { ampsIn, carriesLine, LIVE_SHARE, lineLeads } from "./callRun";
 import { lineAmps, startAmps } from "./liveAmps";
@@ -11,7 +12,7 @@ import { AS_PLANNED } from "./suspects";
 
 /**
  * What no proof goes without and nobody has seen yet: the supply under load, of every call its amps and its turn, of a
- * three-phase motor all three, of halves side by side each, the lead that start gear has cut out, and each of its
+ * three-phase motor all three, of halves and start rows side by side each, the lead that start gear has cut out, and each of its
  * capacitors.
  *
  * @param odd whether some figure is unlike the plan's: what then passes for a motor built otherwise may be two taps
@@ -28,6 +29,7 @@ export function notYetSeen(made: ProvingCase, sight: Sight, { standing }: Belief
     ...made.calls.flatMap((call) => callChecks(made, sight, call, standing, read)),
     ...pumpChecks(made, standing),
     ...halfChecks(made, sight, read),
+    ...startRowChecks(made, sight, read),
     ...startGearChecks(made, sight, standing, read),
     ...capacitorChecks(made, standing, read),
     ...(odd ? oddChecks(made, sight, standing).filter((reading) => !read.has(readingKey(reading))) : []),
@@ -81,7 +83,7 @@ function startGearChecks(
   return cutOut.some((reading) => read.has(readingKey(reading))) ? [] : cutOut.slice(0, 1);
 }
 
-/** Of the greatest amps of any lead, what a lead of one of two halves side by side carries at the most. */
+/** Of the greatest amps of any wire, what a lead of one of two halves side by side carries at the most. */
 const HALF_CARRIES = 0.8;
 
 /** Halves side by side: each has its own lead clamped once, since a motor runs on one of them nearly as on both. */
@@ -90,18 +92,61 @@ function halfChecks(made: ProvingCase, sight: Sight, read: ReadonlySet<string>):
   const run = first && sight.run(AS_PLANNED, first.state.id);
   if (!first || !run || feedingOf(made.motor).phases === 3) return [];
   const amps = (lead: string) => ampsIn(run, run.point.solution, lead) ?? 0;
-  const most = Math.max(...made.motor.leads.map(({ id }) => amps(id)));
+  const most = greatestAmps(made, amps);
   return made.motor.coils
     .filter(({ winding }) => winding === "half")
-    .flatMap(({ from, to }): Reading[] => {
-      const own = made.motor.leads
-        .filter(({ junction }) => junction === from || junction === to)
-        .map(({ id }) => id)
-        .filter((id) => amps(id) > LIVE_SHARE * most && amps(id) < HALF_CARRIES * most)
-        .map((lead): Reading => ({ what: "line-amps", call: first.state.id, lead }));
-      const isRead = own.some((reading) => read.has(readingKey(reading)));
-      return isRead ? [] : own.slice(0, 1);
-    });
+    .flatMap(({ from, to }) =>
+      firstUnread(
+        made,
+        [from, to],
+        (lead) => amps(lead) > LIVE_SHARE * most && amps(lead) < HALF_CARRIES * most,
+        (lead) => ({ what: "line-amps", call: first.state.id, lead }),
+        read,
+      ),
+    );
+}
+
+/** Rows of a start winding side by side: each has its own lead clamped at power once, since a motor starts on one of them as well. */
+function startRowChecks(made: ProvingCase, sight: Sight, read: ReadonlySet<string>): Check[] {
+  const rows = startChains(made.motor.coils);
+  const [first] = made.calls;
+  const run = first && sight.run(AS_PLANNED, first.state.id);
+  if (rows.length < 2 || !first || !run) return [];
+  const isCutOut = run.made.contacts.length > 0;
+  const amps = (lead: string) => ampsIn(run, isCutOut ? run.rest : run.point.solution, lead) ?? 0;
+  const what = isCutOut ? "start-amps" : "line-amps";
+  const most = greatestAmps(made, amps);
+  return rows.flatMap((row) =>
+    firstUnread(
+      made,
+      row.flatMap(({ from, to }) => [from, to]),
+      (lead) => amps(lead) > LIVE_SHARE * most && amps(lead) < HALF_CARRIES * most,
+      (lead) => ({ what, call: first.state.id, lead }),
+      read,
+    ),
+  );
+}
+
+/** The greatest amps of any lead or line: where halves have four leads, none of them carries the whole. */
+function greatestAmps({ motor, plan }: ProvingCase, amps: (wire: string) => number): number {
+  const wires = [...motor.leads.map(({ id }) => id), ...plan.compartment.supply.terminals];
+  return Math.max(...wires.map(amps));
+}
+
+/** Of the leads at some ends, the first that may be clamped; none where one of them was. */
+function firstUnread(
+  { motor }: ProvingCase,
+  ends: readonly string[],
+  canBe: (lead: string) => boolean,
+  readingOn: (lead: string) => Reading,
+  read: ReadonlySet<string>,
+): Reading[] {
+  const own = motor.leads
+    .filter(({ junction }) => ends.includes(junction))
+    .map(({ id }) => id)
+    .filter(canBe)
+    .map(readingOn);
+  return own.some((reading) => read.has(readingKey(reading))) ? [] : own.slice(0, 1);
 }
 
 /** A pump whose switch is known is read as it starts and as it stops: its pressure, amps and prime hang together. */

@@ -7,7 +7,6 @@ import type { ProvingCall, ProvingCase } from "./provingCase";
 import { meterVariance, type Reading, readingKey, unweighed } from "./reading";
 import { type How, startChances, TURN_SURE, turnUnder } from "./seen";
 import type { Sight } from "./sight";
-import { GOOD, NEARLY_GOOD } from "./statusLimits";
 import { AS_PLANNED } from "./suspects";
 
 /** Something that can be asked for. */
@@ -58,12 +57,13 @@ const MOST_BELIEVED = 14;
 /** Ohms are asked of this many pairs of places at the most. */
 const MOST_OHMS = 10;
 
-/** Every check that could be made there, each weighed by what it would tell; the best for its effort first. */
-export function checksOf(made: ProvingCase, sight: Sight, belief: Belief): WeighedCheck[] {
-  const sound = belief.believed
-    .filter(({ suspect }) => suspect.cause === "as-planned")
-    .reduce((sum, { probability }) => sum + probability, 0);
-  const least = sound > NEARLY_GOOD && sound < GOOD ? LEAST_BELIEF_NEAR_GOOD : LEAST_BELIEF;
+/**
+ * Every check that could be made there, each weighed by what it would tell; the best for its effort first.
+ *
+ * @param closely whether what is hardly believed takes part as well.
+ */
+export function checksOf(made: ProvingCase, sight: Sight, belief: Belief, closely: boolean): WeighedCheck[] {
+  const least = closely ? LEAST_BELIEF_NEAR_GOOD : LEAST_BELIEF;
   const alive = belief.believed.filter(({ probability }) => probability > least).slice(0, MOST_BELIEVED);
   const done = new Set(belief.standing.figures.map(({ reading }) => readingKey(reading)));
   const told = new Set(belief.standing.told.map(({ kind, call }) => `${kind}/${call}`));

@@ -2,11 +2,13 @@ import { describe, expect, it } from "vitest";
 import { beliefOf } from "./belief";
 import { contactsAtSpeedLog } from "./contactsAtSpeed";
 import { diagnose } from "./diagnose";
+import type { NextCheck } from "./diagnosis";
 import { readingsOf } from "./nextCheck";
 import type { ProvingObservation } from "./observation";
 import { onOddBuild } from "./onOddBuild";
 import { provingCase } from "./provingCase";
 import { type ProvingSheetInput, provingSheet } from "./provingSheet";
+import type { Reading } from "./reading";
 import { sightOf } from "./sight";
 import { AS_PLANNED, suspectsKept } from "./suspects";
 
@@ -129,5 +131,53 @@ describe("faults of a motor that is built unlike what is usual", () => {
     const total = belief.believed.reduce((sum, { probability }) => sum + probability, belief.unknown);
     expect(total).toBeCloseTo(1, 9);
     expect(belief.believed[0]?.suspect.cause).toBe("as-planned");
+  });
+});
+
+describe("a clamp round what its start gear has cut out", () => {
+  const CLAMP = { percent: 2, counts: 5, resolution: 0.01 };
+  /** Answers every check as a sound machine would, whatever the clamp shows of nothing. */
+  function proved(idleAmps: number) {
+    const observations: unknown[] = [];
+    for (let asked = 0; asked < 16; asked++) {
+      const seen = diagnose({ ...SHEET, observations });
+      if (!seen.ok) throw new Error(JSON.stringify(seen.faults));
+      if (!seen.nextCheck) return seen;
+      observations.push(answered(seen.nextCheck, idleAmps));
+    }
+    throw new Error("asked without end");
+  }
+  function answered({ because, power, ...check }: NextCheck, idleAmps: number) {
+    if (check.what === "starts") return { ...check, how: "itself" };
+    if (check.what === "turn") return { ...check, seen: "cw", end: "lead" };
+    const value = sight.value(AS_PLANNED, check as Reading) ?? 0;
+    switch (check.what) {
+      case "line-amps":
+        return { ...check, amps: value < 0.05 ? idleAmps : value, meter: CLAMP };
+      case "start-amps":
+        return { ...check, peak: value, seconds: 0.8, meter: CLAMP };
+      case "capacitor-microfarads":
+        return { ...check, microfarads: value };
+      case "supply-volts":
+        return { ...check, volts: value };
+      case "rpm":
+        return { ...check, rpm: value };
+      case "ohms":
+        return { ...check, ...(Number.isFinite(value) ? { ohms: value } : { open: true }) };
+      default:
+        throw new Error(`${check.what}: ${because}, power ${power}`);
+    }
+  }
+
+  it.each([0, 0.03, 0.05])("%s A is nothing by a clamp of five counts, and it is good", (amps) => {
+    const seen = proved(amps);
+    expect(seen.status).toBe("good");
+    expect(seen.lines.map(({ verdict }) => verdict)).not.toContain("again");
+    expect(seen.lines.some(({ says }) => says.includes("last digits"))).toBe(true);
+  });
+
+  it("a quarter of an ampere is not nothing", () => {
+    const seen = proved(0.25);
+    expect(seen.status).not.toBe("good");
   });
 });

@@ -1,0 +1,43 @@
+import type { Belief } from "./belief";
+import { isBelowOpening } from "./contactsAtSpeed";
+import { isUntold, mayBeStuck, unreadEvidence } from "./directEvidence";
+import type { Check } from "./nextCheck";
+import type { Group } from "./oneCause";
+import type { ProvingCase } from "./provingCase";
+import type { Reading } from "./reading";
+import type { Sight } from "./sight";
+import { FOUND } from "./statusLimits";
+
+/** How it stands with what shows the likeliest cause itself. */
+export interface Evidence {
+  /** What can still be read of it there. */
+  readonly unread: readonly Reading[];
+  readonly stands: "read" | "to-be-read" | "out-of-reach" | "cannot-tell";
+}
+
+interface Asked {
+  readonly made: ProvingCase;
+  readonly sight: Sight;
+  readonly belief: Belief;
+  /** Whether some figure is unlike the plan's. */
+  readonly odd: boolean;
+  /** What may be asked for now, with the instruments there. */
+  readonly canBe: (check: Check) => boolean;
+}
+
+/** What shows the likeliest cause itself, once it is likely enough to be named. */
+export function evidenceOf(
+  { made, sight, belief, odd, canBe }: Asked,
+  likeliest: Group | undefined,
+): Evidence {
+  if (!likeliest) return { unread: [], stands: "read" };
+  const direct = likeliest.probability >= FOUND ? unreadEvidence(made, sight, belief, likeliest, odd) : [];
+  const unread = direct.filter(canBe);
+  // What keeps a motor slow keeps its start contact in as well.
+  const rightlyIn =
+    likeliest.cause === "start-contact-stays-closed" && isBelowOpening(made, belief.standing.figures);
+  const untold = isUntold(made, sight, likeliest);
+  if (rightlyIn || (untold && mayBeStuck(belief))) return { unread, stands: "cannot-tell" };
+  if (unread.length > 0) return { unread, stands: "to-be-read" };
+  return { unread, stands: direct.length > 0 || untold ? "out-of-reach" : "read" };
+}
