@@ -89,10 +89,10 @@ function drawn(random: Random, sound: number, now: () => number, wanted?: Cause)
     states.every(({ id }) => right.coilAmps(id, fault.at[0] ?? "") < IDLE_AMPS)
   )
     return null;
-  // Nor is a clamp put on wrong where nothing flows.
+  // Nor is a clamp put on wrong where nothing flows that it could show.
   const clamped = fault.at[0] ?? "";
-  if (fault.cause.startsWith("clamp") && states.every(({ id }) => right.trueAmps(id, clamped) < IDLE_AMPS))
-    return null;
+  const shown = (id: string) => Math.max(1, fault.degree) * right.trueAmps(id, clamped);
+  if (fault.cause.startsWith("clamp") && states.every(({ id }) => shown(id) < LAST_DIGITS_AMPS)) return null;
   if (!SHOWN_OTHERWISE.has(fault.cause) && runsAlike(machine, right, states, motor.leads)) return null;
   return led(sheet, machine, { family: `${family}, ${leads}`, equipment: made.id, now });
 }
@@ -112,6 +112,8 @@ const SHOWN_OTHERWISE: ReadonlySet<Cause> = new Set([
 ]);
 /** A winding with less in it is fed by no call. */
 const IDLE_AMPS = 1e-3;
+/** What a clamp's last digits may be off by. */
+const LAST_DIGITS_AMPS = 0.05;
 /** Amps alike to this are one to any clamp, and speeds to any tachometer. */
 const ALIKE_AMPS = 0.02;
 const ALIKE_SPEEDS = 0.002;

@@ -1,5 +1,6 @@
 import type { Belief } from "./belief";
 import { LIVE_SHARE } from "./callRun";
+import type { Cause } from "./causes";
 import { lineAmps, startAmps } from "./liveAmps";
 import { readingsOf, standsStill } from "./nextCheck";
 import type { Group } from "./oneCause";
@@ -142,11 +143,9 @@ export function isUntold(
   return OF_WIRES.has(likeliest.cause) && tellingOhms(made, sight, likeliest, WIRES_TELL).length === 0;
 }
 
-/** Whether a motor that stands may as well be stuck: wires changed over that no ohms tell hum alike, and a hand on the dead shaft has the last word. */
-export function mayBeStuck({ believed }: Belief): boolean {
-  return believed.some(
-    ({ suspect, probability }) => suspect.cause === "shaft-stuck" && probability > STILL_MAY_BE,
-  );
+/** Whether another cause than the likeliest is not out yet. */
+export function mayBe({ believed }: Belief, cause: Cause): boolean {
+  return believed.some(({ suspect, probability }) => suspect.cause === cause && probability > STILL_MAY_BE);
 }
 
 /** So many leads are clamped before a clamp is held to be put on wrong. */

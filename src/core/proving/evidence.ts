@@ -1,6 +1,6 @@
 import type { Belief } from "./belief";
 import { isBelowOpening } from "./contactsAtSpeed";
-import { isUntold, mayBeStuck, unreadEvidence } from "./directEvidence";
+import { isUntold, mayBe, unreadEvidence } from "./directEvidence";
 import type { Check } from "./nextCheck";
 import type { Group } from "./oneCause";
 import type { ProvingCase } from "./provingCase";
@@ -37,7 +37,12 @@ export function evidenceOf(
   const rightlyIn =
     likeliest.cause === "start-contact-stays-closed" && isBelowOpening(made, belief.standing.figures);
   const untold = isUntold(made, sight, likeliest);
-  if (rightlyIn || (untold && mayBeStuck(belief))) return { unread, stands: "cannot-tell" };
+  // Wires changed over that no ohms tell hum like a stuck shaft, and a hand on the dead shaft has the last word.
+  if (rightlyIn || (untold && mayBe(belief, "shaft-stuck"))) return { unread, stands: "cannot-tell" };
+  // No motor is condemned by a clamp that may be put on wrong, where the other end of its winding may not be read any more.
+  const condemned = likeliest.cause === "shorted-turns" && direct.some(({ what }) => what === "line-amps");
+  if (condemned && unread.length === 0 && mayBe(belief, "clamp-turns"))
+    return { unread, stands: "cannot-tell" };
   if (unread.length > 0) return { unread, stands: "to-be-read" };
   return { unread, stands: direct.length > 0 || untold ? "out-of-reach" : "read" };
 }
