@@ -127,6 +127,16 @@ describe("what the readings mean", () => {
     expect(asked(1.12).status).toBe("needs-check");
   });
 
+  it.each([2, 3, 5])(
+    "no motor is condemned by one clamp: %s times too much is off, and nothing is named",
+    (times) => {
+      const amps = times * likely(expected, "line-amps", "BK").likely;
+      const seen = fan([starts, { what: "line-amps", call, lead: "BK", amps }]);
+      expect(seen.status).toBe("stop");
+      expect(seen.nextCheck?.power ?? "off").toBe("off");
+    },
+  );
+
   it("the supply is not blamed before it was read: low speed and low amps ask for volts", () => {
     const [amps, rpm] = [likely(expected, "line-amps", "BK").likely, likely(expected, "rpm").likely];
     const seen: ProvingObservation[] = [
