@@ -92,7 +92,8 @@ function drawn(random: Random, sound: number, now: () => number, wanted?: Cause)
   // Nor is a clamp put on wrong where nothing flows that it could show.
   const clamped = fault.at[0] ?? "";
   const shown = (id: string) => Math.max(1, fault.degree) * right.trueAmps(id, clamped);
-  if (fault.cause.startsWith("clamp") && states.every(({ id }) => shown(id) < LAST_DIGITS_AMPS)) return null;
+  const least = Math.max(LAST_DIGITS_AMPS, ALIKE_AMPS * fitted.rating.amps);
+  if (fault.cause.startsWith("clamp") && states.every(({ id }) => shown(id) < least)) return null;
   if (!SHOWN_OTHERWISE.has(fault.cause) && runsAlike(machine, right, states, motor.leads)) return null;
   return led(sheet, machine, { family: `${family}, ${leads}`, equipment: made.id, now });
 }
