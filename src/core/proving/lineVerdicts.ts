@@ -139,7 +139,7 @@ function inBand(judging: Judging, figure: Figure, unit: string): Verdict {
   const half = halfWidth(judging, figure);
   const inside = value >= band.low && value <= band.high;
   const near = value + half >= band.low && value - half <= band.high;
-  if (unit.startsWith("A ") && band.high < half && value <= half)
+  if (figure.reading.what === "line-amps" && band.high < half && value <= half)
     return is("good", `${round(value)} ${unit}: nothing but the clamp’s last digits, as it should be.`);
   const says = `${round(value)} ${unit}, ${round(band.low)} to ${round(band.high)} expected`;
   if (inside) return is("good", `${says}.`);
@@ -186,7 +186,11 @@ export function isUnlikePlanned(judging: Judging, figure: Figure): boolean {
   return figure.air === 1 && what !== "ohms" && what !== "supply-volts" && isOffBand(judging, figure);
 }
 
-/** Whether a figure lies outside of its band, give or take half of its instrument's width. */
+/**
+ * Whether a figure lies outside of its band.
+ *
+ * @param half what its instrument is allowed to be off by, in the figure's own unit: two standard deviations, if not told.
+ */
 function isOffBand(judging: Judging, figure: Figure, half = halfWidth(judging, figure)): boolean {
   const { made, sight, before } = judging;
   const { reading, value, air } = figure;

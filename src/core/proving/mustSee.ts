@@ -92,14 +92,13 @@ function halfChecks(made: ProvingCase, sight: Sight, read: ReadonlySet<string>):
   const run = first && sight.run(AS_PLANNED, first.state.id);
   if (!first || !run || feedingOf(made.motor).phases === 3) return [];
   const amps = (lead: string) => ampsIn(run, run.point.solution, lead) ?? 0;
-  const most = greatestAmps(made, amps);
   return made.motor.coils
     .filter(({ winding }) => winding === "half")
     .flatMap(({ from, to }) =>
       firstUnread(
         made,
         [from, to],
-        (lead) => amps(lead) > LIVE_SHARE * most && amps(lead) < HALF_CARRIES * most,
+        carriesPart(made, amps),
         (lead) => ({ what: "line-amps", call: first.state.id, lead }),
         read,
       ),
@@ -115,22 +114,25 @@ function startRowChecks(made: ProvingCase, sight: Sight, read: ReadonlySet<strin
   const isCutOut = run.made.contacts.length > 0;
   const amps = (lead: string) => ampsIn(run, isCutOut ? run.rest : run.point.solution, lead) ?? 0;
   const what = isCutOut ? "start-amps" : "line-amps";
-  const most = greatestAmps(made, amps);
   return rows.flatMap((row) =>
     firstUnread(
       made,
       row.flatMap(({ from, to }) => [from, to]),
-      (lead) => amps(lead) > LIVE_SHARE * most && amps(lead) < HALF_CARRIES * most,
+      carriesPart(made, amps),
       (lead) => ({ what, call: first.state.id, lead }),
       read,
     ),
   );
 }
 
-/** The greatest amps of any lead or line: where halves have four leads, none of them carries the whole. */
-function greatestAmps({ motor, plan }: ProvingCase, amps: (wire: string) => number): number {
+/** Whether a lead carries a part of the whole, beside the greatest amps of any lead or line: where halves have four leads, none has the whole. */
+function carriesPart(
+  { motor, plan }: ProvingCase,
+  amps: (wire: string) => number,
+): (lead: string) => boolean {
   const wires = [...motor.leads.map(({ id }) => id), ...plan.compartment.supply.terminals];
-  return Math.max(...wires.map(amps));
+  const most = Math.max(...wires.map(amps));
+  return (lead) => amps(lead) > LIVE_SHARE * most && amps(lead) < HALF_CARRIES * most;
 }
 
 /** Of the leads at some ends, the first that may be clamped; none where one of them was. */

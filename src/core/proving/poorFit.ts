@@ -9,8 +9,8 @@ import type { Figure } from "./standing";
  */
 export function fitsPoorly(judging: Judging, { suspect, posterior: { squared } }: Believed): boolean {
   const { figures } = judging.belief.standing;
-  const idle = figures.filter((figure) => isNothingShown(judging, suspect, figure));
-  const rest = idle.reduce((sum, figure) => sum - lastDigits(judging, figure), squared);
+  const idle = figures.flatMap((figure) => lastDigits(judging, suspect, figure) ?? []);
+  const rest = idle.reduce((sum, of) => sum - of, squared);
   const count = figures.length - idle.length;
   return rest > count + POORLY * Math.sqrt(2 * count);
 }
@@ -18,18 +18,16 @@ export function fitsPoorly(judging: Judging, { suspect, posterior: { squared } }
 /** Standard deviations over the mean of that distance squared, which has a χ² distribution (as many degrees as figures). */
 const POORLY = 0.9;
 
-/** Nothing flows, and the instrument shows no more than its last digits may be off by: that says nothing of the machine. */
-function isNothingShown(judging: Judging, suspect: Believed["suspect"], figure: Figure): boolean {
-  const { reading, value, air } = figure;
-  if (reading.what !== "line-amps") return false;
+/**
+ * What a clamp's last digits add to that distance squared, where next to nothing flows and it shows no more than they may
+ * be off by: that says nothing of the machine, and moves with nothing that is open. Null for every other figure.
+ */
+function lastDigits(judging: Judging, suspect: Believed["suspect"], figure: Figure): number | null {
+  const { reading, value, meter, air } = figure;
+  const { rating } = judging.made.fitted;
+  const flows = judging.sight.value(suspect, reading, air);
   const half = halfWidth(judging, figure);
-  const flows = judging.sight.value(suspect, reading, air) ?? Number.NaN;
-  return flows < half && value <= half;
-}
-
-/** What such a figure adds to the distance squared: it moves with nothing that is open. */
-function lastDigits({ made }: Judging, { reading, value, meter }: Figure): number {
-  const { rating } = made.fitted;
-  const off = weighed(reading.what, value, rating) - weighed(reading.what, 0, rating);
+  if (reading.what !== "line-amps" || flows === null || flows >= half || value > half) return null;
+  const off = weighed(reading.what, value, rating) - weighed(reading.what, flows, rating);
   return off ** 2 / (meterVariance(reading.what, value, rating, meter) + WEIGHING[reading.what].model ** 2);
 }

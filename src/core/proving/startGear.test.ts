@@ -3,6 +3,9 @@ import { beliefOf } from "./belief";
 import { contactsAtSpeedLog } from "./contactsAtSpeed";
 import { diagnose } from "./diagnose";
 import type { NextCheck } from "./diagnosis";
+import { bandOf } from "./expected";
+import { conditioned } from "./gaussian";
+import { liesOutside } from "./lineVerdicts";
 import { readingsOf } from "./nextCheck";
 import type { ProvingObservation } from "./observation";
 import { onOddBuild } from "./onOddBuild";
@@ -131,6 +134,25 @@ describe("faults of a motor that is built unlike what is usual", () => {
     const total = belief.believed.reduce((sum, { probability }) => sum + probability, belief.unknown);
     expect(total).toBeCloseTo(1, 9);
     expect(belief.believed[0]?.suspect.cause).toBe("as-planned");
+  });
+});
+
+describe("a speed beside what is expected", () => {
+  const before = { suspect: AS_PLANNED, posterior: conditioned([], sight.directions.length + 1) };
+  const judging = { made, sight, before, belief: beliefOf(made, sight, []), nameOf: String };
+  const { low, high } = bandOf(made, sight, before, { what: "rpm", call }) ?? { low: 0, high: 0 };
+  const outside = (rpm: number) =>
+    liesOutside(judging, {
+      index: 0,
+      reading: { what: "rpm", call },
+      value: rpm,
+      meter: { percent: 1, counts: 5, resolution: 1 },
+      air: 1,
+    });
+
+  it("lies outside by one revolution, however loose the tachometer", () => {
+    expect(high - low).toBeGreaterThan(10);
+    expect([low - 1, low + 1, high - 1, high + 1].map(outside)).toEqual([true, false, false, true]);
   });
 });
 

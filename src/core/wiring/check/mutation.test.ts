@@ -95,12 +95,16 @@ function good(setup: (typeof SETUPS)[number], seed: number) {
   return { run: { motor, fitted }, plans: plansAt({ motor, fitted, plate }, made).map(withGearStated) };
 }
 
+let refusedForRelays = 0;
+
 /** Plans for a motor; one whose start no relay could tell from its run is rightly refused, and drawn again. */
 function plansAt(motor: Parameters<typeof plansFor>[0], made: Parameters<typeof plansFor>[1]) {
   try {
     return plansFor(motor, made);
   } catch (refusal) {
-    fc.pre(!(refusal instanceof Error && refusal.message.includes("no relay would tell")));
+    const isRelays = refusal instanceof Error && refusal.message.includes("no relay would tell");
+    if (isRelays) refusedForRelays++;
+    fc.pre(!isRelays);
     throw refusal;
   }
 }
@@ -120,6 +124,8 @@ describe("no false stop", () => {
       }),
       { numRuns: 120, seed: 5 },
     );
+    // Rare: a library that refuses what it is meant for is no library.
+    expect(refusedForRelays).toBeLessThanOrEqual(2);
   });
 });
 
