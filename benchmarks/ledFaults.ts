@@ -56,7 +56,7 @@ export function ledFaults(say: (line: string) => void): string {
     .flatMap((telling) => [
       `## Led with a fault, ${telling}: ${MOTORS} motors of each family, a fault each in turn`,
       "",
-      "Every reading that is asked for is taken, a hot motor left to cool where that is asked. Good: a sound or cooled motor not called faulty, an open, grounded or shorted one named, a slip named or read again so that the end is not wrong. In brackets: called settled while it is broken, or settled and wrong; then readings. Shorted turns only where a twin shows them.",
+      "Every reading that is asked for is taken, a hot motor left to cool where that is asked. Good: a sound or cooled motor not called faulty, an open, grounded or shorted one named, a slip named or read again so that the end is not wrong. In brackets: settled while it is broken with no doubt said, or settled and wrong; then readings. Shorted turns only where a twin shows them.",
       "",
       `| family | ${FAULTS.join(" | ")} |`,
       `| --- |${FAULTS.map(() => " --- |").join("")}`,
@@ -86,7 +86,8 @@ function faultRow(id: string, told: boolean): string {
     tally.readings += course.readings;
     if (isGood(kind, course, motor)) tally.good += 1;
     if (settled) tally.settled += 1;
-    if (settled && (isBroken(kind) || !isRight(course.answer, motor))) tally.wrong += 1;
+    if (settled && (isBroken(kind) ? !isDoubted(course.answer) : !isRight(course.answer, motor)))
+      tally.wrong += 1;
   }
   const cells = FAULTS.map((kind) => {
     const tally = tallies.get(kind);
@@ -99,6 +100,11 @@ function faultRow(id: string, told: boolean): string {
 
 function isBroken(kind: FaultKind): boolean {
   return kind === "open winding" || kind === "open lead" || kind === "grounded" || kind === "shorted turn";
+}
+
+/** Whether something is said against the motor, though its leads are settled. */
+function isDoubted({ findings }: Identification): boolean {
+  return findings.some(({ severity }) => severity !== "note");
 }
 
 function isGood(kind: FaultKind, { answer, stopped }: Led, motor: VirtualMotor): boolean {

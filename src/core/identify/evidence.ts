@@ -122,6 +122,11 @@ function isOpen(ohms: number | null): boolean {
   return ohms === null || ohms >= LEAKAGE_OHMS;
 }
 
+/** Read twice alike: nobody slips twice to the same value. */
+export function isConfirmed({ shown, discarded }: PairEvidence): boolean {
+  return shown.length - discarded.length > 1;
+}
+
 /** The same evidence without one of its pairs. */
 export function without(evidence: Evidence, pair: PairEvidence): Evidence {
   return { ...evidence, pairs: evidence.pairs.filter((other) => other !== pair) };

@@ -44,17 +44,28 @@ const MANY_BUILDS = 24;
 /** Sights are worked out for motors of so many leads at most. */
 const MOST_LEADS_SIGHTED = 8;
 
-/** Every explanation of the readings that the catalogue offers, ranked by posterior weight. */
-export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
+/** What to look among, and how far before the search is cut short. */
+export interface Scope {
+  readonly builds: "all" | "whole";
+  readonly placements: number;
+  readonly steps: number;
+}
+
+const EVERYTHING: Scope = { builds: "all", placements: MOST_PLACEMENTS, steps: MOST_STEPS };
+/** Whole motors alone, the likeliest builds of them: enough to know that there is one. */
+export const LIKELIEST_WHOLE: Scope = { builds: "whole", placements: 60, steps: 20_000 };
+
+/** Every explanation of the readings that the catalogue offers within a scope, ranked by posterior weight. */
+export function hypotheses(evidence: Evidence, told: Told, scope: Scope = EVERYTHING): Hypotheses {
   const { about } = told;
   const facts = factsOf(evidence);
   const hintNats = hinting(told);
   const read = evidence.pairs.filter((pair) => pair.ohms !== null);
   const problems = new Map<string, Problem>();
   const drafts: Draft[] = [];
-  const effort = { left: MOST_STEPS };
+  const effort = { left: scope.steps };
   const search = (list: readonly Candidate[]): boolean => {
-    let room = MOST_PLACEMENTS;
+    let room = scope.placements;
     for (const { skeleton, logPrior } of list) {
       const { found, cut } = placements(skeleton, facts, room, effort);
       room -= found.length;
@@ -78,7 +89,7 @@ export function hypotheses(evidence: Evidence, told: Told): Hypotheses {
   const sound = candidates(evidence, about);
   const complete = search(sound);
   const truncated = !complete || facts.islands.some((island) => island.cut);
-  if (evidence.pairs.some(({ ohms }) => ohms === null)) search(broken(sound));
+  if (scope.builds === "all" && evidence.pairs.some(({ ohms }) => ohms === null)) search(broken(sound));
   const promise = (draft: Draft) => draft.logShare - draft.problem.rough.costNats;
   const bestPromise = drafts.reduce(
     (best, draft) => Math.max(best, promise(draft)),

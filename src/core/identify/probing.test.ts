@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { answer, table } from "./testSheets";
+import { answer, rolesOf, table } from "./testSheets";
 
 const leads = (...ids: string[]) => ({ leads: ids.map((id) => ({ id })) });
 const open = (lead: string) => ({ lead, open: true as const });
@@ -33,6 +33,15 @@ describe("what to touch next", () => {
     expect(id.status).toBe("needs-probe");
     const pair = id.nextProbe?.kind === "pair" ? id.nextProbe.between : [];
     expect(pair.some((lead) => ["d", "e", "f"].includes(lead))).toBe(true);
+  });
+
+  it("calls no motor tied while two parts of it that may hang together were not read to each other", () => {
+    const about = { phase: 1 as const, capacitor: "none" as const, speeds: 5 };
+    const id = answer({ ...table("a b 1.1\nc d 1\nc e OL\nb f 0.4"), about });
+    expect(id.status).toBe("needs-probe");
+    const between = id.nextProbe?.kind === "pair" ? id.nextProbe.between : [];
+    expect(between.filter((lead) => "abf".includes(lead))).toHaveLength(1);
+    expect(between.filter((lead) => "cd".includes(lead))).toHaveLength(1);
   });
 
   it("keeps one clip where it is while leads are still untouched", () => {
@@ -124,6 +133,15 @@ describe("the reasoning", () => {
   it("does not put a guess into a sentence", () => {
     const id = answer(table("a b 8.2", leads("a", "b", "c", "d", "e")));
     expect(id.reasoning.join(" ")).not.toContain("run end");
+  });
+
+  it("reads a pair a third time whose two readings do not agree, and believes the one that came twice", () => {
+    const read = (last: string) => answer(table(`a b OL\na c 46.6\nb d 8.8\na c 4.6${last}`, split));
+    const split = { about: { phase: 1 as const, capacitor: "start" as const } };
+    expect(read("").nextProbe).toMatchObject({ kind: "pair", between: ["a", "c"] });
+    expect(rolesOf(read("\na c 46.7"))).toMatchObject({ a: "start", b: "main" });
+    expect(rolesOf(read("\na c 4.6"))).toMatchObject({ a: "main", b: "start" });
+    expect(read("\na c 18\na c 31").nextProbe).toBeNull();
   });
 
   it("reads a pair twice on which main and start hang alone, and only where nothing else checks it", () => {

@@ -1,13 +1,13 @@
 import type { LeadName } from "../motor/lead";
 import type { RoleName } from "../motor/role";
 import type { Answer } from "./answers";
-import { type Evidence, joinedGroups } from "./evidence";
+import { type Evidence, joinedGroups, type PairEvidence } from "./evidence";
 import type { NextProbe } from "./identification";
 import { type PairValue, pairValues } from "./nextPair";
 import { capitalised } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
 import type { Stakes } from "./stakes";
-import { checkCount, isOneGroup } from "./structure";
+import { checkCount, leadGroups } from "./structure";
 
 /** Under this gain a reading cannot be said to help; in nats. A fair coin is worth 0.69. */
 const WORTHLESS_NATS = 0.004;
@@ -20,12 +20,14 @@ const WORTHLESS_NATS = 0.004;
  */
 const WORTHLESS_SHARE_PER_ROOT_NAT = 0.3;
 const MOST_WORTHLESS_SHARE = 0.35;
+/** However much is open, a reading that clears up this much is worth it; nats. One reading tells only so many apart. */
+const ALWAYS_WORTH_NATS = 0.4;
 
 /** The least gain in nats for which another reading is asked. */
 function worthNats({ shares }: Stakes): number {
   const open = shares.reduce((sum, p) => sum - (p > 0 ? p * Math.log(p) : 0), 0);
   const share = Math.min(MOST_WORTHLESS_SHARE, WORTHLESS_SHARE_PER_ROOT_NAT * Math.sqrt(open));
-  return Math.max(WORTHLESS_NATS, share * open);
+  return Math.max(WORTHLESS_NATS, Math.min(ALWAYS_WORTH_NATS, share * open));
 }
 
 /** A lead whose shell test is due: the first of all, then one of every group that turns out to be separate. */
@@ -176,23 +178,28 @@ function endProbabilities(list: readonly Answer[], leadCount: number): readonly 
   return ends;
 }
 
+/** Of several groups, those of three leads are twins of each other, or read all round to tell which lead is the middle. */
+const LEAST_CHECKED_OF_SEVERAL = 4;
+
 /**
- * A pair whose sum would confirm an answer that no spare reading has checked yet; null where one has, or where the
- * motor is of separate groups, which meet no sums, or every pair is read.
+ * A pair whose sum would confirm an answer in a group of its leads where no spare reading has checked one yet; null where
+ * one has in each, where a group is too small to meet sums, or where every pair of it is read.
  */
 export function checkingPair(best: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
-  const hypothesis = best.members[0];
-  if (!hypothesis || evidence.leadCount < 3 || !isOneGroup(hypothesis)) return null;
-  if (checkCount(hypothesis, evidence) > 0) return null;
+  const [hypothesis] = best.members;
+  if (!hypothesis) return null;
+  const { nodeOf } = hypothesis.placement;
   const read = new Set(evidence.pairs.map(({ a, b }) => `${a}-${b}`));
-  const open: PairValue[] = [];
-  for (let a = 0; a < evidence.leadCount; a++) {
-    for (let b = a + 1; b < evidence.leadCount; b++) if (!read.has(`${a}-${b}`)) open.push({ a, b, nats: 0 });
-  }
   const clips = ({ a, b }: PairValue) => (evidence.last?.some((lead) => lead === a || lead === b) ? 0 : 1);
-  const pair = open.sort((x, y) => clips(x) - clips(y))[0];
-  return pair
-    ? asProbe(pair, sheet, "One more reading to check the sums; so far none of them is confirmed.")
+  const groups = leadGroups(hypothesis);
+  const least = groups.length > 1 ? LEAST_CHECKED_OF_SEVERAL : 3;
+  const open = groups
+    .filter((leads) => leads.length >= least && checkCount(hypothesis, evidence, leads) === 0)
+    .flatMap((leads) => leads.flatMap((a, i) => leads.slice(i + 1).map((b) => ({ a, b, nats: 0 }))))
+    .filter(({ a, b }) => nodeOf[a] !== nodeOf[b] && !read.has(`${a}-${b}`))
+    .sort((x, y) => clips(x) - clips(y));
+  return open[0]
+    ? asProbe(open[0], sheet, "One more reading to check the sums; so far none of them is confirmed.")
     : null;
 }
 
@@ -249,6 +256,37 @@ export function decisivePair(best: Answer, evidence: Evidence, sheet: ReadingShe
     longest,
     sheet,
     "Once more, for nothing else checks it: a slip here would exchange main and start, and burn the start winding.",
+  );
+}
+
+/** So many readings of one pair that never agree are no slip any more: the finding says so, and nothing is asked. */
+const MOST_DISPUTED = 3;
+
+/**
+ * A pair that was read again and not alike, so that none of its readings stands by more than itself; null where none is,
+ * or where sums tell which of them stands.
+ */
+export function disputedPair(best: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
+  const [hypothesis] = best.members;
+  if (!hypothesis || checkCount(hypothesis, evidence) > 0) return null;
+  const disputed = evidence.pairs.find(
+    ({ ohms, shown, discarded }) =>
+      ohms !== null &&
+      shown.length <= MOST_DISPUTED &&
+      shown.length - discarded.length === 1 &&
+      discarded.some((other) => other !== null),
+  );
+  return disputed
+    ? asProbe(disputed, sheet, "Its readings do not agree: once more tells which of them stands.")
+    : null;
+}
+
+/** A reading, taken once, on which it hangs that the motor is called broken. */
+export function condemningPair(pair: PairEvidence, sheet: ReadingSheet): NextProbe {
+  return asProbe(
+    pair,
+    sheet,
+    "Once more before the motor is condemned: it would be whole if this pair read otherwise.",
   );
 }
 

@@ -3,7 +3,7 @@ import { type Evidence, joinedGroups } from "./evidence";
 import type { FindingContext } from "./findings/context";
 import { partnerProbe } from "./findings/open";
 import type { NextProbe } from "./identification";
-import { checkingPair, decidingPair, decisivePair, furtherPair, strainedPair } from "./probing";
+import { checkingPair, decidingPair, decisivePair, disputedPair, furtherPair, strainedPair } from "./probing";
 import { SETTLED } from "./settled";
 import { brokenShare, isAnswered, openStakes, stakesOf } from "./stakes";
 import { bondPair, type LeadPair, legPair, unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
@@ -70,6 +70,7 @@ export function progressOf(
   };
   const checking = (): NextProbe | null =>
     whole ??
+    disputedPair(best, context.evidence, sheet) ??
     bondPair(best, all, sheet) ??
     legPair(best, all, sheet) ??
     checkingPair(best, all, sheet) ??

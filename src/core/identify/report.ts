@@ -2,22 +2,23 @@ import { familyById } from "../motor/families";
 import { type Answer, roleConfidences } from "./answers";
 import { certainties } from "./certain";
 import type { ElectronicSign } from "./electronic";
-import type { Evidence } from "./evidence";
+import { type Evidence, isConfirmed } from "./evidence";
 import { colourFindings } from "./findings/colour";
 import { type FindingContext, idsOf } from "./findings/context";
 import { observedFindings } from "./findings/observed";
 import { brokenIf, cooledProbe, openFindings } from "./findings/open";
 import { rangeFindings } from "./findings/range";
 import { twinFindings } from "./findings/twins";
+import { logSum } from "./hypotheses";
 import type { Certainty, Finding, Identification, NextProbe } from "./identification";
-import { shellTestDue, shellTestOf, toldShared } from "./probing";
+import { condemningPair, shellTestDue, shellTestOf, toldShared } from "./probing";
 import { progressOf } from "./progress";
 import { reasoning } from "./reasoning";
 import { SETTLED } from "./settled";
 import type { ReadingSheet } from "./sheet";
-import type { Slip } from "./slips";
+import { type Slip, slipBehindBreak } from "./slips";
 import { brokenShare } from "./stakes";
-import { bondedLeads, sectionsOf, sectionsWithoutFamily } from "./structure";
+import { bondedLeads, pairOf, sectionsOf, sectionsWithoutFamily } from "./structure";
 
 /** An answer at this is held against what was seen beside the ohms. */
 const WORTH_HOLDING = 0.5;
@@ -60,7 +61,9 @@ export function answered(
     trust,
     complete,
   });
-  const opens = openFindings(context);
+  const condemned = openFindings(context);
+  const doubted = condemned.some(({ severity }) => severity === "fault") ? behindBreak(context) : null;
+  const opens = doubted ? [] : condemned;
   const findings = [
     ...earlier,
     ...opens,
@@ -75,13 +78,13 @@ export function answered(
     findings,
     finished,
     again !== undefined && (slips.length > 0 || decided),
-    deciding ?? checking ?? (finished && untested !== null ? shellDue : null),
+    doubted ?? deciding ?? checking ?? (finished && untested !== null ? shellDue : null),
   );
   const pairProbe = slips[0]
     ? againProbe(slips[0], sheet)
     : opens.length > 0
       ? cooledProbe(context)
-      : (deciding ?? checking ?? againFor(again));
+      : (doubted ?? deciding ?? checking ?? againFor(again, context));
   const sure = roleConfidences(answers).map((p) => p * trust);
   const bonded = bondedLeads(hypothesis).map((group) => idsOf(context, group));
   const ids = sheet.leads.map((lead) => lead.id);
@@ -125,6 +128,13 @@ export function answered(
     findings,
     reasoning: reasoning(best, context.evidence, sheet, names),
   };
+}
+
+/** The reading to be taken again before the motor is condemned for what reads open; null where none may be behind it. */
+function behindBreak({ evidence, sheet, answers }: FindingContext): NextProbe | null {
+  const all = logSum(answers.flatMap(({ members }) => members.map(({ logWeight }) => logWeight)));
+  const pair = slipBehindBreak(evidence, sheet, all);
+  return pair ? condemningPair(pair, sheet) : null;
 }
 
 /** The answer to whether it is sound. */
@@ -274,9 +284,13 @@ function againProbe(slip: Slip, sheet: ReadingSheet): NextProbe {
   return { kind: "pair", between, because: "The other readings speak against this one. Read it again." };
 }
 
-function againFor(finding: Finding | undefined): NextProbe | null {
+/** The pair that a finding speaks against; null where it was read twice alike, so that once more tells nothing. */
+function againFor(finding: Finding | undefined, { evidence, sheet }: FindingContext): NextProbe | null {
   const [a, b] = finding?.leads ?? [];
   if (a === undefined || b === undefined) return null;
+  const place = (id: string) => sheet.leads.findIndex((lead) => lead.id === id);
+  const read = pairOf(evidence, place(a), place(b));
+  if (read && isConfirmed(read)) return null;
   return { kind: "pair", between: [a, b], because: "It is far off its twins. Read it again." };
 }
 

@@ -4,7 +4,7 @@ import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
 import { randomMotor } from "../bench/randomMotor";
 import type { Variant } from "../motor/family";
-import { answer, METER, type Reading } from "./testSheets";
+import { answer, METER, type Reading, table } from "./testSheets";
 
 const plain = (build: Variant) => build.nodes.every((node) => node.leads === 1 && node.role !== null);
 
@@ -116,8 +116,14 @@ describe("led with a slip", () => {
     for (const [family, leads] of [
       ["one-winding", 4],
       ["two-winding", 5],
+      ["two-winding-start-pair", 6],
+      ["split-windings", 4],
+      ["dual-voltage-single-phase", 7],
+      ["three-phase-3", 3],
+      ["three-phase-6", 6],
+      ["three-phase-9-wye", 9],
     ] as const)
-      for (let seed = 1; seed <= 6; seed++) {
+      for (let seed = 1; seed <= 8; seed++) {
         const random = seededRandom(seed * 91);
         const motor = randomMotor(random, family, leads);
         const read = ohmmeter(motor.network, METER, random);
@@ -132,14 +138,53 @@ describe("led with a slip", () => {
           const probe = id.nextProbe;
           if (probe?.kind !== "pair" || id.status === "settled" || id.status === "tied") break;
           const taken: Reading = { between: probe.between, ...read(...probe.between) };
-          readings.push(readings.length === 1 ? (slipOf([taken], random).readings[0] as Reading) : taken);
+          const slips = readings.length === seed % 6 && "ohms" in taken;
+          readings.push(slips ? (slipOf([taken], random).readings[0] as Reading) : taken);
         }
         const times = new Map<string, number>();
         for (const { between } of readings) {
           const key = [...between].sort().join();
           times.set(key, (times.get(key) ?? 0) + 1);
         }
-        expect(Math.max(...times.values())).toBeLessThanOrEqual(3);
+        expect(Math.max(...times.values()), `${family}, seed ${seed}`).toBeLessThanOrEqual(3);
+      }
+  });
+});
+
+describe("a slip that makes a sound motor read broken", () => {
+  it("is asked for again before the motor is condemned, and a true break is condemned all the same", () => {
+    const about = { phase: 1 as const, capacitor: "start" as const, speeds: 1 };
+    const halves = "a b 20\nc d 0.2\na c OL\na c OL";
+    const slipped = answer(table(halves, { about }));
+    expect(slipped.status).toBe("needs-probe");
+    expect(slipped.nextProbe).toMatchObject({ kind: "pair", between: ["c", "d"] });
+    expect(slipped.findings.filter(({ severity }) => severity === "fault")).toEqual([]);
+    expect(answer(table(`${halves}\nc d 44.2\nc d 44.1`, { about })).status).toBe("settled");
+    expect(answer(table(`${halves}\nc d 0.2\na b 20`, { about })).status).toBe("fault");
+    expect(answer(table("a b 20\na c OL\na d OL\nb c OL\nc d OL\nc d OL", { about })).status).toBe("fault");
+  });
+
+  it("led with any one slip, a sound motor is condemned for nothing open", () => {
+    for (const [family, leads] of [
+      ["split-windings", 4],
+      ["dual-voltage-single-phase", 7],
+      ["two-speed-two-main", 5],
+    ] as const)
+      for (let seed = 1; seed <= 5; seed++) {
+        const random = seededRandom(seed * 677);
+        const motor = randomMotor(random, family, leads);
+        const read = ohmmeter(motor.network, METER, random);
+        const readings: Reading[] = [];
+        for (let step = 0; step < 40; step++) {
+          const frame = motor.leads.map(({ id: lead }) => ({ lead, open: true as const }));
+          const id = answer({ format: "odd-lead/reading-sheet@1", leads: motor.leads, readings, frame });
+          const opens = id.findings.filter(({ code }) => code.startsWith("open-"));
+          expect(opens, `${family}, seed ${seed}`).toEqual([]);
+          if (id.nextProbe?.kind !== "pair" || id.status === "tied") break;
+          const taken: Reading = { between: id.nextProbe.between, ...read(...id.nextProbe.between) };
+          const slips = readings.length === seed % 4 && "ohms" in taken;
+          readings.push(slips ? (slipOf([taken], random).readings[0] as Reading) : taken);
+        }
       }
   });
 });

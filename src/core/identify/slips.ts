@@ -1,6 +1,6 @@
-import { type Evidence, LEAKAGE_OHMS, type PairEvidence, without } from "./evidence";
+import { type Evidence, isConfirmed, LEAKAGE_OHMS, type PairEvidence, without } from "./evidence";
 import type { Told } from "./hints";
-import { type Hypotheses, type Hypothesis, hypotheses, logSum } from "./hypotheses";
+import { type Hypotheses, type Hypothesis, hypotheses, LIKELIEST_WHOLE, logSum } from "./hypotheses";
 
 /** A reading that the others speak against, and what stands without it. */
 export interface Slip {
@@ -64,9 +64,27 @@ export function findSlips(evidence: Evidence, told: Told, asRead: Hypotheses): S
   return { probability: 1 / (1 + Math.exp(asTrue - asSlip)), slips };
 }
 
-/** Read twice alike: nobody slips twice to the same value. */
-function isConfirmed({ shown, discarded }: PairEvidence): boolean {
-  return shown.length - discarded.length > 1;
+/** Before a motor is condemned, a slip behind it may be this likely at the most. */
+const SLIP_BEHIND_BREAK = 0.02;
+
+/**
+ * The reading, taken once, that would leave the motor whole if it were another: a digit slipped there sooner than a winding
+ * broke, or not much less. Null where there is none, and the break stands on what was read twice.
+ *
+ * @param all log of the weight of everything that explains the readings as they are.
+ */
+export function slipBehindBreak(evidence: Evidence, told: Told, all: number): PairEvidence | null {
+  let worst: PairEvidence | null = null;
+  let most = all + Math.log(SLIP_BEHIND_BREAK);
+  for (const pair of evidence.pairs) {
+    if (pair.ohms === null || isConfirmed(pair)) continue;
+    const whole = hypotheses(without(evidence, pair), told, LIKELIEST_WHOLE);
+    const log = logSum(whole.all.map((h) => h.logWeight)) + Math.log(SLIP_SHARE) + logSlipDensity(pair);
+    if (log <= most) continue;
+    most = log;
+    worst = pair;
+  }
+  return worst;
 }
 
 /** The readings that least squares has to bend; all of them where nothing fits at all. */

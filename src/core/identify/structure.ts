@@ -70,12 +70,16 @@ export function pairOf(evidence: Evidence, a: number, b: number): PairEvidence |
   return evidence.pairs.find((p) => (p.a === a && p.b === b) || (p.a === b && p.b === a));
 }
 
-/** How many readings of a hypothesis are checks: more than its sections needed. */
-export function checkCount(hypothesis: Hypothesis, evidence: Evidence): number {
+/**
+ * How many readings of a hypothesis, or of some leads of it, are checks: more than its sections needed. That two leads are
+ * one conductor checks nothing but itself.
+ */
+export function checkCount(hypothesis: Hypothesis, evidence: Evidence, among?: readonly number[]): number {
   const { template, nodeOf } = hypothesis.placement;
   const rows = evidence.pairs
-    .filter((p) => p.ohms !== null)
+    .filter((p) => p.ohms !== null && (!among || (among.includes(p.a) && among.includes(p.b))))
     .map((p) => pathBetween(template, nodeOf, p.a, p.b))
+    .filter((mask) => mask !== 0)
     .map((mask) => template.variant.sections.map((_, s) => (mask >> s) & 1));
   return rows.length - rank(rows);
 }
@@ -99,6 +103,16 @@ function rank(rows: readonly (readonly number[])[]): number {
     found += 1;
   }
   return found;
+}
+
+/** The leads that hang together under a hypothesis, group by group, by place in the sheet; leads without a place in none. */
+export function leadGroups({ placement: { template, nodeOf } }: Hypothesis): number[][] {
+  const groups = new Map<number, number[]>();
+  nodeOf.forEach((node, lead) => {
+    const group = node === null ? undefined : template.group[node];
+    if (group !== undefined) groups.set(group, [...(groups.get(group) ?? []), lead]);
+  });
+  return [...groups.values()];
 }
 
 /** Whether all leads of a hypothesis hang together as one group. */

@@ -29,10 +29,27 @@ describe("windings wound alike", () => {
     expect(id.findings.filter((f) => f.severity === "fault")).toEqual([]);
   });
 
+  it("a spread likelier over the limit than not is said as more than this meter can tell, and no fault", () => {
+    const id = answer(table("a b 11.4\na c 12.1\nb c 11.4", told));
+    expect(id.status).toBe("settled");
+    expect(id.findings).toMatchObject([{ code: "range-too-coarse", severity: "note" }]);
+    const finer = { ...told, meter: { ...METER, percent: 0.5, resolutionOhms: 0.01 } };
+    expect(codes(answer(table("a b 11.4\na c 12.1\nb c 11.4", finer)))).toEqual(["unbalanced-phases"]);
+  });
+
   it("one of three at ten times the others is sooner a wrong reading: it is asked for again", () => {
     const id = answer(table(pairs(20.0, 20.1, 202), told));
     expect(id.status).toBe("conflict");
     expect(id.nextProbe).toMatchObject({ kind: "pair", between: ["e", "f"] });
+  });
+
+  it("what stays far off when both are read again is no slip, and is not asked for any more", () => {
+    const halves = "a c 20.5\nb f 83.1\nb d 167.5\ne g 60.2\na b OL\nd e OL\nf g OL\na e OL";
+    const read = (more: string) => answer(table(halves + more, { about: { dualVoltage: true } }));
+    expect(read("").nextProbe).toMatchObject({ kind: "pair", between: ["a", "c"] });
+    expect(read("\na c 20.6").nextProbe).toMatchObject({ kind: "pair", between: ["e", "g"] });
+    expect(read("\na c 20.6\ne g 60.3")).toMatchObject({ status: "fault", nextProbe: null });
+    expect(read("\na c 20.6\ne g 20.4\ne g 20.4").status).not.toBe("fault");
   });
 
   it("of two main halves the lower has shorted turns", () => {

@@ -1,3 +1,4 @@
+import { isConfirmed } from "../evidence";
 import type { Finding } from "../identification";
 import { listed } from "../reasoning";
 import type { Slip } from "../slips";
@@ -35,7 +36,10 @@ export function slipFindings(
 /** The sums do not close in a row; only a build that is rare explains them. */
 export function unusualFinding(context: Pick<FindingContext, "sheet" | "names" | "evidence">): Finding {
   const read = context.evidence.pairs.filter((pair) => pair.ohms !== null);
-  const longest = read.reduce((best, pair) => ((pair.ohms ?? 0) > (best.ohms ?? 0) ? pair : best));
+  const once = read.filter((pair) => !isConfirmed(pair));
+  const longest = (once.length > 0 ? once : read).reduce((best, pair) =>
+    (pair.ohms ?? 0) > (best.ohms ?? 0) ? pair : best,
+  );
   const words = listed([wordOf(context, longest.a), wordOf(context, longest.b)]);
   return {
     code: "readings-disagree",

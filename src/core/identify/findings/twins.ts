@@ -1,4 +1,5 @@
 import type { SoftBox } from "../../motor/softBox";
+import { isConfirmed, type PairEvidence } from "../evidence";
 import type { Finding } from "../identification";
 import { predict } from "../prediction";
 import { listed } from "../reasoning";
@@ -9,6 +10,8 @@ const SUSPECT_SPREAD = 0.03;
 const FAULT_SPREAD = 0.05;
 /** How far over a limit a spread must be to count, in its own standard deviations. */
 const CLEARLY_SIGMAS = 2;
+/** From so far over a limit on, it is likelier over than not, and said as what this meter cannot tell. */
+const LIKELY_SIGMAS = 1;
 /** A winding off its twins by more than this is sooner a wrong reading than a fault: it is read again first. */
 const SLIP_FACTOR = 1.6;
 
@@ -23,7 +26,8 @@ interface Twin {
 
 /**
  * Windings that are wound alike and do not read alike: an unbalanced phase, or one half with shorted turns. The spread
- * is (most − least) / mean; under the limits for it a motor is in order however coarse the meter.
+ * is (most − least) / mean; under the limits for it a motor is in order however coarse the meter, and one that is likely
+ * over them is said to be more than this meter can tell.
  */
 export function twinFindings(context: FindingContext): Finding[] {
   return likeWindings(context).flatMap((twins) => oddAmong(twins, context));
@@ -33,7 +37,7 @@ function oddAmong(twins: readonly Twin[], context: FindingContext): Finding[] {
   if (twins.length < 2) return [];
   const { spread, sigma } = spreadOf(twins);
   const clearlyOver = (limit: number) => spread - CLEARLY_SIGMAS * sigma > limit;
-  if (!clearlyOver(SUSPECT_SPREAD)) return [];
+  if (spread - LIKELY_SIGMAS * sigma <= SUSPECT_SPREAD) return [];
   const odd = oddOne(twins);
   const others = twins.filter((twin) => twin !== odd);
   const usual = others.reduce((sum, { ohms }) => sum + ohms, 0) / others.length;
@@ -41,14 +45,21 @@ function oddAmong(twins: readonly Twin[], context: FindingContext): Finding[] {
   const words = listed(odd.leads.map((lead) => wordOf(context, lead)));
   const found = `The winding at ${words} comes out at ${ohmsIn(context, odd.ohms)}, its ${others.length > 1 ? "twins" : "twin"} at ${ohmsIn(context, usual)}`;
   const factor = Math.max(odd.ohms / usual, usual / odd.ohms);
-  if (factor > SLIP_FACTOR) {
-    const says = `${found}: so far off is sooner a wrong reading than a fault. Read it again.`;
-    return [{ code: "readings-disagree", severity: "doubt", leads, says }];
+  const doubtful = factor > SLIP_FACTOR ? readOnce([odd, ...others], context) : null;
+  if (doubtful) {
+    const again = idsOf(context, [doubtful.a, doubtful.b]);
+    const pair = listed([doubtful.a, doubtful.b].map((lead) => wordOf(context, lead)));
+    const says = `${found}: so far off is sooner a wrong reading than a fault. Read ${pair} again.`;
+    return [{ code: "readings-disagree", severity: "doubt", leads: again, says }];
   }
   const fault = clearlyOver(FAULT_SPREAD);
   const low = odd.ohms < usual;
   const cause = low ? "shorted turns" : "a poor joint or a broken strand";
   const percent = `a spread of ${(spread * 100).toFixed(1)} %${odd.leg ? " line to line" : ""}, over the ${fault ? "5 % that is a fault" : "3 % that is suspect"}`;
+  if (!clearlyOver(SUSPECT_SPREAD)) {
+    const says = `${found}: ${percent}, but no more than this meter’s own error may make of it. Read them on a lower range before calling them alike.`;
+    return [{ code: "range-too-coarse", severity: "note", leads, says }];
+  }
   return [
     {
       code: low && twins.length === 2 ? "shorted-turns" : "unbalanced-phases",
@@ -57,6 +68,18 @@ function oddAmong(twins: readonly Twin[], context: FindingContext): Finding[] {
       says: `${found}: ${percent}, and ${cause} the likely cause. Read both again before condemning it.`,
     },
   ];
+}
+
+/** The first reading that some twins stand on and that was taken only once; null where each was read twice alike. */
+function readOnce(twins: readonly Twin[], { evidence }: FindingContext): PairEvidence | null {
+  const once = evidence.pairs.filter((pair) => pair.ohms !== null && !isConfirmed(pair));
+  for (const { leads } of twins) {
+    const pair = once.find(({ a, b }) =>
+      leads.length > 1 ? leads.includes(a) && leads.includes(b) : leads.includes(a) || leads.includes(b),
+    );
+    if (pair) return pair;
+  }
+  return null;
 }
 
 /**
