@@ -2,6 +2,7 @@
 import { execFileSync } from "node:child_process";
 import { writeFileSync } from "node:fs";
 import { cpus } from "node:os";
+import { asked } from "./asked";
 import { faults } from "./faults";
 import { identification } from "./identification";
 import { ledFaults } from "./ledFaults";
@@ -33,6 +34,7 @@ const text = [
   identification(say),
   faults(say),
   ledFaults(say),
+  asked(say),
   replacement(say),
   acMachine(say),
   machineFit(say),

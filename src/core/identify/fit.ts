@@ -98,7 +98,12 @@ export interface RoughFit {
 export function roughFit(sections: readonly FitSection[], rows: readonly FitRow[]): RoughFit {
   const normal = normalEquations(sections.length, rows);
   const logOhms = startingPoint(sections, rows, normal);
-  return { logOhms, costNats: costAt(logOhms, sections, normal), normal };
+  const costNats = costAt(logOhms, sections, normal);
+  const raised = onTheirFeet(logOhms, sections);
+  const raisedNats = raised ? costAt(raised, sections, normal) : Number.POSITIVE_INFINITY;
+  return raised && raisedNats < costNats
+    ? { logOhms: raised, costNats: raisedNats, normal }
+    : { logOhms, costNats, normal };
 }
 
 /**
@@ -131,8 +136,28 @@ function normalEquations(n: number, rows: readonly FitRow[]): Normal {
 }
 
 /**
+ * The same with sections that came out shorter than their boxes allow at the foot of their boxes; null where none did.
+ * Windings wound alike that are not have a fault, and stay where the readings put them.
+ */
+function onTheirFeet(x: Float64Array, sections: readonly FitSection[]): Float64Array | null {
+  let raised: Float64Array | null = null;
+  for (let s = 0; s < sections.length; s++) {
+    const { box, ratioTo } = sections[s] as FitSection;
+    if (ratioTo === null || box.high <= ALIKE_AT_MOST) continue;
+    const foot = ((raised ?? x)[ratioTo] as number) + box.logLow - box.below;
+    if (foot <= (x[s] as number)) continue;
+    raised ??= x.slice();
+    raised[s] = foot;
+  }
+  return raised;
+}
+
+/** A section that least squares makes shorter than this share of its prior has no length from it. */
+const LEAST_OF_PRIOR = 0.02;
+
+/**
  * Prior centres scaled to the readings, then one linear least-squares pull to them; sections that it would make
- * negative start at a small share of their prior.
+ * negative start at the foot of their box: the prior says how short they may be, where the readings have no say.
  */
 function startingPoint(
   sections: readonly FitSection[],
@@ -164,7 +189,14 @@ function startingPoint(
   }
   const factor = choleskyFactor(pull, n);
   const pulled = factor ? choleskySolve(factor, right) : prior;
-  const x = prior.map((ohms, s) => Math.log(Math.max(pulled[s] as number, 0.02 * ohms)));
+  const x = new Float64Array(n);
+  for (let s = 0; s < n; s++) {
+    const { box, ratioTo } = sections[s] as FitSection;
+    const least = LEAST_OF_PRIOR * (prior[s] as number);
+    const ohms = pulled[s] as number;
+    if (ohms >= least) x[s] = Math.log(ohms);
+    else x[s] = ratioTo === null ? Math.log(least) : (x[ratioTo] as number) + box.logLow - box.below;
+  }
   anchorUnread(x, sections, N);
   return x;
 }

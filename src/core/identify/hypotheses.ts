@@ -49,11 +49,19 @@ export interface Scope {
   readonly builds: "all" | "whole";
   readonly placements: number;
   readonly steps: number;
+  /** A rough fit this much worse than the best is not finished, in nats. */
+  readonly hopelessNats: number;
 }
 
-const EVERYTHING: Scope = { builds: "all", placements: MOST_PLACEMENTS, steps: MOST_STEPS };
+/** What a call looks among. */
+export const EVERYTHING: Scope = {
+  builds: "all",
+  placements: MOST_PLACEMENTS,
+  steps: MOST_STEPS,
+  hopelessNats: HOPELESS_NATS,
+};
 /** Whole motors alone, the likeliest builds of them: enough to know that there is one. */
-export const LIKELIEST_WHOLE: Scope = { builds: "whole", placements: 60, steps: 20_000 };
+export const LIKELIEST_WHOLE: Scope = { ...EVERYTHING, builds: "whole", placements: 60, steps: 20_000 };
 
 /** Every explanation of the readings that the catalogue offers within a scope, ranked by posterior weight. */
 export function hypotheses(evidence: Evidence, told: Told, scope: Scope = EVERYTHING): Hypotheses {
@@ -96,7 +104,7 @@ export function hypotheses(evidence: Evidence, told: Told, scope: Scope = EVERYT
     Number.NEGATIVE_INFINITY,
   );
   const all = drafts
-    .filter((draft) => promise(draft) > bestPromise - HOPELESS_NATS)
+    .filter((draft) => promise(draft) > bestPromise - scope.hopelessNats)
     .map(({ family, placement, leadsOut, fitIndex, problem, logShare }): Hypothesis => {
       problem.fit ??= fitSections(problem.sections, problem.rows, problem.rough);
       return {

@@ -55,7 +55,7 @@ export function progressOf(
   const joined = new Set(joinedGroups(all)).size === 1;
   const done =
     ask === "sound"
-      ? !broken && unread.length === 0 && (complete || joined)
+      ? !broken && unread.length === 0 && (complete || joined || confidence >= SURE_OF_THE_REST)
       : isAnswered(asked, (complete ? SETTLED : SURE_OF_THE_REST) / trust);
   const early = ask !== "all" && done;
   const deciding = (): NextProbe | null => {

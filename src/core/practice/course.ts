@@ -22,6 +22,8 @@ export interface Leading {
   readonly read: Ohmmeter;
   readonly meter: Meter;
   readonly about?: ReadingSheetInput["about"];
+  /** What the probing is to find out; everything when left out. */
+  readonly ask?: ReadingSheetInput["ask"];
   readonly shellOhms?: (lead: string) => number | null;
   /** Milliseconds now; stands still when left out. */
   readonly clock?: () => number;
@@ -36,7 +38,7 @@ const MOST_READINGS = 90;
  * @throws Error where the sheet so made is refused, which is a fault of ours.
  */
 export function led({ leads }: Pick<VirtualMotor, "leads">, leading: Leading): Course {
-  const { read, meter, about = {}, shellOhms = () => null, clock = () => 0 } = leading;
+  const { read, meter, about = {}, ask, shellOhms = () => null, clock = () => 0 } = leading;
   const readings: Reading[] = [];
   const frame: ShellReading[] = [];
   const callMs: number[] = [];
@@ -49,6 +51,7 @@ export function led({ leads }: Pick<VirtualMotor, "leads">, leading: Leading): C
       readings,
       frame,
       about,
+      ask,
     } satisfies ReadingSheetInput);
     callMs.push(clock() - begun);
     if (!answer.ok) throw new Error(JSON.stringify(answer.faults));
