@@ -29,12 +29,16 @@ export interface Hypotheses {
   readonly all: readonly Hypothesis[];
   /** True when the search was cut short: then nothing may be called settled. */
   readonly truncated: boolean;
+  /** Steps that the search took. */
+  readonly steps: number;
 }
 
 /** Placements looked at in one call before the search is cut short. */
 const MOST_PLACEMENTS = 600;
 /** Steps of the search in one call: what a part table of a dozen leads in one group would ask for has no end. */
-const MOST_STEPS = 400_000;
+const MOST_STEPS = 200_000;
+/** So many steps any search gets, however little is left. */
+const LEAST_STEPS = 10_000;
 /** A rough fit this much worse than the best, in nats, is not worth finishing: finishing gains a few at most. */
 const HOPELESS_NATS = 14;
 /** Hypotheses this much less likely than the best are dropped, in nats: all of them together are nothing. */
@@ -62,6 +66,23 @@ export const EVERYTHING: Scope = {
 };
 /** Whole motors alone, the likeliest builds of them: enough to know that there is one. */
 export const LIKELIEST_WHOLE: Scope = { ...EVERYTHING, builds: "whole", placements: 60, steps: 20_000 };
+
+/**
+ * One budget of steps for all searches that a call makes besides its first: what they may take in all, however many they
+ * are. A search of a small sheet takes some thousands; what is left goes to those that still come.
+ */
+export class StepBudget {
+  constructor(private left: number) {}
+
+  /** The scope of the next of so many searches that still come; what it takes is to be paid. */
+  share(searches: number): Scope {
+    return { ...EVERYTHING, steps: Math.max(LEAST_STEPS, Math.floor(this.left / searches)) };
+  }
+
+  pay({ steps }: Pick<Hypotheses, "steps">): void {
+    this.left -= steps;
+  }
+}
 
 /** Every explanation of the readings that the catalogue offers within a scope, ranked by posterior weight. */
 export function hypotheses(evidence: Evidence, told: Told, scope: Scope = EVERYTHING): Hypotheses {
@@ -118,7 +139,11 @@ export function hypotheses(evidence: Evidence, told: Told, scope: Scope = EVERYT
     })
     .sort((a, b) => b.logWeight - a.logWeight);
   const best = all[0]?.logWeight ?? 0;
-  return { all: all.filter((h) => h.logWeight > best - NEGLIGIBLE_NATS), truncated };
+  return {
+    all: all.filter((h) => h.logWeight > best - NEGLIGIBLE_NATS),
+    truncated,
+    steps: scope.steps - effort.left,
+  };
 }
 
 /** A placement on its way to a hypothesis, its fit only begun. */

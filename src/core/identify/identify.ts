@@ -9,7 +9,7 @@ import { probeOffsetFinding } from "./findings/probeOffset";
 import { repeatFindings } from "./findings/repeats";
 import { shellFindings } from "./findings/shell";
 import { slipFindings, unusualFinding } from "./findings/slip";
-import { type Hypotheses, hypotheses } from "./hypotheses";
+import { type Hypotheses, hypotheses, StepBudget } from "./hypotheses";
 import type { Finding, Identification } from "./identification";
 import { outsideShare } from "./outside";
 import { probeOffset } from "./probeOffset";
@@ -44,6 +44,9 @@ function identifySheet(sheet: ReadingSheet): Identification {
   return weighed(sheet, shown, names, noted);
 }
 
+/** Steps that the searches for probes that were not zeroed and for slips may take, over all of them. */
+const MOST_MORE_STEPS = 200_000;
+
 /** The sheet weighed as read, without the probes' zero where that was forgotten, or without a reading that slipped. */
 function weighed(
   sheet: ReadingSheet,
@@ -52,10 +55,11 @@ function weighed(
   noted: readonly Finding[],
 ): Identification {
   const asShown = hypotheses(shown, sheet);
-  const offset = sheet.meter.probeOhms === 0 ? probeOffset(shown, sheet, asShown) : null;
+  const budget = new StepBudget(MOST_MORE_STEPS);
+  const offset = sheet.meter.probeOhms === 0 ? probeOffset(shown, sheet, asShown, budget) : null;
   const evidence = offset?.evidence ?? shown;
   const asRead = offset?.standing ?? asShown;
-  const search = findSlips(evidence, sheet, asRead);
+  const search = findSlips(evidence, sheet, asRead, budget);
   const slips = search.probability > 0.5 ? search.slips : [];
   const standing = slips[0]?.without ?? asRead;
   const trusted = slips[0] ? without(evidence, slips[0].pair) : evidence;

@@ -1,7 +1,16 @@
 import { type Evidence, lessOhms, type PairEvidence } from "./evidence";
 import { directionVariance } from "./fit";
 import type { Told } from "./hints";
-import { bits, type Hypotheses, type Hypothesis, hypotheses, logSum, pathBetween } from "./hypotheses";
+import {
+  bits,
+  type Hypotheses,
+  type Hypothesis,
+  hypotheses,
+  logSum,
+  pathBetween,
+  type Scope,
+  type StepBudget,
+} from "./hypotheses";
 
 /** Probes that were not zeroed: what they add to every reading, and what stands once that is taken off. */
 export interface ProbeOffset {
@@ -22,6 +31,8 @@ const COSTS_NATS = -Math.log(FORGOTTEN_SHARE / OFFSETS_OHMS.length);
 const ESTIMATED_TO_NATS = 3;
 /** Explanations whose own offset is reckoned: the rest would have to gain as much more. */
 const MOST_BENT = 40;
+/** So many offsets are weighed, as a rule; a share of the budget is set aside for each. */
+const SEARCHES_EXPECTED = 4;
 /** A pair that may be bonded and reads so far over zero, in standard deviations and ohms, raises the suspicion. */
 const BONDED_SIGMAS = 2.2;
 const MOST_BONDED_OHMS = 1.2;
@@ -38,7 +49,12 @@ const ALIKE_SIGMAS = 5;
  * search steps on to where what was weighed points to, as long as it may win. Failure: an offset that helps only an explanation left out without it, and
  * by neither of the two signs, is not found.
  */
-export function probeOffset(evidence: Evidence, told: Told, asRead: Hypotheses): ProbeOffset | null {
+export function probeOffset(
+  evidence: Evidence,
+  told: Told,
+  asRead: Hypotheses,
+  budget: StepBudget,
+): ProbeOffset | null {
   if (evidence.pairs.length < 3) return null;
   const asItIs = logSum(asRead.all.map((h) => h.logWeight));
   const least = Math.min(
@@ -49,7 +65,8 @@ export function probeOffset(evidence: Evidence, told: Told, asRead: Hypotheses):
   for (const start of startsOf(row, evidence, asRead)) {
     let ohms: number | null = start;
     while (ohms !== null && !weighed.has(ohms)) {
-      const here = weigh(ohms, evidence, told);
+      const here = weigh(ohms, evidence, told, budget.share(SEARCHES_EXPECTED));
+      budget.pay(here.standing);
       weighed.set(ohms, here);
       ohms = step(here, row, asItIs);
     }
@@ -64,9 +81,9 @@ interface Weighed extends ProbeOffset {
   readonly log: number;
 }
 
-function weigh(ohms: number, evidence: Evidence, told: Told): Weighed {
+function weigh(ohms: number, evidence: Evidence, told: Told, scope: Scope): Weighed {
   const corrected = lessOhms(evidence, ohms);
-  const standing = hypotheses(corrected, told);
+  const standing = hypotheses(corrected, told, scope);
   return {
     ohms,
     evidence: corrected,

@@ -1,6 +1,13 @@
 import { type Evidence, isConfirmed, LEAKAGE_OHMS, type PairEvidence, without } from "./evidence";
 import type { Told } from "./hints";
-import { type Hypotheses, type Hypothesis, hypotheses, LIKELIEST_WHOLE, logSum } from "./hypotheses";
+import {
+  type Hypotheses,
+  type Hypothesis,
+  hypotheses,
+  LIKELIEST_WHOLE,
+  logSum,
+  type StepBudget,
+} from "./hypotheses";
 
 /** A reading that the others speak against, and what stands without it. */
 export interface Slip {
@@ -35,7 +42,12 @@ const NO_SUSPICION: SlipSearch = { probability: 0, slips: [] };
  * true. It is asked only where the best explanation bends a reading, needs an unusual build, or is one that what is told
  * speaks against.
  */
-export function findSlips(evidence: Evidence, told: Told, asRead: Hypotheses): SlipSearch {
+export function findSlips(
+  evidence: Evidence,
+  told: Told,
+  asRead: Hypotheses,
+  budget: StepBudget,
+): SlipSearch {
   const best = asRead.all[0];
   const unusual = best?.placement.template.variant.unusual ?? false;
   const strained = !best || best.fit.residualSigmas.some((z) => Math.abs(z) > SUSPICIOUS_SIGMAS);
@@ -46,8 +58,9 @@ export function findSlips(evidence: Evidence, told: Told, asRead: Hypotheses): S
   const suspected = (unusual || untold ? evidence.pairs : suspects(evidence, best)).filter(
     (pair) => !isConfirmed(pair),
   );
-  const trials = suspected.map((pair) => {
-    const rest = hypotheses(without(evidence, pair), told);
+  const trials = suspected.map((pair, i) => {
+    const rest = hypotheses(without(evidence, pair), told, budget.share(suspected.length - i));
+    budget.pay(rest);
     return {
       pair,
       rest,
