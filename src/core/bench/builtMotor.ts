@@ -10,6 +10,7 @@ import { solve } from "../machine/solve";
 import { type KnownMotor, type WoundMotor, woundMotor } from "../machine/woundMotor";
 import type { Variant } from "../motor/family";
 import type { Plate } from "../motor/plate/plate";
+import { boardNumber } from "../motor/slot";
 import { knownOf } from "./platedMotor";
 import { logUniform, pick, type Random } from "./random";
 import { randomMotor } from "./randomMotor";
@@ -74,7 +75,9 @@ function drawn(
   const known = scaled(knownOf(virtual), volts, random);
   const unmarked = woundMotor(known, virtual.leads);
   if (!unmarked) return null;
-  const leads = unmarked.leads.map(({ id, slot }) => (slot.startsWith("T") ? { id, mark: slot } : { id }));
+  const leads = unmarked.leads.map(({ id, slot }) =>
+    boardNumber(slot) !== null ? { id, mark: slot } : { id },
+  );
   const motor = woundMotor(known, leads);
   if (!motor) return null;
   const { phases, twoVoltages, settingRatio = 2 } = feedingOf(motor);

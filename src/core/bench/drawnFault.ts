@@ -1,5 +1,6 @@
+import { isTap } from "../motor/slot";
 import type { Cause } from "../proving/causes";
-import { CAPPED } from "../wiring/compartment";
+import { CAPPED } from "../wiring/place";
 import type { PoweredFault } from "./poweredFault";
 import type { Powered } from "./poweredMachine";
 import { pick } from "./random";
@@ -21,13 +22,12 @@ export function drawnFault(
       return fault([]);
     case "leads-exchanged":
     case "wrong-tap": {
-      const taps = (id: string) =>
-        motor.leads.find((lead) => lead.id === id)?.slot.startsWith("speed-") === true;
+      const onTap = (id: string) => isTap(motor.leads.find((lead) => lead.id === id)?.slot ?? "");
       const pairs = motor.leads.flatMap(({ id: one }, i) =>
         motor.leads
           .slice(i + 1)
           .filter(({ id: other }) => plan.landings[one] !== plan.landings[other])
-          .filter(({ id: other }) => (taps(one) && taps(other)) === (cause === "wrong-tap"))
+          .filter(({ id: other }) => (onTap(one) && onTap(other)) === (cause === "wrong-tap"))
           .map(({ id: other }) => [one, other]),
       );
       return pairs.length > 0 ? fault(pick(random, pairs)) : null;

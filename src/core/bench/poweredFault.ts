@@ -2,7 +2,7 @@ import type { Branch } from "../machine/circuit";
 import type { Complex } from "../machine/complex";
 import { GROUND } from "../machine/joinedCircuit";
 import type { Cause } from "../proving/causes";
-import { CAPPED } from "../wiring/compartment";
+import { CAPPED } from "../wiring/place";
 import type { WiringPlan } from "../wiring/plan";
 
 /** What is the matter with a virtual machine, and how much of it. */

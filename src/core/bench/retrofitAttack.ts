@@ -1,8 +1,9 @@
 import { abs, sub, ZERO } from "../machine/complex";
 import { GROUND } from "../machine/joinedCircuit";
 import { checkRetrofit } from "../wiring/check/retrofit";
-import { CAPPED, type Compartment } from "../wiring/compartment";
+import type { Compartment } from "../wiring/compartment";
 import { HARNESS, HARNESS_JUNCTION, hungRetrofit } from "../wiring/harness";
+import { CAPPED } from "../wiring/place";
 import { FRAME, type WiringPlan } from "../wiring/plan";
 import { planRetrofit } from "../wiring/retrofit";
 import { guardedStatesOf, stateCircuit, statesOf } from "../wiring/stateCircuit";

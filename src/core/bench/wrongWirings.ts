@@ -1,5 +1,7 @@
 import type { WoundMotor } from "../machine/woundMotor";
-import { CAPPED, type Compartment, JOINT } from "../wiring/compartment";
+import { isTap } from "../motor/slot";
+import type { Compartment } from "../wiring/compartment";
+import { CAPPED, jointPlace } from "../wiring/place";
 import { FRAME, type WiringPlan } from "../wiring/plan";
 
 /** A good plan with one wrong move in it, and what the move was. */
@@ -63,12 +65,12 @@ export function wrongWirings(
       made.push(move("lead-on-return", `${name(one)} is on the return.`, { [one]: offers.back }));
     made.push(move("lead-on-ground", `${name(one)} is on the ground.`, { [one]: offers.ground }));
   });
-  const taps = motor.leads.filter(({ slot }) => slot.startsWith("speed-"));
+  const taps = motor.leads.filter(({ slot }) => isTap(slot));
   taps.forEach((one, i) => {
     for (const other of taps.slice(i + 1)) {
       if (one.junction === other.junction || at(one.id) === at(other.id)) continue;
       const place = at(one.id) === CAPPED ? at(other.id) : at(one.id);
-      const both = place === CAPPED ? `${JOINT}9` : place;
+      const both = place === CAPPED ? jointPlace(9) : place;
       made.push(
         move("two-taps-tied", `${name(one.id)} and ${name(other.id)} are tied together.`, {
           [one.id]: both,

@@ -3,6 +3,7 @@ import type { About, Family } from "../motor/family";
 import type { Lead } from "../motor/lead";
 import { slotOfMark } from "../motor/marks";
 import type { Role, RoleName } from "../motor/role";
+import { boardNumber } from "../motor/slot";
 import type { Observation } from "./observation";
 import type { Placement } from "./placement";
 
@@ -87,7 +88,7 @@ export function misplacedMarks(
     const role = node === null ? null : (nodes[node]?.role ?? null);
     if (!role || node === null || !feeding) return;
     const sets = feeding.slotSets(role, countOf(role));
-    if (sets.some((set) => set.some((slot) => slot.startsWith("T")))) numbered = true;
+    if (sets.some((set) => set.some((slot) => boardNumber(slot) !== null))) numbered = true;
     const key = `${role.role}/${role.group ?? ""}`;
     const group = groups.get(key) ?? { sets, members: [] };
     group.members.push(lead);

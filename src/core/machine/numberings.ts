@@ -1,4 +1,4 @@
-import type { Slot } from "../motor/feeding";
+import type { Slot } from "../motor/slot";
 import { feedingOf } from "./feedingOf";
 import { seated, type WoundMotor } from "./woundMotor";
 

@@ -1,5 +1,6 @@
 import { polesOf, stampedSpeed, synchronousRpm } from "../motor/plate/nominalSpeed";
 import { CODE_LETTERS, type Plate } from "../motor/plate/plate";
+import { isTap } from "../motor/slot";
 import { WATTS_PER_HP } from "../quantity/power";
 import { assumed, PLATED, type Source } from "../quantity/source";
 import { feedingOf } from "./feedingOf";
@@ -271,7 +272,7 @@ function ampsAtHigh(amps: number, { volts }: Plate, ratio: number): number {
 
 /** Powers of a motor that has a lead for each: as many as it has taps, at one speed. */
 function powersOf({ leads }: WoundMotor, { powerWatts, speeds }: Plate): readonly number[] | null {
-  const taps = new Set(leads.flatMap(({ slot }) => (slot.startsWith("speed-") ? [slot] : []))).size;
+  const taps = new Set(leads.flatMap(({ slot }) => (isTap(slot) ? [slot] : []))).size;
   if (!powerWatts || powerWatts.length < 2 || powerWatts.length !== taps) return null;
   return speeds === undefined || speeds === 1 ? [...powerWatts].sort((a, b) => b - a) : null;
 }

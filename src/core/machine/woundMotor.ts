@@ -1,8 +1,9 @@
 import { familyById } from "../motor/families";
-import type { CoilSeat, Feeding, Slot } from "../motor/feeding";
+import type { CoilSeat, Feeding } from "../motor/feeding";
 import { slotOfMark } from "../motor/marks";
 import type { Winding } from "../motor/network";
 import type { Role } from "../motor/role";
+import type { Slot } from "../motor/slot";
 import { unreadSections } from "./unreadCoils";
 
 /** What an identification says of a motor, as far as its windings go. */

@@ -1,11 +1,6 @@
 import type { Winding } from "./network";
 import type { Role, RoleName } from "./role";
-
-/**
- * A place on the motor that a wire of the equipment can meet: a standard number of its terminal board (T1 … T12), or
- * for windings joined inside the part it plays ("run-end", "speed-2").
- */
-export type Slot = string;
+import type { Slot } from "./slot";
 
 /** What the equipment gives a motor: a line, either side of the run capacitor, or what the start winding starts through. */
 export type Service = "line-1" | "line-2" | "line-3" | "run-cap-1" | "run-cap-2" | "start";

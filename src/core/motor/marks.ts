@@ -1,4 +1,4 @@
-import type { Slot } from "./feeding";
+import type { Slot } from "./slot";
 
 /** IEC 60034-8 names of the ends of three coils, by their NEMA numbers. */
 const IEC_NUMBERS: Readonly<Record<string, number>> = { U1: 1, V1: 2, W1: 3, U2: 4, V2: 5, W2: 6 };

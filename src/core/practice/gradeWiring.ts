@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { checkPlan } from "../wiring/check/check";
 import type { CheckCode, CheckFinding } from "../wiring/check/finding";
-import { CAPPED } from "../wiring/compartment";
+import { CAPPED } from "../wiring/place";
 import type { Jumper, WiringPlan } from "../wiring/plan";
 import { WIRING_EQUIPMENT, WIRING_TASKS, type WiringTask, wiringTask } from "./wiringTask";
 

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { checkPlan } from "../wiring/check/check";
-import { CAPPED } from "../wiring/compartment";
+import { CAPPED } from "../wiring/place";
 import { CONSEQUENCES, type Consequence, gradeWiring, type WiringHandedIn } from "./gradeWiring";
 import { WIRING_EQUIPMENT, WIRING_TASKS, type WiringWish, wiringTask } from "./wiringTask";
 

@@ -11,7 +11,7 @@ import {
 } from "../machine/operatingPoint";
 import { type Solution, solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
-import { CAPPED, JOINT } from "../wiring/compartment";
+import { CAPPED, readPlace } from "../wiring/place";
 import type { WiringPlan } from "../wiring/plan";
 import { hungMotor, leadEnd, type StateCircuit, stateCircuit } from "../wiring/stateCircuit";
 import type { OpenDirection } from "./leftOpen";
@@ -174,7 +174,7 @@ export function lineLeads({ plan, motor }: Pick<ProvingCase, "plan" | "motor">, 
   const byPlace = new Map<string, string>();
   for (const { id } of motor.leads) {
     const place = plan.landings[id] ?? CAPPED;
-    if (place === CAPPED || place.startsWith(JOINT) || byPlace.has(place)) continue;
+    if (readPlace(place).kind !== "terminal" || byPlace.has(place)) continue;
     if (carriesLine(plan, run, id)) byPlace.set(place, id);
   }
   return [...byPlace.values()];

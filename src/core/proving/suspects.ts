@@ -3,7 +3,8 @@ import { feedingOf } from "../machine/feedingOf";
 import { fitOtherwise } from "../machine/fitMotor";
 import { GROUND } from "../machine/joinedCircuit";
 import { type MotorParameters, startChains } from "../machine/motorBranches";
-import { CAPPED } from "../wiring/compartment";
+import { isTap } from "../motor/slot";
+import { CAPPED } from "../wiring/place";
 import type { WiringPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import type { CapacitorPlace } from "./capacitorsInCircuit";
@@ -122,15 +123,14 @@ function landingsOf({ plan, motor }: ProvingCase): Draft[] {
     plan: { ...plan, landings: { ...landings, ...changes } },
   });
   const leads = motor.leads.map(({ id }) => id);
-  const isTap = (id: string) =>
-    motor.leads.find((lead) => lead.id === id)?.slot.startsWith("speed-") === true;
+  const onTap = (id: string) => isTap(motor.leads.find((lead) => lead.id === id)?.slot ?? "");
   return leads.flatMap((one, i): Draft[] => {
     const exchanged = leads.slice(i + 1).flatMap((other): Draft[] =>
       at(one) === at(other)
         ? []
         : [
             {
-              cause: isTap(one) && isTap(other) ? "wrong-tap" : "leads-exchanged",
+              cause: onTap(one) && onTap(other) ? "wrong-tap" : "leads-exchanged",
               at: [one, other],
               change: moved({ [one]: at(other), [other]: at(one) }),
             },

@@ -1,5 +1,7 @@
 import { z } from "zod";
 import { text } from "../quantity/text";
+import { unforeseen } from "../quantity/unforeseen";
+import { readPlace } from "./place";
 
 /**
  * Equipment as data: what the motor is landed on. Devices have terminals and parts inside; wires join terminals; calls
@@ -243,14 +245,19 @@ export function terminalOf(
 
 /** "T1 of the contactor", "capped on its own", "joint 1". */
 export function placeName(made: Pick<Compartment, "devices">, place: string): string {
-  if (place === CAPPED) return "capped on its own";
-  if (place.startsWith(JOINT)) return `joint ${place.slice(JOINT.length)}`;
-  const found = terminalOf(made, place);
-  if (!found) return place;
-  const { device: on, terminal: at } = found;
-  return on.terminals.length === 1 ? on.name : `${at.name}, ${on.name}`;
+  const read = readPlace(place);
+  switch (read.kind) {
+    case "capped":
+      return "capped on its own";
+    case "joint":
+      return `joint ${read.number}`;
+    case "terminal": {
+      const found = terminalOf(made, read.id);
+      if (!found) return read.id;
+      const { device: on, terminal: at } = found;
+      return on.terminals.length === 1 ? on.name : `${at.name}, ${on.name}`;
+    }
+    default:
+      return unforeseen(read);
+  }
 }
-
-/** Where a lead may be besides on a terminal. */
-export const CAPPED = "capped";
-export const JOINT = "joint-";

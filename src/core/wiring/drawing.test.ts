@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
-import { CAPPED } from "./compartment";
 import { countCrossings, wiringDrawing } from "./drawing";
 import { COMPARTMENTS, compartmentById } from "./equipment";
+import { CAPPED } from "./place";
 import { FRAME, NO_TURN } from "./plan";
 import { planSteps } from "./steps";
 import { symbolPath } from "./symbolPath";

@@ -1,4 +1,5 @@
-import { CAPPED, type Compartment, type Contact, type Device, JOINT, placeName } from "./compartment";
+import { type Compartment, type Contact, type Device, placeName } from "./compartment";
+import { CAPPED, isJoint } from "./place";
 import { FRAME, type WiringPlan } from "./plan";
 
 /** Geometry of a wiring drawing, in units of one pixel at natural size; x to the right, y down. */
@@ -101,7 +102,7 @@ export function wiringDrawing(
   const sideWires = [
     ...made.wires.map((wire) => ({ ...wire, kind: "equipment" as const })),
     ...plan.jumpers
-      .filter(({ from }) => !from.startsWith(JOINT))
+      .filter(({ from }) => !isJoint(from))
       .map((wire) => ({ ...wire, kind: "jumper" as const })),
   ];
   const left = MARGIN + sideWires.length * SIDE_TRACK + 8;
@@ -293,7 +294,7 @@ interface JointOf {
 }
 
 function jointsOf({ landings, jumpers }: WiringPlan): JointOf[] {
-  const ids = [...new Set(Object.values(landings).filter((place) => place.startsWith(JOINT)))].sort();
+  const ids = [...new Set(Object.values(landings).filter(isJoint))].sort();
   return ids.map((id) => ({
     id,
     leads: Object.entries(landings)

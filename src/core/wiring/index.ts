@@ -6,6 +6,7 @@ export type { Kick, KickAsked, Polarity } from "../machine/polarity";
 export { type Rating, ratingOf } from "../machine/rating";
 export { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
 export { type WoundMotor, woundMotor } from "../machine/woundMotor";
+export { boardNumber, tapSlot } from "../motor/slot";
 export type { AskedCapacitor } from "./capacitorPlace";
 export type { Assumption } from "./check/assumption";
 export { checkPlan, type WiringCheck } from "./check/check";
@@ -13,12 +14,10 @@ export type { CheckCode, CheckFinding } from "./check/finding";
 export type { MotorToRun, StateOutcome } from "./check/outcome";
 export { checkRetrofit } from "./check/retrofit";
 export {
-  CAPPED,
   type Compartment,
   type Contact,
   compartment,
   type Device,
-  JOINT,
   placeName,
   type Terminal,
   terminalOf,
@@ -37,6 +36,7 @@ export { HARNESS, harnessName } from "./harness";
 export { tapName } from "./landing";
 export { boardAsSet, boardPlaces, netsOfSetting, type VoltageChange, voltageChange } from "./motorBoard";
 export { type OldLanding, type OldLeadReading, readOldLeads } from "./oldLeads";
+export { CAPPED, isJoint, jointPlace, type Place, readPlace } from "./place";
 export {
   FRAME,
   type HandChanges,

@@ -1,10 +1,12 @@
 import { feedingOf } from "../machine/feedingOf";
-import type { Service, Slot } from "../motor/feeding";
+import type { Service } from "../motor/feeding";
+import { isTap, type Slot, tapRank } from "../motor/slot";
 import { formatHp } from "../quantity/power";
 import type { CapacitorPlace } from "./capacitorPlace";
-import { CAPPED, type Compartment, JOINT, terminalOf } from "./compartment";
+import { type Compartment, terminalOf } from "./compartment";
+import { CAPPED, jointPlace, readPlace } from "./place";
 import { FRAME, type Jumper, NO_TURN, type Wanted, type WiringPlan } from "./plan";
-import type { TerminalNet } from "./terminalNets";
+import type { NetEnd, TerminalNet } from "./terminalNets";
 import type { WiringAsk } from "./wiringAsk";
 
 const SERVICE_ORDER: Readonly<Record<Service, number>> = {
@@ -44,23 +46,21 @@ export function landed(
   const put = (lead: string, to: string, why: string) => {
     landings[lead] = to;
     reasons[lead] = why;
-    if (to !== CAPPED && !to.startsWith(JOINT)) take(to);
+    if (readPlace(to).kind === "terminal") take(to);
   };
   const jump = (from: string, to: string) => {
     jumpers.push({ id: `jumper-${from}-${to}`, from, to });
-    if (!from.startsWith(JOINT)) take(from);
+    if (readPlace(from).kind === "terminal") take(from);
     take(to);
   };
   let joints = 0;
-  const side = (terminal: string) =>
-    terminal === "run-cap-1?"
-      ? capacitor?.lineSide
-      : terminal === "run-cap-2?"
-        ? capacitor?.startSide
-        : terminal;
+  const terminalAt = (end: NetEnd) => {
+    if (end.kind === "terminal") return end.id;
+    return end.side === "line" ? capacitor?.lineSide : capacitor?.startSide;
+  };
   const ordered = [...nets].sort((a, b) => orderOf(a) - orderOf(b));
   for (const net of ordered) {
-    const [main, ...others] = [...new Set(net.terminals.map(side))].filter(
+    const [main, ...others] = [...new Set(net.ends.map(terminalAt))].filter(
       (t): t is string => t !== undefined,
     );
     const leadsOf = (slot: Slot) => ask.motor.leads.filter((lead) => lead.slot === slot).map(({ id }) => id);
@@ -78,7 +78,7 @@ export function landed(
         continue;
       }
       joints += 1;
-      const joint = `${JOINT}${joints}`;
+      const joint = jointPlace(joints);
       for (const lead of needed) put(lead, joint, why);
       for (const terminal of main ? [main, ...jumped] : []) jump(joint, terminal);
     } else {
@@ -99,7 +99,7 @@ export function landed(
   const { powers } = ask.fitted.rating;
   for (const { id, slot } of ask.motor.leads) {
     if (landings[id]) continue;
-    const speed = slot.startsWith("speed-");
+    const speed = isTap(slot);
     const park = speed ? parks.shift() : undefined;
     put(
       id,
@@ -145,7 +145,7 @@ function titleOf({ motor, compartment: made }: WiringAsk, setting: "low" | "high
 }
 
 /** Why a net's leads go where they go, as far as this plan makes it true. */
-function reasonOf({ services, slots, terminals }: TerminalNet, ask: WiringAsk, made: Compartment): string {
+function reasonOf({ services, slots, ends }: TerminalNet, ask: WiringAsk, made: Compartment): string {
   const { motor } = ask;
   const lines = services.filter((service) => service.startsWith("line"));
   if (services.length === 0) return `Joined with each other: ${slots.join(", ")}.`;
@@ -155,15 +155,15 @@ function reasonOf({ services, slots, terminals }: TerminalNet, ask: WiringAsk, m
       : "Start end: to the capacitor. Straight on a line it burns the winding.";
   if (services.includes("start")) return "Start winding: through what starts it, never straight on the line.";
   if (feedingOf(motor).phases === 3) return "A line of three; any two LINES changed over reverse it.";
-  const taps = motor.leads.filter(({ slot }) => slot.startsWith("speed-")).length;
+  const taps = motor.leads.filter(({ slot }) => isTap(slot)).length;
   if (services.includes("line-2"))
     return taps > 1 ? "Common of every speed (the shared lead)." : "The other side of the line.";
-  const calls = terminals.flatMap((terminal) => {
-    const call = made.offers.feeds.find(({ hot }) => hot === terminal)?.call;
+  const calls = ends.flatMap((end) => {
+    const call = made.offers.feeds.find(({ hot }) => end.kind === "terminal" && hot === end.id)?.call;
     const name = made.calls.find(({ id }) => id === call)?.name;
     return name ? [name] : [];
   });
-  const tap = slots.find((slot) => slot.startsWith("speed-"));
+  const tap = slots.find(isTap);
   if (tap && taps > 1)
     return calls.length > 1
       ? `${tapName(ask, tap)} for ${calls.join(" and ")}: the equipment’s own contacts feed one tap, no two taps are tied.`
@@ -173,7 +173,7 @@ function reasonOf({ services, slots, terminals }: TerminalNet, ask: WiringAsk, m
 
 /** "Speed 2", or for a motor with a lead for each power "The 1/4 hp lead". */
 export function tapName({ fitted }: Pick<WiringAsk, "fitted">, slot: Slot): string {
-  const rank = Number(slot.slice("speed-".length));
+  const rank = tapRank(slot) ?? 1;
   const watts = fitted.rating.powers?.[rank - 1];
   return watts === undefined ? `Speed ${rank}` : `The ${formatHp(watts)} hp lead`;
 }

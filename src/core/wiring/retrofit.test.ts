@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { checkRetrofit } from "./check/retrofit";
-import { CAPPED, type Compartment } from "./compartment";
+import type { Compartment } from "./compartment";
 import { compartmentById } from "./equipment";
+import { CAPPED } from "./place";
 import type { WiringPlan } from "./plan";
 import { planRetrofit } from "./retrofit";
 import { planSteps } from "./steps";

@@ -1,7 +1,8 @@
 import { fault, type Refused, refused } from "../quantity/fault";
 import { formatPower } from "../quantity/power";
-import { CAPPED, type Compartment } from "./compartment";
+import type { Compartment } from "./compartment";
 import { HARNESS } from "./harness";
+import { CAPPED } from "./place";
 import { FRAME, type Jumper, NO_TURN, type PartWork, type WiringPlan } from "./plan";
 import { NOTHING_HUNG, stateCircuit, statesOf } from "./stateCircuit";
 

@@ -6,7 +6,8 @@ import { capacitor, motorBranches } from "../machine/motorBranches";
 import type { StartContact } from "../machine/operatingPoint";
 import type { WoundMotor } from "../machine/woundMotor";
 import { unforeseen } from "../quantity/unforeseen";
-import { CAPPED, type Compartment, type Contact, type Device } from "./compartment";
+import type { Compartment, Contact, Device } from "./compartment";
+import { CAPPED } from "./place";
 import { FRAME, type WiringPlan } from "./plan";
 
 /** A state of the equipment: the calls that stand. */

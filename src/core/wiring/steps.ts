@@ -1,5 +1,7 @@
 import { formatRotation } from "../quantity/rotation";
-import { CAPPED, JOINT, placeName, terminalOf } from "./compartment";
+import { unforeseen } from "../quantity/unforeseen";
+import { placeName, terminalOf } from "./compartment";
+import { CAPPED, isJoint, readPlace } from "./place";
 import { FRAME, type PlanStep, type WiringPlan } from "./plan";
 
 /**
@@ -64,10 +66,19 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
     const to = landings[lead];
     if (to === undefined) return [];
     const because = reasons[lead] ?? "";
-    if (to === CAPPED) return [step({ id: `cap-${lead}`, kind: "cap", lead, to, because })];
-    if (to.startsWith(JOINT)) return [step({ id: `join-${lead}-${to}`, kind: "join", lead, to, because })];
-    const parked = terminalOf(made, to)?.terminal.kind === "park";
-    return [step({ id: `land-${lead}-${to}`, kind: parked ? "park" : "land", lead, to, because })];
+    const place = readPlace(to);
+    switch (place.kind) {
+      case "capped":
+        return [step({ id: `cap-${lead}`, kind: "cap", lead, to, because })];
+      case "joint":
+        return [step({ id: `join-${lead}-${to}`, kind: "join", lead, to, because })];
+      case "terminal": {
+        const parked = terminalOf(made, place.id)?.terminal.kind === "park";
+        return [step({ id: `land-${lead}-${to}`, kind: parked ? "park" : "land", lead, to, because })];
+      }
+      default:
+        return unforeseen(place);
+    }
   });
   const of = (kind: PlanStep["kind"]) => placed.filter((one) => one.kind === kind);
   const constant = made.devices.flatMap(({ terminals }) =>
@@ -86,8 +97,8 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
       id: `wire-${id}`,
       kind: "jumper",
       wire: id,
-      does: `${from.startsWith(JOINT) ? "One wire" : "A jumper"} from ${name(from)} to ${name(to)}.`,
-      because: from.startsWith(JOINT)
+      does: `${isJoint(from) ? "One wire" : "A jumper"} from ${name(from)} to ${name(to)}.`,
+      because: isJoint(from)
         ? "The joint has more ends than the terminal has places."
         : terminalOf(made, to)?.terminal.kind === "capacitor"
           ? "No second lead of the motor brings the capacitor its other side: a jumper does."
@@ -101,9 +112,9 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
     ...capacitors,
     ...parts,
     ...of("join"),
-    ...jumpers.filter((_, i) => plan.jumpers[i]?.from.startsWith(JOINT)),
+    ...jumpers.filter((_, i) => isJoint(plan.jumpers[i]?.from ?? "")),
     ...linesLast,
-    ...jumpers.filter((_, i) => !plan.jumpers[i]?.from.startsWith(JOINT)),
+    ...jumpers.filter((_, i) => !isJoint(plan.jumpers[i]?.from ?? "")),
     ...of("park"),
     ...of("cap"),
     step({

@@ -1,16 +1,20 @@
-import type { Net, Service, Slot } from "../motor/feeding";
+import type { Net, Service } from "../motor/feeding";
+import type { Slot } from "../motor/slot";
+import { unforeseen } from "../quantity/unforeseen";
 import type { Compartment } from "./compartment";
 
-/** A net of the motor with the terminals it is to meet. */
+/** What a net is to meet: a terminal, or a side of the run capacitor, whose place hangs on the school. */
+export type NetEnd =
+  | { readonly kind: "terminal"; readonly id: string }
+  | { readonly kind: "run-capacitor"; readonly side: "line" | "start" };
+
+/** A net of the motor with what it is to meet. */
 export interface TerminalNet {
   readonly slots: readonly Slot[];
   /** The first is where the leads land, the others have to be on the same potential. */
-  readonly terminals: readonly string[];
+  readonly ends: readonly NetEnd[];
   readonly services: readonly Service[];
 }
-
-/** Stands for a side of the run capacitor until the school is known. */
-export type CapacitorSide = "run-cap-1?" | "run-cap-2?";
 
 /**
  * The nets of all calls together: each call's hot on the slot it feeds, everything else as the first call has it. Null
@@ -30,17 +34,17 @@ export function terminalNets(
   const swapped = starts
     ? startFed === (joined ? feeds[0]?.hot : back)
     : capacitorHangsOn(charts) === "line" && made.offers.startFed === back;
-  const bySlots = new Map<string, { slots: readonly Slot[]; terminals: string[]; services: Service[] }>();
+  const bySlots = new Map<string, { slots: readonly Slot[]; ends: NetEnd[]; services: Service[] }>();
   charts.forEach((nets, i) => {
     for (const { slots, services } of nets) {
       const key = [...slots].sort().join();
-      const net = bySlots.get(key) ?? { slots, terminals: [], services: [] };
+      const net = bySlots.get(key) ?? { slots, ends: [], services: [] };
       bySlots.set(key, net);
       for (const service of services) {
         if (service.startsWith("run-cap") && i > 0) continue;
-        const terminal = terminalFor(service, made, feeds[i]?.hot ?? "", swapped);
+        const end = endFor(service, made, feeds[i]?.hot ?? "", swapped);
         if (!net.services.includes(service)) net.services.push(service);
-        if (terminal && !net.terminals.includes(terminal)) net.terminals.push(terminal);
+        if (end && !net.ends.some((other) => isSameEnd(other, end))) net.ends.push(end);
       }
     }
   });
@@ -49,25 +53,29 @@ export function terminalNets(
   return new Set(slots).size === slots.length ? nets : null;
 }
 
-function terminalFor(
-  service: Service,
-  { offers }: Compartment,
-  hot: string,
-  swapped: boolean,
-): string | null {
+function endFor(service: Service, { offers }: Compartment, hot: string, swapped: boolean): NetEnd | null {
+  const terminal = (id: string | undefined): NetEnd | null => (id ? { kind: "terminal", id } : null);
   switch (service) {
     case "line-1":
-      return swapped ? offers.back : (offers.lines?.[0] ?? hot);
+      return terminal(swapped ? offers.back : (offers.lines?.[0] ?? hot));
     case "line-2":
-      return swapped ? hot : (offers.lines?.[1] ?? offers.back);
+      return terminal(swapped ? hot : (offers.lines?.[1] ?? offers.back));
     case "line-3":
-      return offers.lines?.[2] ?? null;
+      return terminal(offers.lines?.[2]);
     case "start":
-      return offers.start ?? null;
+      return terminal(offers.start);
     case "run-cap-1":
+      return { kind: "run-capacitor", side: "line" };
     case "run-cap-2":
-      return `${service}?` satisfies CapacitorSide;
+      return { kind: "run-capacitor", side: "start" };
+    default:
+      return unforeseen(service);
   }
+}
+
+function isSameEnd(one: NetEnd, other: NetEnd): boolean {
+  if (one.kind === "terminal") return other.kind === "terminal" && one.id === other.id;
+  return other.kind === "run-capacitor" && one.side === other.side;
 }
 
 /** Which line the run capacitor's other side hangs on in a chart: the switched one, or the return. */

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { turnedByPlug } from "../machine/rotationPlug";
-import { CAPPED, type Compartment } from "./compartment";
+import type { Compartment } from "./compartment";
 import { compartmentById } from "./equipment";
+import { CAPPED } from "./place";
 import { speedForecast } from "./speedForecast";
 import { guardedStatesOf, statesOf } from "./stateCircuit";
 import { blower4, fan3, plansFor, type TestMotor } from "./testMotors";

@@ -10,7 +10,7 @@ import {
   runState,
   type StateOutcome,
 } from "./check/outcome";
-import { CAPPED } from "./compartment";
+import { CAPPED } from "./place";
 import type { WiringPlan } from "./plan";
 import { fittedWithStart } from "./startGear";
 import { type EquipmentState, leadEnd } from "./stateCircuit";

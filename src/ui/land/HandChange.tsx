@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import { CAPPED, type Compartment, JOINT, placeName, type WiringPlan } from "@/core/wiring";
+import { CAPPED, type Compartment, jointPlace, placeName, type WiringPlan } from "@/core/wiring";
 import { useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
@@ -62,7 +62,7 @@ function MoveLead({ plan, onMove }: { plan: WiringPlan; onMove: (lead: string, t
   const leads = Object.keys(plan.landings);
   const [lead, setLead] = useState(leads[0] ?? "");
   const [to, setTo] = useState(CAPPED);
-  const joints = Array.from({ length: MOST_JOINTS }, (_, i) => `${JOINT}${i + 1}`);
+  const joints = Array.from({ length: MOST_JOINTS }, (_, i) => jointPlace(i + 1));
   const here = leads.includes(lead) ? lead : (leads[0] ?? "");
   return (
     <Row label="Move a lead">

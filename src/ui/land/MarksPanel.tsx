@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
+import { boardNumber } from "@/core/wiring";
 import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
@@ -13,8 +14,11 @@ export function MarksPanel() {
   const { short } = useLeadNames();
   if (wiring.kind !== "plan" && wiring.kind !== "unproved") return null;
   const { motor } = wiring;
-  const slots = [...new Set(motor.leads.map(({ slot }) => slot))].filter((slot) => slot.startsWith("T"));
-  const numbers = slots.length > 0 ? slots.sort((a, b) => Number(a.slice(1)) - Number(b.slice(1))) : null;
+  const slots = [...new Set(motor.leads.map(({ slot }) => slot))].filter(
+    (slot) => boardNumber(slot) !== null,
+  );
+  const order = (slot: string) => boardNumber(slot) ?? 0;
+  const numbers = slots.length > 0 ? slots.sort((a, b) => order(a) - order(b)) : null;
   return (
     <Box sx={{ display: "grid", gap: 3 }}>
       <Typography sx={{ maxWidth: 720 }}>

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { familyById, type WiringWish } from "@/core";
-import { canHavePlug, NO_CHANGES, type SpeedForecast, speedsOf, tapName } from "@/core/wiring";
+import { canHavePlug, NO_CHANGES, type SpeedForecast, speedsOf, tapName, tapSlot } from "@/core/wiring";
 import { useAnswer, useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { TurnPicture } from "../parts/TurnPicture";
@@ -24,7 +24,7 @@ export function Wishes({ forecast }: { forecast: readonly SpeedForecast[] }) {
   const words = (rank: number) => {
     const expected = forecast.find(({ speed }) => speed === rank);
     if (wiring.kind === "plan" && wiring.fitted.rating.powers)
-      return `${tapName(wiring, `speed-${rank}`)}${expected ? ` — about ${Math.round(expected.rpm)} rpm, ${Number(expected.amps.toPrecision(2))} A` : ""}`;
+      return `${tapName(wiring, tapSlot(rank))}${expected ? ` — about ${Math.round(expected.rpm)} rpm, ${Number(expected.amps.toPrecision(2))} A` : ""}`;
     const place = rank === 1 ? ", the fastest" : rank === speeds ? ", the slowest" : "";
     return `${rank}${place}${expected ? ` — about ${Math.round(expected.rpm)} rpm, ${Number(expected.amps.toPrecision(2))} A` : ""}`;
   };

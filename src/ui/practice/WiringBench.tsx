@@ -17,7 +17,7 @@ import {
   type WiringTask,
   wiringTask,
 } from "@/core/practice";
-import { CAPPED, FRAME, JOINT, placeName, type WiringPlan, wiringDrawing } from "@/core/wiring";
+import { CAPPED, FRAME, jointPlace, placeName, type WiringPlan, wiringDrawing } from "@/core/wiring";
 import { WiringDrawingView } from "../land/WiringDrawingView";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
@@ -191,7 +191,7 @@ function WireIt({
 }) {
   const places = [
     ...plan.compartment.devices.flatMap(({ terminals }) => terminals.map(({ id }) => id)),
-    ...Array.from({ length: MOST_JOINTS }, (_, i) => `${JOINT}${i + 1}`),
+    ...Array.from({ length: MOST_JOINTS }, (_, i) => jointPlace(i + 1)),
   ];
   const options = places.map((place) => (
     <option key={place} value={place}>

@@ -1,5 +1,6 @@
 import type { Family, Variant } from "../family";
 import { speedInFull } from "../labelWord";
+import { tapSlot } from "../slot";
 import { softBox } from "../softBox";
 import { SMALL_MOTOR_OHMS } from "./ratios";
 import { type ToldOdds, toldFactor } from "./told";
@@ -36,7 +37,7 @@ export const oneWinding: Family = {
     twoVoltages: false,
     shaftSwitch: false,
     slotSets: ({ role, rank }) =>
-      role === "end" ? [["end-1", "end-2"]] : [[role === "speed" ? `speed-${rank}` : "shared"]],
+      role === "end" ? [["end-1", "end-2"]] : [[role === "speed" ? tapSlot(rank) : "shared"]],
     seat: (from) => ({ axisDegrees: from === "shared" || from === "end-2" ? 180 : 0, field: 0 }),
     chart: ({ speed, slots, reversed }) => {
       if (reversed) return null;
@@ -47,9 +48,9 @@ export const oneWinding: Family = {
               { services: ["line-2"], slots: ["end-2"] },
             ]
           : null;
-      return slots.has(`speed-${speed}`)
+      return slots.has(tapSlot(speed))
         ? [
-            { services: ["line-1"], slots: [`speed-${speed}`] },
+            { services: ["line-1"], slots: [tapSlot(speed)] },
             { services: ["line-2"], slots: ["shared"] },
           ]
         : null;

@@ -1,6 +1,7 @@
 import type { Variant } from "../family";
-import type { FeedingAsk, Net, Slot } from "../feeding";
+import type { FeedingAsk, Net } from "../feeding";
 import type { Role } from "../role";
+import type { Slot } from "../slot";
 
 /**
  * A thermal protector with both its ends brought out, P1 and P2 (NEMA MG 1, part 2): closed while it is cool, so that

@@ -1,5 +1,6 @@
 import type { About } from "../family";
-import type { Feeding, FeedingAsk, Net, Service, Slot } from "../feeding";
+import type { Feeding, FeedingAsk, Net, Service } from "../feeding";
+import { boardNumber, type Slot } from "../slot";
 import { type Group, pair } from "./groups";
 import { ALIKE_UNLESS_FAULTY, MAIN_OHMS } from "./ratios";
 import { AGAINST, type ToldOdds, toldFactor } from "./told";
@@ -64,15 +65,13 @@ export function threePhaseFeeding(
 
 /** The lower number is the coil's first end; a junction not brought out is its last. */
 function byNumber(from: Slot, to: Slot): { phase: number; forward: boolean } {
-  const [a, b] = [numberOf(from), numberOf(to)];
+  const [a, b] = [from, to].map((slot) => boardNumber(slot) ?? BEYOND_ALL) as [number, number];
   const first = Math.min(a, b);
   return { phase: (first - 1) % 3, forward: a === first };
 }
 
-/** 4 of "T4"; beyond all for what has no number. */
-export function numberOf(slot: Slot): number {
-  return slot.startsWith("T") ? Number(slot.slice(1)) : 99;
-}
+/** For a junction that is not brought out: after every number. */
+const BEYOND_ALL = 99;
 
 /** Slots of so many pairs, Tn with the number three above in the same layer. */
 export function pairSlots(...firsts: readonly number[]): Slot[][] {

@@ -1,6 +1,7 @@
 import type { Family } from "../family";
-import { type FeedingAsk, type Net, type Slot, START_AXIS_DEGREES } from "../feeding";
+import { type FeedingAsk, type Net, START_AXIS_DEGREES } from "../feeding";
 import type { RoleName } from "../role";
+import type { Slot } from "../slot";
 import { softBox } from "../softBox";
 import { assemble, type Group, pair } from "./groups";
 import { MAIN_OHMS, SWITCHED_START_TO_MAIN } from "./ratios";

@@ -1,6 +1,7 @@
 import type { Family, TemplateNode, TemplateSection, ToldSpeeds, Variant } from "../family";
 import { START_AXIS_DEGREES } from "../feeding";
 import { speedInFull } from "../labelWord";
+import { tapRank, tapSlot } from "../slot";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
 import { speedsAsTold, speedsOnLeads, type ToldOdds, toldFactor } from "./told";
 
@@ -29,16 +30,16 @@ export const twoWinding: Family = {
     phases: 1,
     twoVoltages: false,
     shaftSwitch: false,
-    slotSets: ({ role, rank }) => [[role === "speed" ? `speed-${rank}` : role]],
+    slotSets: ({ role, rank }) => [[role === "speed" ? tapSlot(rank) : role]],
     seat: (from, to, winding) =>
       winding === "start"
         ? { axisDegrees: START_AXIS_DEGREES + (from === "start-end" ? 180 : 0), field: 0 }
         : { axisDegrees: placeOnMain(from) > placeOnMain(to) ? 0 : 180, field: 0 },
     // Its start winding's ends come out at most on a plug of their own: no lead here turns it round.
     chart: ({ speed, slots, reversed }) =>
-      slots.has(`speed-${speed}`) && !reversed
+      slots.has(tapSlot(speed)) && !reversed
         ? [
-            { services: ["line-1"], slots: [`speed-${speed}`] },
+            { services: ["line-1"], slots: [tapSlot(speed)] },
             { services: ["line-2", "run-cap-1"], slots: ["run-end"] },
             { services: ["run-cap-2"], slots: ["start-end"] },
           ]
@@ -61,7 +62,7 @@ function placeOnMain(slot: string): number {
       .map(placeOnMain);
     return neighbours.reduce((sum, place) => sum + place, 0) / Math.max(1, neighbours.length);
   }
-  return slot.startsWith("speed-") ? Number(slot.slice(6)) : 0;
+  return tapRank(slot) ?? 0;
 }
 
 /** Where the start winding meets the main: at a tap (1 the fastest), or hidden just before that tap. */

@@ -1,6 +1,7 @@
 import type { Family, TemplateNode, ToldSpeeds, Variant } from "../family";
 import { type FeedingAsk, type Net, START_AXIS_DEGREES } from "../feeding";
 import { speedInFull } from "../labelWord";
+import { isTap, tapRank, tapSlot } from "../slot";
 import { assemble, pair } from "./groups";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
 import { AGAINST, speedsAsTold, speedsOnLeads, type ToldOdds, toldFactor } from "./told";
@@ -47,7 +48,7 @@ export const twoWindingStartPair: Family = {
     shaftSwitch: false,
     slotSets: ({ role, rank }) => {
       if (role === "start") return [["start-1", "start-2"]];
-      return [[role === "speed" ? `speed-${rank}` : role]];
+      return [[role === "speed" ? tapSlot(rank) : role]];
     },
     seat: (from, to, winding) =>
       winding === "start"
@@ -65,10 +66,10 @@ export const twoWindingStartPair: Family = {
 
 /** The start winding's near end goes where it is joined inside in most motors: the slowest end of the main. */
 function chart({ speed, reversed, slots }: FeedingAsk): readonly Net[] | null {
-  const fed = `speed-${speed}`;
+  const fed = tapSlot(speed);
   if (!slots.has(fed)) return null;
   const [near, far] = reversed ? ["start-2", "start-1"] : ["start-1", "start-2"];
-  const taps = [...slots].filter((slot) => slot.startsWith("speed-"));
+  const taps = [...slots].filter(isTap);
   const slowest = taps.reduce((one, other) => (placeOnMain(other) > placeOnMain(one) ? other : one));
   return [
     { services: ["line-1"], slots: fed === slowest ? [fed, near] : [fed] },
@@ -79,7 +80,7 @@ function chart({ speed, reversed, slots }: FeedingAsk): readonly Net[] | null {
 }
 
 function placeOnMain(slot: string): number {
-  return slot.startsWith("speed-") ? Number(slot.slice("speed-".length)) : 0;
+  return tapRank(slot) ?? 0;
 }
 
 /** How common so many speeds are. */

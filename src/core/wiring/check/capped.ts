@@ -1,4 +1,4 @@
-import { CAPPED } from "../compartment";
+import { CAPPED } from "../place";
 import type { WiringPlan } from "../plan";
 import type { CheckFinding } from "./finding";
 import type { StateOutcome } from "./outcome";

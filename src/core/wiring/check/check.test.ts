@@ -1,9 +1,10 @@
 import { describe, expect, it } from "vitest";
 import { fitMotor } from "../../machine/fitMotor";
 import { ratingOf } from "../../machine/rating";
-import { CAPPED, type Compartment } from "../compartment";
+import type { Compartment } from "../compartment";
 import { DEVICE_LIBRARY } from "../deviceLibrary";
 import { compartmentById } from "../equipment";
+import { CAPPED } from "../place";
 import { FRAME, type WiringPlan } from "../plan";
 import {
   blower4,

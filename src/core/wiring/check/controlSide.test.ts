@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { CAPPED } from "../compartment";
 import { COMPARTMENTS, compartmentById } from "../equipment";
+import { CAPPED } from "../place";
 import { fan3, plansFor } from "../testMotors";
 import { checkPlan } from "./check";
 import { controlSideFindings } from "./controlSide";

@@ -1,5 +1,6 @@
 import { joinedCircuit } from "../../machine/joinedCircuit";
-import { CAPPED, placeName } from "../compartment";
+import { placeName } from "../compartment";
+import { CAPPED } from "../place";
 import { FRAME, type WiringPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 

@@ -1,4 +1,5 @@
-import { CAPPED } from "../compartment";
+import { isTap } from "../../motor/slot";
+import { CAPPED } from "../place";
 import type { WiringPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
@@ -12,7 +13,7 @@ export function fedTogether(
   const nets = new Map<string, (typeof motor.leads)[number][]>();
   for (const lead of motor.leads) {
     const place = plan.landings[lead.id] ?? CAPPED;
-    if (!lead.slot.startsWith("speed-") || place === CAPPED) continue;
+    if (!isTap(lead.slot) || place === CAPPED) continue;
     const node = circuit.nodeOf(place);
     nets.set(node, [...(nets.get(node) ?? []), lead]);
   }

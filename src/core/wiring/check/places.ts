@@ -1,4 +1,5 @@
-import { CAPPED, JOINT, placeName, terminalOf } from "../compartment";
+import { placeName, terminalOf } from "../compartment";
+import { CAPPED, isJoint } from "../place";
 import type { WiringPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 
@@ -25,7 +26,7 @@ function endsAt(plan: WiringPlan): Map<string, { leads: string[]; wires: { id: s
 
 function places(plan: WiringPlan): CheckFinding[] {
   return [...endsAt(plan)].flatMap(([place, { leads, wires }]) => {
-    if (place.startsWith(JOINT))
+    if (isJoint(place))
       return leads.length + wires.length < 2
         ? [
             finding({

@@ -1,8 +1,9 @@
 import { abs, sub, ZERO } from "../../machine/complex";
 import { solve } from "../../machine/solve";
 import type { VoltRange } from "../../quantity/volts";
-import { CAPPED, type Compartment } from "../compartment";
+import type { Compartment } from "../compartment";
 import { HARNESS, HARNESS_JUNCTION, type HarnessLead, hungRetrofit } from "../harness";
+import { CAPPED } from "../place";
 import type { WiringPlan } from "../plan";
 import {
   type EquipmentState,

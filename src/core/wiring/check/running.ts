@@ -1,6 +1,7 @@
 import { feedingOf } from "../../machine/feedingOf";
 import type { StartContact } from "../../machine/operatingPoint";
 import type { Solution } from "../../machine/solve";
+import { isTap } from "../../motor/slot";
 import { formatRotation } from "../../quantity/rotation";
 import type { WiringPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
@@ -139,7 +140,7 @@ type Make = (
 
 /** Speed taps that the motor brings out. */
 function tapsOf({ leads }: MotorToRun["motor"]): number {
-  return new Set(leads.flatMap(({ slot, junction }) => (slot.startsWith("speed-") ? [junction] : []))).size;
+  return new Set(leads.flatMap(({ slot, junction }) => (isTap(slot) ? [junction] : []))).size;
 }
 
 function speedFindings({ point, reference }: StateOutcome, taps: number, make: Make): CheckFinding[] {

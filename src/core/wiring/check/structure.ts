@@ -1,5 +1,7 @@
 import { joinedCircuit } from "../../machine/joinedCircuit";
-import { CAPPED, placeName } from "../compartment";
+import { isTap, tapRank } from "../../motor/slot";
+import { placeName } from "../compartment";
+import { CAPPED } from "../place";
 import { FRAME, type WiringPlan } from "../plan";
 import { controlSideFindings } from "./controlSide";
 import { type CheckFinding, finding } from "./finding";
@@ -25,7 +27,7 @@ export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFindi
 function tiedTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
   const nets = joinedLeads(plan);
   return nets.flatMap((leads) => {
-    const taps = motor.leads.filter(({ id, slot }) => leads.includes(id) && slot.startsWith("speed-"));
+    const taps = motor.leads.filter(({ id, slot }) => leads.includes(id) && isTap(slot));
     if (new Set(taps.map(({ junction }) => junction)).size < 2) return [];
     return [
       finding({
@@ -128,9 +130,9 @@ function wrongTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
     if (hot === undefined) return [];
     const taps = motor.leads.filter(({ id, slot }) => {
       const place = plan.landings[id] ?? CAPPED;
-      return slot.startsWith("speed-") && place !== CAPPED && nodeOf(place) === nodeOf(hot);
+      return isTap(slot) && place !== CAPPED && nodeOf(place) === nodeOf(hot);
     });
-    if (taps.length === 0 || taps.some(({ slot }) => slot === `speed-${speed}`)) return [];
+    if (taps.length === 0 || taps.some(({ slot }) => speed === tapRank(slot))) return [];
     const name = plan.compartment.calls.find(({ id }) => id === call)?.name ?? call;
     return [
       finding({
