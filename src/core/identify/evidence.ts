@@ -127,6 +127,11 @@ export function isConfirmed({ shown, discarded }: PairEvidence): boolean {
   return shown.length - discarded.length > 1;
 }
 
+/** Read again and not alike, so that no reading of it stands by more than itself. */
+export function isDisputed(pair: PairEvidence): boolean {
+  return pair.ohms !== null && !isConfirmed(pair) && pair.discarded.some((other) => other !== null);
+}
+
 /** The same evidence without one of its pairs. */
 export function without(evidence: Evidence, pair: PairEvidence): Evidence {
   return { ...evidence, pairs: evidence.pairs.filter((other) => other !== pair) };

@@ -13,6 +13,7 @@ import { type Hypotheses, hypotheses, StepBudget } from "./hypotheses";
 import type { Finding, Identification } from "./identification";
 import { outsideShare } from "./outside";
 import { probeOffset } from "./probeOffset";
+import { unsettledPairs } from "./probing";
 import { answered, behindElectronics, unexplained, untouched } from "./report";
 import { SETTLED } from "./settled";
 import { type ReadingSheet, readingSheet } from "./sheet";
@@ -47,6 +48,9 @@ function identifySheet(sheet: ReadingSheet): Identification {
 /** Steps that the searches for probes that were not zeroed and for slips may take, over all of them. */
 const MOST_MORE_STEPS = 200_000;
 
+/** Of two readings of one pair that do not agree the later one is the likelier, and no more. */
+const LATEST_IS_RIGHT = 0.7;
+
 /** The sheet weighed as read, without the probes' zero where that was forgotten, or without a reading that slipped. */
 function weighed(
   sheet: ReadingSheet,
@@ -68,7 +72,9 @@ function weighed(
   if (!explains(standing)) return unexplained({ ...context, evidence }, findings);
   if (slips.length > 0) findings.push(...slipFindings(slips, context));
   else if (search.probability > 1 - SETTLED) findings.push(unusualFinding(context));
-  const trust = (slips[0]?.probability ?? 1 - search.probability) * (1 - outsideShare(standing));
+  const [best] = context.answers;
+  const latest = best && unsettledPairs(best, trusted).length > 0 ? LATEST_IS_RIGHT : 1;
+  const trust = (slips[0]?.probability ?? 1 - search.probability) * (1 - outsideShare(standing)) * latest;
   return answered(context, evidence, findings, { slips, trust, complete: !standing.truncated });
 }
 

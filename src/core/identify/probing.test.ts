@@ -139,6 +139,7 @@ describe("the reasoning", () => {
     const read = (last: string) => answer(table(`a b OL\na c 46.6\nb d 8.8\na c 4.6${last}`, split));
     const split = { about: { phase: 1 as const, capacitor: "start" as const } };
     expect(read("").nextProbe).toMatchObject({ kind: "pair", between: ["a", "c"] });
+    expect(read("").certain.filter(({ kind }) => kind === "role")).toEqual([]);
     expect(rolesOf(read("\na c 46.7"))).toMatchObject({ a: "start", b: "main" });
     expect(rolesOf(read("\na c 4.6"))).toMatchObject({ a: "main", b: "start" });
     expect(read("\na c 18\na c 31").nextProbe).toBeNull();

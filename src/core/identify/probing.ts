@@ -1,7 +1,7 @@
 import type { LeadName } from "../motor/lead";
 import type { RoleName } from "../motor/role";
 import type { Answer } from "./answers";
-import { type Evidence, joinedGroups, type PairEvidence } from "./evidence";
+import { type Evidence, isDisputed, joinedGroups, type PairEvidence } from "./evidence";
 import type { NextProbe } from "./identification";
 import { type PairValue, pairValues } from "./nextPair";
 import { capitalised } from "./reasoning";
@@ -262,23 +262,20 @@ export function decisivePair(best: Answer, evidence: Evidence, sheet: ReadingShe
 /** So many readings of one pair that never agree are no slip any more: the finding says so, and nothing is asked. */
 const MOST_DISPUTED = 3;
 
-/**
- * A pair that was read again and not alike, so that none of its readings stands by more than itself; null where none is,
- * or where sums tell which of them stands.
- */
+/** A pair that was read again and not alike; null where none is, or where sums tell which of its readings stands. */
 export function disputedPair(best: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
-  const [hypothesis] = best.members;
-  if (!hypothesis || checkCount(hypothesis, evidence) > 0) return null;
-  const disputed = evidence.pairs.find(
-    ({ ohms, shown, discarded }) =>
-      ohms !== null &&
-      shown.length <= MOST_DISPUTED &&
-      shown.length - discarded.length === 1 &&
-      discarded.some((other) => other !== null),
-  );
+  const disputed = unsettledPairs(best, evidence).find(({ shown }) => shown.length <= MOST_DISPUTED);
   return disputed
     ? asProbe(disputed, sheet, "Its readings do not agree: once more tells which of them stands.")
     : null;
+}
+
+/** Pairs of readings that do not agree, where no sum tells which of them stands. */
+export function unsettledPairs(best: Answer, evidence: Evidence): readonly PairEvidence[] {
+  const [hypothesis] = best.members;
+  if (!hypothesis) return [];
+  const disputed = evidence.pairs.filter(isDisputed);
+  return disputed.length > 0 && checkCount(hypothesis, evidence) === 0 ? disputed : [];
 }
 
 /** A reading, taken once, on which it hangs that the motor is called broken. */

@@ -65,12 +65,12 @@ export function progressOf(
       by(asked) ??
       (broken ? (by(openStakes(answers)) ?? partnerProbe(context)) : null) ??
       (ask === "all" ? (known ? whole : null) : by(stakesOf(answers, "all"))) ??
-      (!complete && confidence >= SETTLED ? furtherPair(all, sheet) : null)
+      (!complete && confidence >= SETTLED ? furtherPair(all, sheet) : null) ??
+      disputedPair(best, context.evidence, sheet)
     );
   };
   const checking = (): NextProbe | null =>
     whole ??
-    disputedPair(best, context.evidence, sheet) ??
     bondPair(best, all, sheet) ??
     legPair(best, all, sheet) ??
     checkingPair(best, all, sheet) ??

@@ -16,7 +16,7 @@ import { progressOf } from "./progress";
 import { reasoning } from "./reasoning";
 import { SETTLED } from "./settled";
 import type { ReadingSheet } from "./sheet";
-import { type Slip, slipBehindBreak } from "./slips";
+import { SLIP_BEHIND_BREAK, type Slip, slipBehindBreak } from "./slips";
 import { brokenShare } from "./stakes";
 import { bondedLeads, pairOf, sectionsOf, sectionsWithoutFamily } from "./structure";
 
@@ -89,7 +89,14 @@ export function answered(
   const bonded = bondedLeads(hypothesis).map((group) => idsOf(context, group));
   const ids = sheet.leads.map((lead) => lead.id);
   const certain = [
-    ...certainties(answers, context.evidence, sheet, names, trust),
+    // What may hang on one slipped reading is not certain.
+    ...certainties(
+      answers,
+      context.evidence,
+      sheet,
+      names,
+      doubted ? trust * (1 - SLIP_BEHIND_BREAK) : trust,
+    ),
     ...(ask === "sound" && status === "settled" ? [soundIn(sheet, trust * (1 - brokenShare(answers)))] : []),
   ];
   return {

@@ -159,6 +159,7 @@ describe("a slip that makes a sound motor read broken", () => {
     expect(slipped.status).toBe("needs-probe");
     expect(slipped.nextProbe).toMatchObject({ kind: "pair", between: ["c", "d"] });
     expect(slipped.findings.filter(({ severity }) => severity === "fault")).toEqual([]);
+    expect(slipped.certain.filter(({ kind }) => kind === "bonded")).toEqual([]);
     expect(answer(table(`${halves}\nc d 44.2\nc d 44.1`, { about })).status).toBe("settled");
     expect(answer(table(`${halves}\nc d 0.2\na b 20`, { about })).status).toBe("fault");
     expect(answer(table("a b 20\na c OL\na d OL\nb c OL\nc d OL\nc d OL", { about })).status).toBe("fault");

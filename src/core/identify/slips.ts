@@ -78,7 +78,7 @@ export function findSlips(
 }
 
 /** Before a motor is condemned, a slip behind it may be this likely at the most. */
-const SLIP_BEHIND_BREAK = 0.02;
+export const SLIP_BEHIND_BREAK = 0.02;
 
 /**
  * The reading, taken once, that would leave the motor whole if it were another: a digit slipped there sooner than a winding
