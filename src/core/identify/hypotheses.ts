@@ -65,7 +65,7 @@ export const EVERYTHING: Scope = {
   hopelessNats: HOPELESS_NATS,
 };
 /** Whole motors alone, the likeliest builds of them: enough to know that there is one. */
-export const LIKELIEST_WHOLE: Scope = { ...EVERYTHING, builds: "whole", placements: 60, steps: 20_000 };
+export const LIKELIEST_WHOLE: Scope = { ...EVERYTHING, builds: "whole", placements: 60, steps: 10_000 };
 
 /**
  * One budget of steps for all searches that a call makes besides its first: what they may take in all, however many they

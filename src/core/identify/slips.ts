@@ -1,4 +1,11 @@
-import { type Evidence, isConfirmed, LEAKAGE_OHMS, type PairEvidence, without } from "./evidence";
+import {
+  type Evidence,
+  isConfirmed,
+  joinedGroups,
+  LEAKAGE_OHMS,
+  type PairEvidence,
+  without,
+} from "./evidence";
 import type { Told } from "./hints";
 import {
   type Hypotheses,
@@ -82,7 +89,7 @@ export const SLIP_BEHIND_BREAK = 0.02;
 
 /**
  * The reading, taken once, that would leave the motor whole if it were another: a digit slipped there sooner than a winding
- * broke, or not much less. Null where there is none, and the break stands on what was read twice.
+ * broke, or not much less. Null where there is none, and the break stands on what was read twice or meets sums.
  *
  * @param all log of the weight of everything that explains the readings as they are.
  */
@@ -91,7 +98,11 @@ export function slipBehindBreak(evidence: Evidence, told: Told, all: number): Pa
   let most = all + Math.log(SLIP_BEHIND_BREAK);
   for (const pair of evidence.pairs) {
     if (pair.ohms === null || isConfirmed(pair)) continue;
-    const whole = hypotheses(without(evidence, pair), told, LIKELIEST_WHOLE);
+    const rest = without(evidence, pair);
+    const groupOf = joinedGroups(rest);
+    // What others join too meets sums, and would not close them.
+    if (groupOf[pair.a] === groupOf[pair.b]) continue;
+    const whole = hypotheses(rest, told, LIKELIEST_WHOLE);
     const log = logSum(whole.all.map((h) => h.logWeight)) + Math.log(SLIP_SHARE) + logSlipDensity(pair);
     if (log <= most) continue;
     most = log;

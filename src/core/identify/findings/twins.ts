@@ -74,9 +74,8 @@ function oddAmong(twins: readonly Twin[], context: FindingContext): Finding[] {
 function readOnce(twins: readonly Twin[], { evidence }: FindingContext): PairEvidence | null {
   const once = evidence.pairs.filter((pair) => pair.ohms !== null && !isConfirmed(pair));
   for (const { leads } of twins) {
-    const pair = once.find(({ a, b }) =>
-      leads.length > 1 ? leads.includes(a) && leads.includes(b) : leads.includes(a) || leads.includes(b),
-    );
+    const ends = ({ a, b }: PairEvidence) => Number(leads.includes(a)) + Number(leads.includes(b));
+    const pair = once.find((one) => ends(one) === 2) ?? once.find((one) => ends(one) === 1);
     if (pair) return pair;
   }
   return null;
