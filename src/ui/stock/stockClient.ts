@@ -2,6 +2,11 @@ import { asked as answerOf, type Called } from "@/contract/call";
 import { listStock, type StockLine, type StockSort } from "@/contract/routes/stock";
 import type { StockItem } from "@/core";
 
+/** Lines that are fetched at first, and more at each touch. */
+export const STOCK_PAGE = 60;
+/** Characters that may be looked for. */
+export const MOST_SEARCHED = 120;
+
 /** What the list is asked for. */
 export interface StockAsked {
   readonly search: string;

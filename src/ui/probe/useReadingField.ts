@@ -1,0 +1,154 @@
+import {
+  type ClipboardEvent,
+  type FormEvent,
+  type KeyboardEvent,
+  type RefObject,
+  useCallback,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
+import { type OhmsShown, ohmsDigits, parseOhms } from "@/core";
+import { useJob, useLeadNames, useWorking } from "../job/JobContext";
+import { readEntry } from "./entryGrammar";
+import { allPairs, sameTarget, type Target } from "./target";
+
+interface Aim {
+  readonly target: Target | null;
+  readonly onChoose: (target: Target | null) => void;
+  /** Called with the text of several lines that were pasted. */
+  readonly onTable: (text: string) => void;
+  /** The cursor goes back into the field after each entry; a keypad keeps it out. */
+  readonly keepsCursor: boolean;
+}
+
+/** The field a reading is typed into. */
+export interface ReadingField {
+  readonly text: string;
+  readonly setText: (text: string) => void;
+  /** What is wrong with the entry. */
+  readonly said: string | null;
+  readonly input: RefObject<HTMLInputElement | null>;
+  /** Set by a meter that is attached: takes its value where the field is empty. */
+  readonly hold: RefObject<(() => boolean) | null>;
+  /** Keeps a value that a meter held for the target; null where there is none. */
+  readonly held: (shown: OhmsShown) => string | null;
+  readonly onSubmit: (event: FormEvent) => void;
+  readonly onKeyDown: (event: KeyboardEvent) => void;
+  readonly onPaste: (event: ClipboardEvent) => void;
+}
+
+/** Type, Enter, next: what is typed goes to the target, or to the leads that are named in it. */
+export function useReadingField({ target, onChoose, onTable, keepsCursor }: Aim): ReadingField {
+  const { job, add } = useJob("leads", "meter");
+  const { names } = useLeadNames();
+  const working = useWorking();
+  const [text, type] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+  const hold = useRef<(() => boolean) | null>(null);
+  const input = useRef<HTMLInputElement>(null);
+  const shortNames = useMemo(() => new Map([...names].map(([id, name]) => [id, name.short])), [names]);
+  const setText = (next: string) => {
+    type(next);
+    setFault(null);
+  };
+
+  const keep = useCallback(
+    (at: Target, typed: string, shown: OhmsShown): string => {
+      const value = "open" in shown ? ({ typed, open: true } as const) : { typed, ohms: shown.ohms };
+      return at.kind === "pair"
+        ? add({ kind: "pair-reading", between: [at.between[0], at.between[1]], ...value })
+        : add({ kind: "shell-reading", lead: at.lead, ...value });
+    },
+    [add],
+  );
+
+  const held = useCallback(
+    (shown: OhmsShown) => {
+      if (!target) return null;
+      const typed = "open" in shown ? "OL" : ohmsDigits(shown.ohms, job.meter.resolutionOhms);
+      const fact = keep(target, typed, shown);
+      onChoose(null);
+      return fact;
+    },
+    [target, keep, onChoose, job.meter.resolutionOhms],
+  );
+
+  const enter = (line: string) => {
+    const entry = readEntry(line, shortNames);
+    const meant = entry.leads.length > 0 || entry.shell ? targetOf(entry.leads, entry.shell) : target;
+    if (meant && entry.value === "" && entry.leads.length > 0) {
+      onChoose(meant);
+      setText("");
+      return;
+    }
+    const parsed = parseOhms(entry.value);
+    if (!meant || !parsed.ok) type(line);
+    if (!parsed.ok && (meant || entry.value !== "")) {
+      setFault(parsed.faults[0]?.says ?? "That is not a reading.");
+      return;
+    }
+    if (!meant || !parsed.ok) {
+      setFault(whyNowhere(entry.leads.length > 0, working));
+      return;
+    }
+    keep(meant, parsed.typed, parsed.shown);
+    setText("");
+    onChoose(null);
+    if (keepsCursor) input.current?.focus();
+  };
+
+  const step = (by: number) => {
+    const pairs = allPairs(job.leads);
+    const at = pairs.findIndex((pair) => sameTarget(pair, target));
+    const next = pairs[(at + by + pairs.length) % pairs.length];
+    if (next) onChoose(next);
+  };
+
+  return {
+    text,
+    setText,
+    // That an entry must wait is so only while it must.
+    said: fault === MUST_WAIT && !working ? null : fault,
+    input,
+    hold,
+    held,
+    onSubmit: (event) => {
+      event.preventDefault();
+      if (text.trim() === "" && hold.current?.()) return;
+      enter(text);
+    },
+    onKeyDown: (event) => {
+      if (event.key === "ArrowDown" || event.key === "ArrowUp") {
+        event.preventDefault();
+        step(event.key === "ArrowDown" ? 1 : -1);
+      }
+      if (event.key === "Escape") {
+        setText("");
+        onChoose(null);
+      }
+    },
+    // Several lines at once are a table; a single line goes into the field as usual.
+    onPaste: (event) => {
+      const clip = event.clipboardData.getData("text");
+      if (!/\n.*\S/.test(clip.trim())) return;
+      event.preventDefault();
+      onTable(clip);
+    },
+  };
+}
+
+const MUST_WAIT = "What to touch next is still being worked out; this value has no place yet.";
+
+/** Why a value has no place to go. */
+function whyNowhere(named: boolean, working: boolean): string {
+  if (named) return "Name two leads, or one lead and “shell”.";
+  if (working) return MUST_WAIT;
+  return "Name the two leads first, such as WH BK 12.4.";
+}
+
+function targetOf(leads: readonly string[], shell: boolean): Target | null {
+  const [a, b] = leads;
+  if (shell) return a ? { kind: "frame", lead: a } : null;
+  return a && b ? { kind: "pair", between: [a, b] } : null;
+}

@@ -1,0 +1,65 @@
+import Box from "@mui/material/Box";
+import InputBase from "@mui/material/InputBase";
+import { Choice } from "../parts/Choice";
+import { TOUCH } from "../theme/theme";
+import { MOST_SEARCHED, type StockAsked } from "./stockClient";
+
+interface Props {
+  readonly asked: StockAsked;
+  readonly onAsk: (change: Partial<StockAsked>) => void;
+}
+
+/** Which lines of the stock are shown. */
+export function StockSearch({ asked, onAsk }: Props) {
+  return (
+    <Box
+      component="search"
+      sx={{
+        display: "grid",
+        gridTemplateColumns: { xs: "1fr 1fr", md: "2fr 1fr 1fr" },
+        gap: 3,
+        mb: 3,
+        alignItems: "end",
+      }}
+    >
+      <Box component="label" sx={{ gridColumn: { xs: "1 / -1", md: "auto" } }}>
+        <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+          Find
+        </Box>
+        <InputBase
+          type="text"
+          value={asked.search}
+          placeholder="larkhull 1/3 1075"
+          onChange={(event) => onAsk({ search: event.target.value })}
+          inputProps={{ maxLength: MOST_SEARCHED, autoComplete: "off", inputMode: "search" }}
+          sx={{
+            width: "100%",
+            minHeight: TOUCH,
+            px: 2,
+            bgcolor: "background.paper",
+            border: "1px solid",
+            borderColor: "divider",
+          }}
+        />
+      </Box>
+      <Choice
+        label="What"
+        value={asked.kind}
+        onChange={(kind) => onAsk({ kind: kind === "motor" || kind === "capacitor" ? kind : "" })}
+      >
+        <option value="">motors and capacitors</option>
+        <option value="motor">motors</option>
+        <option value="capacitor">capacitors</option>
+      </Choice>
+      <Choice
+        label="Which"
+        value={asked.only}
+        onChange={(only) => onAsk({ only: only === "on-hand" || only === "short" ? only : "" })}
+      >
+        <option value="">all</option>
+        <option value="on-hand">on hand</option>
+        <option value="short">under the minimum</option>
+      </Choice>
+    </Box>
+  );
+}
