@@ -71,6 +71,11 @@ test("a line is added, understood, changed, taken out and put back", async ({ pa
   await table.getByRole("button", { name }).click();
   await page.getByRole("button", { name: "Take it out of the stock" }).click();
   await expect(page.getByText("No line found.")).toBeVisible();
+  const away = "**/api/v1/stock/*";
+  await page.route(away, (route) => route.abort());
+  await page.getByRole("button", { name: "Put it back" }).click();
+  await expect(page.getByText("It could not be put back just now")).toBeVisible();
+  await page.unroute(away);
   await page.getByRole("button", { name: "Put it back" }).click();
   await expect(table.getByRole("button", { name })).toBeVisible();
 });

@@ -37,8 +37,6 @@ export interface Hypotheses {
 const MOST_PLACEMENTS = 600;
 /** Steps of the search in one call: what a part table of a dozen leads in one group would ask for has no end. */
 const MOST_STEPS = 200_000;
-/** So many steps any search gets, however little is left. */
-const LEAST_STEPS = 10_000;
 /** A rough fit this much worse than the best, in nats, is not worth finishing: finishing gains a few at most. */
 const HOPELESS_NATS = 14;
 /** Hypotheses this much less likely than the best are dropped, in nats: all of them together are nothing. */
@@ -66,23 +64,6 @@ export const EVERYTHING: Scope = {
 };
 /** Whole motors alone, the likeliest builds of them: enough to know that there is one. */
 export const LIKELIEST_WHOLE: Scope = { ...EVERYTHING, builds: "whole", placements: 60, steps: 10_000 };
-
-/**
- * One budget of steps for all searches that a call makes besides its first: what they may take in all, however many they
- * are. A search of a small sheet takes some thousands; what is left goes to those that still come.
- */
-export class StepBudget {
-  constructor(private left: number) {}
-
-  /** The scope of the next of so many searches that still come; what it takes is to be paid. */
-  share(searches: number): Scope {
-    return { ...EVERYTHING, steps: Math.max(LEAST_STEPS, Math.floor(this.left / searches)) };
-  }
-
-  pay({ steps }: Pick<Hypotheses, "steps">): void {
-    this.left -= steps;
-  }
-}
 
 /** Every explanation of the readings that the catalogue offers within a scope, ranked by posterior weight. */
 export function hypotheses(evidence: Evidence, told: Told, scope: Scope = EVERYTHING): Hypotheses {

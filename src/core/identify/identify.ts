@@ -9,7 +9,7 @@ import { probeOffsetFinding } from "./findings/probeOffset";
 import { repeatFindings } from "./findings/repeats";
 import { shellFindings } from "./findings/shell";
 import { slipFindings, unusualFinding } from "./findings/slip";
-import { type Hypotheses, hypotheses, StepBudget } from "./hypotheses";
+import { type Hypotheses, hypotheses } from "./hypotheses";
 import type { Finding, Identification } from "./identification";
 import { outsideShare } from "./outside";
 import { probeOffset } from "./probeOffset";
@@ -18,6 +18,7 @@ import { answered, behindElectronics, unexplained, untouched } from "./report";
 import { SETTLED } from "./settled";
 import { type ReadingSheet, readingSheet } from "./sheet";
 import { findSlips } from "./slips";
+import { StepBudget } from "./stepBudget";
 
 /**
  * What a sheet of readings says about a motor, in the form of `odd-lead/identification@1`.

@@ -9,8 +9,8 @@ import {
   logSum,
   pathBetween,
   type Scope,
-  type StepBudget,
 } from "./hypotheses";
+import type { StepBudget } from "./stepBudget";
 
 /** Probes that were not zeroed: what they add to every reading, and what stands once that is taken off. */
 export interface ProbeOffset {

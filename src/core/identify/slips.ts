@@ -7,14 +7,8 @@ import {
   without,
 } from "./evidence";
 import type { Told } from "./hints";
-import {
-  type Hypotheses,
-  type Hypothesis,
-  hypotheses,
-  LIKELIEST_WHOLE,
-  logSum,
-  type StepBudget,
-} from "./hypotheses";
+import { type Hypotheses, type Hypothesis, hypotheses, LIKELIEST_WHOLE, logSum } from "./hypotheses";
+import type { StepBudget } from "./stepBudget";
 
 /** A reading that the others speak against, and what stands without it. */
 export interface Slip {
