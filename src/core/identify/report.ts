@@ -16,7 +16,7 @@ import { progressOf } from "./progress";
 import { reasoning } from "./reasoning";
 import { SETTLED } from "./settled";
 import type { ReadingSheet } from "./sheet";
-import { SLIP_BEHIND_BREAK, type Slip, slipBehindBreak } from "./slips";
+import { type Slip, slipBehindBreak } from "./slips";
 import { brokenShare } from "./stakes";
 import { bondedLeads, pairOf, sectionsOf, sectionsWithoutFamily } from "./structure";
 
@@ -78,25 +78,19 @@ export function answered(
     findings,
     finished,
     again !== undefined && (slips.length > 0 || decided),
-    doubted ?? deciding ?? checking ?? (finished && untested !== null ? shellDue : null),
+    doubted?.probe ?? deciding ?? checking ?? (finished && untested !== null ? shellDue : null),
   );
   const pairProbe = slips[0]
     ? againProbe(slips[0], sheet)
     : opens.length > 0
       ? cooledProbe(context)
-      : (doubted ?? deciding ?? checking ?? againFor(again, context));
+      : (doubted?.probe ?? deciding ?? checking ?? againFor(again, context));
   const sure = roleConfidences(answers).map((p) => p * trust);
   const bonded = bondedLeads(hypothesis).map((group) => idsOf(context, group));
   const ids = sheet.leads.map((lead) => lead.id);
   const certain = [
     // What may hang on one slipped reading is not certain.
-    ...certainties(
-      answers,
-      context.evidence,
-      sheet,
-      names,
-      doubted ? trust * (1 - SLIP_BEHIND_BREAK) : trust,
-    ),
+    ...certainties(answers, context.evidence, sheet, names, trust * (1 - (doubted?.probability ?? 0))),
     ...(ask === "sound" && status === "settled" ? [soundIn(sheet, trust * (1 - brokenShare(answers)))] : []),
   ];
   return {
@@ -138,10 +132,14 @@ export function answered(
 }
 
 /** The reading to be taken again before the motor is condemned for what reads open; null where none may be behind it. */
-function behindBreak({ evidence, sheet, answers }: FindingContext): NextProbe | null {
+function behindBreak({
+  evidence,
+  sheet,
+  answers,
+}: FindingContext): { readonly probe: NextProbe; readonly probability: number } | null {
   const all = logSum(answers.flatMap(({ members }) => members.map(({ logWeight }) => logWeight)));
-  const pair = slipBehindBreak(evidence, sheet, all);
-  return pair ? condemningPair(pair, sheet) : null;
+  const slip = slipBehindBreak(evidence, sheet, all);
+  return slip && { probe: condemningPair(slip.pair, sheet), probability: slip.probability };
 }
 
 /** The answer to whether it is sound. */

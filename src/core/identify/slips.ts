@@ -6,6 +6,7 @@ import {
   type PairEvidence,
   without,
 } from "./evidence";
+import { logErrorDensity } from "./fit";
 import type { Told } from "./hints";
 import { type Hypotheses, type Hypothesis, hypotheses, LIKELIEST_WHOLE, logSum } from "./hypotheses";
 import type { StepBudget } from "./stepBudget";
@@ -78,31 +79,49 @@ export function findSlips(
   return { probability: 1 / (1 + Math.exp(asTrue - asSlip)), slips };
 }
 
-/** Before a motor is condemned, a slip behind it may be this likely at the most. */
-export const SLIP_BEHIND_BREAK = 0.02;
+/** Wider than any reading of a winding, in ohms: its value says nothing. */
+const ANY_OHMS_SIGMA = 1000;
+
+/** The same evidence with one pair reading through, at no matter how many ohms. */
+function asAnyOhms(evidence: Evidence, pair: PairEvidence): Evidence {
+  const pairs = evidence.pairs.map((other) =>
+    other === pair ? { ...pair, sigmaOhms: ANY_OHMS_SIGMA } : other,
+  );
+  return { ...evidence, pairs };
+}
+
+/** Before a motor is condemned, a slip behind it may be this likely at the most: another reading costs a minute. */
+const SLIP_BEHIND_BREAK = 0.002;
 
 /**
- * The reading, taken once, that would leave the motor whole if it were another: a digit slipped there sooner than a winding
- * broke, or not much less. Null where there is none, and the break stands on what was read twice or meets sums.
+ * The reading, taken once, that would leave the motor whole if it were of other ohms: a digit slipped there sooner than a
+ * winding broke, or not much less. Null where there is none, and the break stands on what was read twice or meets sums.
  *
  * @param all log of the weight of everything that explains the readings as they are.
  */
-export function slipBehindBreak(evidence: Evidence, told: Told, all: number): PairEvidence | null {
+export function slipBehindBreak(
+  evidence: Evidence,
+  told: Told,
+  all: number,
+): { readonly pair: PairEvidence; readonly probability: number } | null {
   let worst: PairEvidence | null = null;
   let most = all + Math.log(SLIP_BEHIND_BREAK);
   for (const pair of evidence.pairs) {
     if (pair.ohms === null || isConfirmed(pair)) continue;
-    const rest = without(evidence, pair);
-    const groupOf = joinedGroups(rest);
+    const groupOf = joinedGroups(without(evidence, pair));
     // What others join too meets sums, and would not close them.
     if (groupOf[pair.a] === groupOf[pair.b]) continue;
-    const whole = hypotheses(rest, told, LIKELIEST_WHOLE);
-    const log = logSum(whole.all.map((h) => h.logWeight)) + Math.log(SLIP_SHARE) + logSlipDensity(pair);
+    const whole = hypotheses(asAnyOhms(evidence, pair), told, LIKELIEST_WHOLE);
+    const log =
+      logSum(whole.all.map((h) => h.logWeight)) -
+      logErrorDensity(0, ANY_OHMS_SIGMA) +
+      Math.log(SLIP_SHARE) +
+      logSlipDensity(pair);
     if (log <= most) continue;
     most = log;
     worst = pair;
   }
-  return worst;
+  return worst && { pair: worst, probability: 1 / (1 + Math.exp(all - most)) };
 }
 
 /** The readings that least squares has to bend; all of them where nothing fits at all. */

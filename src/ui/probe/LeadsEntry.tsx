@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import { type FormEvent, useState } from "react";
 import { v7 as uuid } from "uuid";
 import {
@@ -18,10 +19,15 @@ import {
   parseLeadEntry,
 } from "@/core";
 import { useJob, useLeadNames } from "../job/JobContext";
+import { brought } from "../parts/brought";
 import { CLEARS } from "../parts/earlyTouches";
 import { LeadTag, WirePiece } from "../parts/LeadTag";
 import { MONO, TOUCH } from "../theme/theme";
-import { PhotoLeads } from "./PhotoLeads";
+
+/** Brought where leads are entered, so that who only reads does not fetch it. */
+const PhotoLeads = dynamic(() => brought(import("./PhotoLeads").then((made) => made.PhotoLeads)), {
+  loading: () => <Box sx={{ mt: 3, minHeight: TOUCH }} />,
+});
 
 /** The leads by colour and stripe: typed in a row, or picked by letters. */
 export function LeadsEntry() {
