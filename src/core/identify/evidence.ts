@@ -150,6 +150,12 @@ export function joinedGroups(evidence: Evidence): number[] {
   return group;
 }
 
+/** Whether nothing else that was read joins a pair's leads: then no sum can tell that its reading is wrong. */
+export function standsAlone(evidence: Evidence, pair: PairEvidence): boolean {
+  const groupOf = joinedGroups(without(evidence, pair));
+  return groupOf[pair.a] !== groupOf[pair.b];
+}
+
 /** For each lead, the leads that it has read open to, as a bit mask. */
 export function openMasks(evidence: Evidence): number[] {
   const masks: number[] = Array(evidence.leadCount).fill(0);

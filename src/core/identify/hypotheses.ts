@@ -48,7 +48,9 @@ const MOST_LEADS_SIGHTED = 8;
 
 /** What to look among, and how far before the search is cut short. */
 export interface Scope {
+  /** Whole motors alone, or broken and hot ones too where something reads open. */
   readonly builds: "all" | "whole";
+  /** Placements, and steps of the search, after which it is cut short. */
   readonly placements: number;
   readonly steps: number;
   /** A rough fit this much worse than the best is not finished, in nats. */

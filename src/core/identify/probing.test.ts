@@ -143,6 +143,10 @@ describe("the reasoning", () => {
     expect(rolesOf(read("\na c 46.7"))).toMatchObject({ a: "start", b: "main" });
     expect(rolesOf(read("\na c 4.6"))).toMatchObject({ a: "main", b: "start" });
     expect(read("\na c 18\na c 31").nextProbe).toBeNull();
+    // Sums that close among other leads say nothing of this pair.
+    const main = "a b 20\nb c 3.1\na c 23.1\nc d 2.9\na d 26\na e OL\ne f 50\ne f 5";
+    const told = { about: { phase: 1 as const, capacitor: "run" as const, speeds: 3, reversible: true } };
+    expect(answer(table(main, told)).nextProbe).toMatchObject({ kind: "pair", between: ["e", "f"] });
   });
 
   it("reads a pair twice on which main and start hang alone, and only where nothing else checks it", () => {

@@ -1,7 +1,7 @@
 import type { LeadName } from "../motor/lead";
 import type { RoleName } from "../motor/role";
 import type { Answer } from "./answers";
-import { type Evidence, isDisputed, joinedGroups, type PairEvidence } from "./evidence";
+import { type Evidence, isDisputed, joinedGroups, type PairEvidence, standsAlone } from "./evidence";
 import type { NextProbe } from "./identification";
 import { type PairValue, pairValues } from "./nextPair";
 import { capitalised } from "./reasoning";
@@ -274,8 +274,11 @@ export function disputedPair(best: Answer, evidence: Evidence, sheet: ReadingShe
 export function unsettledPairs(best: Answer, evidence: Evidence): readonly PairEvidence[] {
   const [hypothesis] = best.members;
   if (!hypothesis) return [];
-  const disputed = evidence.pairs.filter(isDisputed);
-  return disputed.length > 0 && checkCount(hypothesis, evidence) === 0 ? disputed : [];
+  const unchecked = (pair: PairEvidence) => {
+    const group = leadGroups(hypothesis).find((leads) => leads.includes(pair.a)) ?? [];
+    return standsAlone(evidence, pair) || checkCount(hypothesis, evidence, group) === 0;
+  };
+  return evidence.pairs.filter((pair) => isDisputed(pair) && unchecked(pair));
 }
 
 /** A reading, taken once, on which it hangs that the motor is called broken. */

@@ -1,9 +1,9 @@
 import {
   type Evidence,
   isConfirmed,
-  joinedGroups,
   LEAKAGE_OHMS,
   type PairEvidence,
+  standsAlone,
   without,
 } from "./evidence";
 import { logErrorDensity } from "./fit";
@@ -107,10 +107,7 @@ export function slipBehindBreak(
   let worst: PairEvidence | null = null;
   let most = all + Math.log(SLIP_BEHIND_BREAK);
   for (const pair of evidence.pairs) {
-    if (pair.ohms === null || isConfirmed(pair)) continue;
-    const groupOf = joinedGroups(without(evidence, pair));
-    // What others join too meets sums, and would not close them.
-    if (groupOf[pair.a] === groupOf[pair.b]) continue;
+    if (pair.ohms === null || isConfirmed(pair) || !standsAlone(evidence, pair)) continue;
     const whole = hypotheses(asAnyOhms(evidence, pair), told, LIKELIEST_WHOLE);
     const log =
       logSum(whole.all.map((h) => h.logWeight)) -

@@ -23,8 +23,8 @@ export function readSlot(slot: Slot): SlotRead {
   return rank ? { kind: "tap", rank: Number(rank) } : { kind: "part", name: slot };
 }
 
-/** The tap of a speed, 1 the fastest. */
-export function tapSlot(rank: number | undefined): Slot {
+/** The tap of a speed, 1 the fastest; of a motor with one speed that is it. */
+export function tapSlot(rank = 1): Slot {
   return `speed-${rank}`;
 }
 
