@@ -64,7 +64,8 @@ export function fitSections(
     const before = cost;
     for (; damping < MOST_DAMPING; damping *= 10) {
       const move = dampedStep(hessian, gradient, damping);
-      const next = x.map((value, s) => value - clamp(move[s] as number, 1.5));
+      const next = x.slice();
+      for (let s = 0; s < next.length; s++) next[s] = (next[s] as number) - clamp(move[s] as number, 1.5);
       const nextCost = costAt(next, sections, normal);
       if (nextCost > cost) continue;
       x = next;
@@ -179,9 +180,10 @@ function startingPoint(
     counted += 1;
   }
   scale = counted > 0 ? scale / counted : Math.log(10);
-  const prior = ratio.map((value) => Math.exp(value + scale));
-  const pull = Float64Array.from(N);
-  const right = Float64Array.from(b);
+  const prior = new Float64Array(n);
+  for (let s = 0; s < n; s++) prior[s] = Math.exp((ratio[s] as number) + scale);
+  const pull = N.slice();
+  const right = b.slice();
   for (let s = 0; s < n; s++) {
     const ohms = prior[s] as number;
     pull[s * n + s] = (pull[s * n + s] as number) + 0.05 / (ohms * ohms);
@@ -223,7 +225,7 @@ function anchorUnread(x: Float64Array, sections: readonly FitSection[], N: Float
 
 function costAt(x: Float64Array, sections: readonly FitSection[], { n, N, b, c }: Normal): number {
   let squares = c;
-  const r = x.map(Math.exp);
+  const r = exponentials(x);
   for (let i = 0; i < n; i++) {
     let row = -2 * (b[i] as number);
     for (let j = 0; j < n; j++) row += (N[i * n + j] as number) * (r[j] as number);
@@ -238,6 +240,13 @@ function costAt(x: Float64Array, sections: readonly FitSection[], { n, N, b, c }
   return cost;
 }
 
+/** The ohms of natural-log ohms. A plain loop: the arrays are short and many, and their own map costs several times it. */
+function exponentials(x: Float64Array): Float64Array {
+  const r = new Float64Array(x.length);
+  for (let i = 0; i < r.length; i++) r[i] = Math.exp(x[i] as number);
+  return r;
+}
+
 function priorArgument(x: Float64Array, section: FitSection, s: number): number {
   return (x[s] as number) - (section.ratioTo === null ? 0 : (x[section.ratioTo] as number));
 }
@@ -246,7 +255,7 @@ function priorArgument(x: Float64Array, section: FitSection, s: number): number 
 function slopes(x: Float64Array, sections: readonly FitSection[], { n, N, b }: Normal) {
   const hessian = new Float64Array(n * n);
   const gradient = new Float64Array(n);
-  const r = x.map(Math.exp);
+  const r = exponentials(x);
   for (let i = 0; i < n; i++) {
     let row = -(b[i] as number);
     for (let j = 0; j < n; j++) {
@@ -278,7 +287,7 @@ function slopes(x: Float64Array, sections: readonly FitSection[], { n, N, b }: N
 function dampedStep(hessian: Float64Array, gradient: Float64Array, damping: number): Float64Array {
   const n = gradient.length;
   for (let grow = damping; grow < 1e12; grow *= 100) {
-    const damped = Float64Array.from(hessian);
+    const damped = hessian.slice();
     for (let i = 0; i < n; i++) damped[i * n + i] = (damped[i * n + i] as number) * (1 + grow) + 1e-12;
     const factor = choleskyFactor(damped, n);
     if (factor) return choleskySolve(factor, gradient);
@@ -293,7 +302,7 @@ function summary(
   normal: Normal,
 ): Fit {
   const n = sections.length;
-  const ohms = x.map(Math.exp);
+  const ohms = exponentials(x);
   const residualSigmas = rows.map((row) => {
     let expected = 0;
     for (let s = 0; s < n; s++) if ((row.mask >> s) & 1) expected += ohms[s] as number;

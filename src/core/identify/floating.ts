@@ -15,141 +15,92 @@ export interface Floating {
   readonly counted?: Map<string, number>;
 }
 
-/** Groups that are alike: so many of them, with so many free places, barred to the same leads. */
-interface GroupKind {
-  readonly places: number;
-  readonly barred: number;
-  readonly count: number;
-}
-
 /**
  * Ways to seat the floating leads on the free places, places told apart: at most (number of floating leads)!. Exact.
- * Method: the first lead still waiting picks one of the kinds of group and its companions there, and the rest is counted
- * likewise, each set of waiting leads once (dynamic programming). Leads that opens do not tell apart are one class, of
- * which only the number matters: a sheet read row by row leaves a few classes and not thousands of sets.
+ *
+ * Method: of the leads that a group or another lead still bars from somewhere, one sits down in each group in turn, and
+ * the rest is counted likewise; once none is barred from anywhere, all that wait take the places in any order. What is
+ * left to count (the leads that wait, and of each group its places and whom it bars) is counted once for a sheet (dynamic
+ * programming), whichever placement asks for it. Of a lead that sits only those matter that it still bars, so leads that
+ * opens do not tell apart lead to the same task.
  */
-export function seatingWays({ free, barred, touched, openTo, counted }: Floating): number {
-  const untouched = free.reduce((sum, places) => sum + places, 0) - bitCount(touched);
-  if (untouched < 0) return 0;
-  const kinds = kindsOf(free, barred, touched);
-  const key = `${touched}/${kinds.map(({ places, barred: mask, count }) => `${places}.${mask}.${count}`).join()}`;
-  const before = counted?.get(key);
+export function seatingWays({ free, barred, touched, openTo, counted = new Map() }: Floating): number {
+  let room = -bitCount(touched);
+  const groups: number[] = [];
+  for (let g = 0; g < free.length; g++) {
+    const places = free[g] as number;
+    room += places;
+    if (places > 0) groups.push(groupCode(places, (barred[g] as number) & touched));
+  }
+  return room < 0 ? 0 : waysFrom(groups.sort(ascending), touched, openTo, counted);
+}
+
+/** Leads of a sheet are under 16: a group that is not full as one number, its free places over the mask of whom it bars. */
+const groupCode = (places: number, barred: number) => (places << 16) | barred;
+const placesOf = (code: number) => code >> 16;
+const barredOf = (code: number) => code & 0xffff;
+
+const ascending = (a: number, b: number) => a - b;
+
+/** @param groups codes of the groups that are not full, ascending. */
+function waysFrom(
+  groups: readonly number[],
+  waiting: number,
+  openTo: readonly number[],
+  counted: Map<string, number>,
+): number {
+  const held = heldBack(groups, waiting, openTo);
+  if (held === 0) return factorial(groups.reduce((sum, code) => sum + placesOf(code), 0));
+  let task = String.fromCharCode(held);
+  for (const code of groups) task += String.fromCharCode(placesOf(code), barredOf(code) & held);
+  const before = counted.get(task);
   if (before !== undefined) return before;
-  const ways = waysToSeat(kinds, touched, openTo) * factorial(untouched);
-  counted?.set(key, ways);
+  const lead = mostBarred(groups, held);
+  const rest = held & ~(1 << lead);
+  let ways = 0;
+  for (let g = 0; g < groups.length; g++) {
+    const code = groups[g] as number;
+    if ((barredOf(code) >> lead) & 1) continue;
+    let alike = 1;
+    for (; groups[g + 1] === code; g++) alike += 1;
+    const places = placesOf(code);
+    const next: number[] = [];
+    for (let other = 0; other < groups.length; other++) {
+      const kept = groups[other] as number;
+      if (other !== g) next.push(groupCode(placesOf(kept), barredOf(kept) & rest));
+    }
+    if (places > 1) next.push(groupCode(places - 1, (barredOf(code) | (openTo[lead] as number)) & rest));
+    ways += alike * places * waysFrom(next.sort(ascending), rest, openTo, counted);
+  }
+  counted.set(task, ways);
   return ways;
 }
 
-function kindsOf(free: readonly number[], barred: readonly number[], touched: number): GroupKind[] {
-  const kinds = new Map<string, GroupKind>();
-  free.forEach((places, g) => {
-    // Full groups have no part in it.
-    if (places <= 0) return;
-    const mask = (barred[g] as number) & touched;
-    const key = `${places}.${mask}`;
-    kinds.set(key, { places, barred: mask, count: (kinds.get(key)?.count ?? 0) + 1 });
-  });
-  return [...kinds.values()].sort((a, b) => a.places - b.places || a.barred - b.barred);
-}
-
-function waysToSeat(kinds: readonly GroupKind[], touched: number, openTo: readonly number[]): number {
-  const classes = classesOf(kinds, touched, openTo);
-  const known = new Map<number, number>();
-  const left = kinds.map(({ count }) => count);
-  let room = kinds.reduce((sum, { places, count }) => sum + places * count, 0);
-
-  const waysFrom = (waiting: number): number => {
-    if (waiting === 0) return 1;
-    if (bitCount(waiting) > room) return 0;
-    let key = 0;
-    for (const count of left) key = key * 16 + count;
-    key = key * 4096 + waiting;
-    const before = known.get(key);
-    if (before !== undefined) return before;
-    const first = waiting & -waiting;
-    const lead = 31 - Math.clz32(first);
-    let ways = 0;
-    kinds.forEach(({ places, barred }, k) => {
-      if (left[k] === 0 || (barred >> lead) & 1) return;
-      const groups = left[k] as number;
-      left[k] = groups - 1;
-      room -= places;
-      const others = waiting & ~first & ~barred & ~(openTo[lead] as number);
-      ways += groups * withCompanions(waiting & ~first, others, 0, places - 1, places);
-      left[k] = groups;
-      room += places;
-    });
-    known.set(key, ways);
-    return ways;
-  };
-
-  /** Ways with any companions out of `others`, class by class; `factor` the ways to sit on the group's places so far. */
-  const withCompanions = (
-    waiting: number,
-    others: number,
-    at: number,
-    places: number,
-    factor: number,
-  ): number => {
-    const mask = classes[at];
-    if (mask === undefined || places === 0 || others === 0)
-      return factor * waysFrom(inOrder(waiting, classes));
-    let ways = withCompanions(waiting, others, at + 1, places, factor);
-    let rest = others & mask;
-    const present = bitCount(rest);
-    let stillOthers = others;
-    let stillWaiting = waiting;
-    let times = factor;
-    for (let taken = 1; rest !== 0 && taken <= places; taken++) {
-      const bit = rest & -rest;
-      const open = openTo[31 - Math.clz32(bit)] as number;
-      // Ways to take one more of the class, and a place for it.
-      times = (times * (present - taken + 1) * (places - taken + 1)) / taken;
-      stillWaiting &= ~bit;
-      stillOthers &= ~(bit | open);
-      ways += withCompanions(stillWaiting, stillOthers & ~mask, at + 1, places - taken, times);
-      rest &= ~(bit | open);
-    }
-    return ways;
-  };
-
-  return waysFrom(inOrder(touched, classes));
-}
-
-/**
- * Leads told apart by nothing: barred from the same groups and open to the same others (to each other or not). Any two of
- * a class may change places in every seating.
- */
-function classesOf(kinds: readonly GroupKind[], touched: number, openTo: readonly number[]): number[] {
-  const classes: number[] = [];
-  for (let rest = touched; rest !== 0; rest &= rest - 1) {
-    const lead = 31 - Math.clz32(rest & -rest);
-    const alike = classes.findIndex((mask) => {
-      const other = 31 - Math.clz32(mask & -mask);
-      const both = (1 << lead) | (1 << other);
-      const opens = (one: number) => (openTo[one] as number) & touched & ~both;
-      return (
-        opens(lead) === opens(other) &&
-        kinds.every(({ barred }) => ((barred >> lead) & 1) === ((barred >> other) & 1))
-      );
-    });
-    if (alike < 0) classes.push(1 << lead);
-    else classes[alike] = (classes[alike] as number) | (1 << lead);
+/** The waiting leads that may not sit everywhere: barred from a group, or open to another that waits. */
+function heldBack(groups: readonly number[], waiting: number, openTo: readonly number[]): number {
+  let held = 0;
+  for (const code of groups) held |= barredOf(code);
+  held &= waiting;
+  for (let left = waiting; left !== 0; left &= left - 1) {
+    const bit = left & -left;
+    if (((openTo[31 - Math.clz32(bit)] as number) & waiting) !== 0) held |= bit;
   }
-  return classes;
+  return held;
 }
 
-/** The same number of each class, taken from its front. */
-function inOrder(waiting: number, classes: readonly number[]): number {
-  let ordered = 0;
-  for (const mask of classes) {
-    let count = bitCount(waiting & mask);
-    for (let rest = mask; count > 0; rest &= rest - 1) {
-      ordered |= rest & -rest;
-      count -= 1;
-    }
+/** The lead that most groups bar; the first of equals. */
+function mostBarred(groups: readonly number[], leads: number): number {
+  let most = -1;
+  let best = 0;
+  for (let left = leads; left !== 0; left &= left - 1) {
+    const lead = 31 - Math.clz32(left & -left);
+    let barring = 0;
+    for (const code of groups) barring += (barredOf(code) >> lead) & 1;
+    if (barring <= most) continue;
+    most = barring;
+    best = lead;
   }
-  return ordered;
+  return best;
 }
 
 /** The floating leads with one of them seated in a group; `lead` null for one that nothing has touched. */
@@ -166,11 +117,13 @@ export function seated(floating: Floating, group: number, lead: number | null): 
  * was never touched pass null.
  */
 export function groupShares(floating: Floating, lead: number | null): number[] {
+  let total = 0;
   const ways = floating.free.map((places, g) => {
     if (places === 0 || (lead !== null && ((floating.barred[g] as number) >> lead) & 1)) return 0;
-    return places * seatingWays(seated(floating, g, lead));
+    const here = places * seatingWays(seated(floating, g, lead));
+    total += here;
+    return here;
   });
-  const total = ways.reduce((sum, w) => sum + w, 0);
   return total > 0 ? ways.map((w) => w / total) : ways;
 }
 

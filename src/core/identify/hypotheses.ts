@@ -100,8 +100,8 @@ export function hypotheses(evidence: Evidence, told: Told, scope: Scope = EVERYT
   };
   const sound = candidates(evidence, about);
   const complete = search(sound);
-  const truncated = !complete || facts.islands.some((island) => island.cut);
   if (scope.builds === "all" && evidence.pairs.some(({ ohms }) => ohms === null)) search(broken(sound));
+  const truncated = !complete || (drafts.length > 0 && facts.islands.some((island) => island.cut));
   const promise = (draft: Draft) => draft.logShare - draft.problem.rough.costNats;
   const bestPromise = drafts.reduce(
     (best, draft) => Math.max(best, promise(draft)),

@@ -53,9 +53,9 @@ export function pairValues(stakes: Stakes, evidence: Evidence, meter: Meter): Pa
   const values = pairsWorthAsking(evidence, openTo).map(([a, b]): PairValue => {
     joint.clear();
     for (const { index, weight, seats, bins } of believed) {
-      for (const { mask, share, label } of seats(a, b)) {
+      seats(a, b, (mask, share, label) => {
         if (share > 0) joint.add(index * MOST_SEATS + label, bins(mask), weight * share);
-      }
+      });
     }
     return { a, b, nats: joint.mutualInformation() };
   });
@@ -85,11 +85,8 @@ function pairsWorthAsking(evidence: Evidence, openTo: readonly number[]): [numbe
   return pairs;
 }
 
-interface Seat {
-  readonly mask: number;
-  readonly share: number;
-  readonly label: number;
-}
+/** Takes a way in which two leads may sit: the path between them, its share of all ways, and what matters of the places. */
+type Seat = (mask: number, share: number, label: number) => void;
 
 /** Nodes of a template are under this, and so is what a question asks of them. */
 const MOST_TAGS = 30;
@@ -104,11 +101,13 @@ const FLOATERS = 16;
 function seating(
   { placement, leadsOut }: Hypothesis,
   labelOf: (node: number) => number,
-): (a: number, b: number) => readonly Seat[] {
+): (a: number, b: number, seat: Seat) => void {
   const { template, nodeOf, room, floating } = placement;
   const path = (i: number, j: number) => template.path[i]?.[j] ?? APART;
   const touched = (lead: number) => ((floating.touched >> lead) & 1 ? lead : null);
+  const labels = (node: number) => labelsOf[node] as number;
   const inGroup = (g: number) => room.flatMap((r, n) => (template.group[n] === g && r > 0 ? [n] : []));
+  const labelsOf = room.map((_, node) => labelOf(node));
   const known = new Map<number, number[]>();
   /** Shares of a lead over the groups; with `g` given, once another sits there. Each worked out once. */
   const shares = (lead: number, g = -1, other: number | null = null): number[] => {
@@ -125,20 +124,15 @@ function seating(
     return { nodes, places: nodes.reduce((sum, n) => sum + (room[n] as number), 0) };
   });
 
-  const beside = (placed: number, lead: number): Seat[] => {
+  const beside = (placed: number, lead: number, seat: Seat): void => {
     const g = template.group[placed] as number;
     const near = shares(lead)[g] ?? 0;
     const { nodes, places } = groups[g] as (typeof groups)[number];
-    const seats = nodes.map((n) => ({
-      mask: path(n, placed),
-      share: (near * (room[n] as number)) / places,
-      label: 1 + labelOf(n),
-    }));
-    return [...seats, { mask: APART, share: 1 - near, label: 0 }];
+    for (const n of nodes) seat(path(n, placed), (near * (room[n] as number)) / places, 1 + labels(n));
+    seat(APART, 1 - near, 0);
   };
 
-  const both = (a: number, b: number): Seat[] => {
-    const seats: Seat[] = [];
+  const both = (a: number, b: number, seat: Seat): void => {
     let together = 0;
     shares(a).forEach((share, g) => {
       const { nodes, places } = groups[g] as (typeof groups)[number];
@@ -149,24 +143,19 @@ function seating(
         for (const j of nodes) {
           const left = (room[j] as number) - (i === j ? 1 : 0);
           const ways = ((room[i] as number) / places) * (Math.max(0, left) / (places - 1));
-          if (ways > 0)
-            seats.push({
-              mask: path(i, j),
-              share: near * ways,
-              label: 1 + labelOf(i) * MOST_TAGS + labelOf(j),
-            });
+          if (ways > 0) seat(path(i, j), near * ways, 1 + labels(i) * MOST_TAGS + labels(j));
         }
       }
     });
-    return [...seats, { mask: APART, share: 1 - together, label: 0 }];
+    seat(APART, 1 - together, 0);
   };
 
-  return (a, b) => {
+  return (a, b, seat) => {
     const [i, j] = [nodeOf[a] ?? null, nodeOf[b] ?? null];
-    if (i !== null && j !== null) return [{ mask: path(i, j), share: 1, label: 0 }];
-    if (i !== null) return beside(i, b);
-    if (j !== null) return beside(j, a);
-    return leadsOut > 0 ? [] : both(a, b);
+    if (i !== null && j !== null) seat(path(i, j), 1, 0);
+    else if (i !== null) beside(i, b, seat);
+    else if (j !== null) beside(j, a, seat);
+    else if (leadsOut === 0) both(a, b, seat);
   };
 }
 

@@ -4,7 +4,10 @@ import { type IslandTrees, islandTrees } from "./islandTrees";
 
 /** What a search asks of the evidence, the same for all skeletons. */
 export interface Facts {
-  /** For each island the trees that its readings allow, the islands with the most leads first. */
+  /**
+   * For each island the trees that its readings allow, the islands with the most leads first. Worked out where first
+   * asked for: a sheet that no build of a family has the groups for is refuted without them.
+   */
   readonly islands: readonly IslandTrees[];
   /** Leads of the largest island, and of all islands. */
   readonly largestIsland: number;
@@ -29,8 +32,12 @@ export function factsOf(evidence: Evidence): Facts {
     (mask, open, lead) => (open !== 0 && !placed.includes(lead) ? mask | (1 << lead) : mask),
     0,
   );
+  let trees: readonly IslandTrees[] | null = null;
   return {
-    islands: islands.map((leads) => islandTrees(leads, evidence)),
+    get islands() {
+      trees ??= islands.map((leads) => islandTrees(leads, evidence));
+      return trees;
+    },
     largestIsland: islands[0]?.length ?? 0,
     placed: placed.length,
     leastGroups: mutuallyOpen(islands, openTo),

@@ -146,7 +146,18 @@ export function cooledProbe(context: FindingContext): NextProbe | null {
   };
 }
 
-function openCases({ answers }: FindingContext): OpenCase[] {
+const casesSeen = new WeakMap<FindingContext, readonly OpenCase[]>();
+
+/** What may be open, likeliest first; worked out once for a context, which several questions are asked of. */
+function openCases(context: FindingContext): readonly OpenCase[] {
+  const before = casesSeen.get(context);
+  if (before) return before;
+  const made = casesAmong(context);
+  casesSeen.set(context, made);
+  return made;
+}
+
+function casesAmong({ answers }: FindingContext): OpenCase[] {
   const members = answers.flatMap((answer) => answer.members);
   const best = Math.max(...members.map(({ logWeight }) => logWeight));
   const weight = ({ logWeight }: Hypothesis) => Math.exp(logWeight - best);
@@ -155,7 +166,9 @@ function openCases({ answers }: FindingContext): OpenCase[] {
   for (const member of members) {
     if (breakOf(member) === null) continue;
     const key = parting(member);
-    cases.set(key, [...(cases.get(key) ?? []), member]);
+    const alike = cases.get(key);
+    if (alike) alike.push(member);
+    else cases.set(key, [member]);
   }
   return [...cases.values()]
     .map((alike): OpenCase => {
