@@ -151,11 +151,13 @@ export { provingSheetOf, turnedBy } from "./record/provingSheetOf";
 export {
   identifyQuestion,
   type KnownAnswer,
+  rehearsalQuestion,
   type WiringFactsOfJob,
   wiringFactsOf,
   wiringQuestion,
 } from "./record/questions";
 export { readingsCsv } from "./record/readingsCsv";
+export { rehearsal } from "./record/rehearsal";
 export { MOST_SEALED, type SealState, sealOf, sealState } from "./record/seal";
 export { stockFingerprint } from "./record/stockFingerprint";
 export {

@@ -8,8 +8,34 @@ export interface Work<A> {
   readonly here: () => Promise<(question: string) => A>;
 }
 
-/** In a worker: answers what comes. */
-export function answerAll<A>(answer: (question: string) => A): void {
-  self.onmessage = ({ data: question }: MessageEvent<string>) =>
-    self.postMessage({ question, value: answer(question) } satisfies Worked<A>);
+/** Sent to a worker before there is anything to answer: what the next question will be like. */
+export interface GetReady {
+  readonly readyFor: string;
+}
+
+/**
+ * In a worker: answers what comes.
+ *
+ * @param rehearsal what gets ready for questions like one, a step at a time, so that a question never waits for more than
+ *   a step of it.
+ */
+export function answerAll<A>(
+  answer: (question: string) => A,
+  rehearsal?: (question: string) => Iterator<void>,
+): void {
+  let steps: Iterator<void> | null = null;
+  let next: ReturnType<typeof setTimeout>;
+  const step = () => {
+    if (steps?.next().done === false) next = setTimeout(step);
+    else steps = null;
+  };
+  const rehearse = (question: string) => {
+    clearTimeout(next);
+    steps = rehearsal?.(question) ?? null;
+    next = setTimeout(step);
+  };
+  self.onmessage = ({ data }: MessageEvent<string | GetReady>) => {
+    if (typeof data !== "string") return rehearse(data.readyFor);
+    self.postMessage({ question: data, value: answer(data) } satisfies Worked<A>);
+  };
 }

@@ -36,6 +36,11 @@ export function identifyQuestion(job: Job): string {
   return sheet ? JSON.stringify(sheet) : "";
 }
 
+/** The same with nothing read yet: what a rehearsal is made on. */
+export function rehearsalQuestion(job: Job): string {
+  return identifyQuestion({ ...job, pairReadings: [], shellReadings: [] });
+}
+
 /** What the job's wiring is planned from, as text; empty where there is no equipment to wire to. */
 export function wiringQuestion(job: Job, answer: Identification | null): string {
   if (!job.compartment) return "";

@@ -1,7 +1,7 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import { useState } from "react";
+import { memo, useState } from "react";
 import type { Lead } from "@/core";
 import { paintOf } from "../parts/insulation";
 import { Mark } from "../parts/Verdict";
@@ -35,62 +35,68 @@ export function Loom() {
         sx={{ listStyle: "none", m: 0, p: 0, display: { xs: open ? "block" : "none", md: "block" } }}
       >
         {wires.map((wire) => (
-          <Box
-            component="li"
-            key={wire.lead.id}
-            sx={{
-              display: "grid",
-              gridTemplateColumns: {
-                xs: "66px 62px minmax(0,1fr)",
-                md: "88px minmax(120px,1fr) 330px 250px",
-              },
-              alignItems: "center",
-              columnGap: 2,
-              minHeight: 27,
-              position: "relative",
-            }}
-          >
-            <Box
-              component="span"
-              sx={{ fontFamily: MONO, fontWeight: 700, display: "flex", alignItems: "center", gap: 1 }}
-            >
-              {wire.name}
-            </Box>
-            <Box component="span" sx={{ display: "flex", alignItems: "center" }}>
-              {wire.joins ? <Tie /> : null}
-              <LoomWire lead={wire.lead} settled={wire.settled} />
-            </Box>
-            <Box
-              component="span"
-              sx={{
-                fontSize: { xs: "0.875rem", md: "0.9375rem" },
-                fontWeight: wire.settled ? 500 : 700,
-                color: wire.settled ? "success.main" : wire.role ? "text.primary" : "primary.main",
-              }}
-            >
-              {wire.role ?? "not known yet"}
-              {wire.role && wire.doubt ? (
-                <Box component="span" sx={{ color: "primary.main" }}>
-                  {" "}
-                  — {wire.doubt}
-                </Box>
-              ) : null}
-              <Box component="span" sx={{ display: { xs: "inline", md: "none" }, color: "text.secondary" }}>
-                {wire.terminal ? ` → ${wire.terminal}` : ""}
-              </Box>
-            </Box>
-            <Box
-              component="span"
-              sx={{ display: { xs: "none", md: "block" }, color: "text.secondary", fontSize: "0.9375rem" }}
-            >
-              {wire.terminal ? `→ ${wire.terminal}` : ""}
-            </Box>
-          </Box>
+          <LoomRow key={wire.lead.id} {...wire} />
         ))}
       </Box>
     </Box>
   );
 }
+
+/** One wire with what is known of it; drawn anew where that became another. */
+const LoomRow = memo(function LoomRow({ lead, name, role, settled, doubt, joins, terminal }: LoomLine) {
+  return (
+    <Box
+      component="li"
+      sx={{
+        display: "grid",
+        gridTemplateColumns: {
+          xs: "66px 62px minmax(0,1fr)",
+          md: "88px minmax(120px,1fr) 330px 250px",
+        },
+        alignItems: "center",
+        columnGap: 2,
+        minHeight: 27,
+        position: "relative",
+      }}
+    >
+      <Box
+        component="span"
+        sx={{ fontFamily: MONO, fontWeight: 700, display: "flex", alignItems: "center", gap: 1 }}
+      >
+        {name}
+      </Box>
+      <Box component="span" sx={{ display: "flex", alignItems: "center" }}>
+        {joins ? <Tie /> : null}
+        <LoomWire lead={lead} settled={settled} />
+      </Box>
+      <Box
+        component="span"
+        sx={{
+          fontSize: { xs: "0.875rem", md: "0.9375rem" },
+          fontWeight: settled ? 500 : 700,
+          color: settled ? "success.main" : role ? "text.primary" : "primary.main",
+        }}
+      >
+        {role ?? "not known yet"}
+        {role && doubt ? (
+          <Box component="span" sx={{ color: "primary.main" }}>
+            {" "}
+            — {doubt}
+          </Box>
+        ) : null}
+        <Box component="span" sx={{ display: { xs: "inline", md: "none" }, color: "text.secondary" }}>
+          {terminal ? ` → ${terminal}` : ""}
+        </Box>
+      </Box>
+      <Box
+        component="span"
+        sx={{ display: { xs: "none", md: "block" }, color: "text.secondary", fontSize: "0.9375rem" }}
+      >
+        {terminal ? `→ ${terminal}` : ""}
+      </Box>
+    </Box>
+  );
+});
 
 /** On a phone the loom is one line of leads with their marks, and opens by a touch. */
 function Folded({ wires, open, onOpen }: { wires: readonly LoomLine[]; open: boolean; onOpen: () => void }) {
@@ -120,13 +126,7 @@ function Folded({ wires, open, onOpen }: { wires: readonly LoomLine[]; open: boo
       }}
     >
       {wires.map(({ lead, name, settled }) => (
-        <Box key={lead.id} component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.75 }}>
-          <Swatch lead={lead} />
-          <Box component="span" sx={{ fontFamily: MONO, fontWeight: 700, fontSize: "0.9375rem" }}>
-            {name}
-          </Box>
-          <Mark weight={settled ? "good" : "open"} size={14} />
-        </Box>
+        <FoldedLead key={lead.id} lead={lead} name={name} settled={settled} />
       ))}
       <Box component="span" aria-hidden="true" sx={{ ml: "auto", fontSize: "1.25rem" }}>
         {open ? "−" : "+"}
@@ -134,6 +134,22 @@ function Folded({ wires, open, onOpen }: { wires: readonly LoomLine[]; open: boo
     </Box>
   );
 }
+
+const FoldedLead = memo(function FoldedLead({
+  lead,
+  name,
+  settled,
+}: Pick<LoomLine, "lead" | "name" | "settled">) {
+  return (
+    <Box component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 0.75 }}>
+      <Swatch lead={lead} />
+      <Box component="span" sx={{ fontFamily: MONO, fontWeight: 700, fontSize: "0.9375rem" }}>
+        {name}
+      </Box>
+      <Mark weight={settled ? "good" : "open"} size={14} />
+    </Box>
+  );
+});
 
 /** A short piece of the insulation. */
 function Swatch({ lead }: { lead: Lead }) {

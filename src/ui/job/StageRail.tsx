@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import NextLink from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useRef } from "react";
+import { memo, useEffect, useRef } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { plateOf, readPlate } from "@/core";
 import { safeSteps } from "@/core/proving";
@@ -54,50 +54,66 @@ export function StageRail({ current }: { current: Stage }) {
         bgcolor: "background.default",
       }}
     >
-      {STAGES.map(({ stage, title }) => {
-        const { weight, word } = weights[stage];
-        const here = stage === current;
-        return (
-          <Box
-            key={stage}
-            component={NextLink}
-            href={`/jobs/${id}/${stage}`}
-            aria-current={here ? "step" : undefined}
-            sx={{
-              display: "flex",
-              alignItems: "center",
-              gap: { xs: 1, sm: 1.5 },
-              flex: { xs: "1 0 auto", sm: "none" },
-              justifyContent: "center",
-              minHeight: 48,
-              px: { xs: 1.5, sm: 4 },
-              fontSize: { xs: "0.875rem", sm: "1rem" },
-              color: "text.primary",
-              textDecoration: "none",
-              fontWeight: here ? 750 : 450,
-              borderBottom: "3px solid",
-              borderColor: here ? "primary.main" : "transparent",
-            }}
-          >
-            <Mark weight={weight} size={16} />
-            {title}
-            <Box
-              component="span"
-              sx={{
-                color: "text.secondary",
-                fontWeight: 400,
-                fontSize: "0.875rem",
-                display: { xs: "none", lg: "inline" },
-              }}
-            >
-              {word}
-            </Box>
-          </Box>
-        );
-      })}
+      {STAGES.map(({ stage, title }) => (
+        <StageLink
+          key={stage}
+          href={`/jobs/${id}/${stage}`}
+          title={title}
+          {...weights[stage]}
+          here={stage === current}
+        />
+      ))}
     </Box>
   );
 }
+
+interface StageLinkProps {
+  readonly href: string;
+  readonly title: string;
+  readonly weight: Shown;
+  readonly word: string;
+  readonly here: boolean;
+}
+
+/** One stage of the rail; drawn anew where its state became another. */
+const StageLink = memo(function StageLink({ href, title, weight, word, here }: StageLinkProps) {
+  return (
+    <Box
+      component={NextLink}
+      href={href}
+      aria-current={here ? "step" : undefined}
+      sx={{
+        display: "flex",
+        alignItems: "center",
+        gap: { xs: 1, sm: 1.5 },
+        flex: { xs: "1 0 auto", sm: "none" },
+        justifyContent: "center",
+        minHeight: 48,
+        px: { xs: 1.5, sm: 4 },
+        fontSize: { xs: "0.875rem", sm: "1rem" },
+        color: "text.primary",
+        textDecoration: "none",
+        fontWeight: here ? 750 : 450,
+        borderBottom: "3px solid",
+        borderColor: here ? "primary.main" : "transparent",
+      }}
+    >
+      <Mark weight={weight} size={16} />
+      {title}
+      <Box
+        component="span"
+        sx={{
+          color: "text.secondary",
+          fontWeight: 400,
+          fontSize: "0.875rem",
+          display: { xs: "none", lg: "inline" },
+        }}
+      >
+        {word}
+      </Box>
+    </Box>
+  );
+});
 
 /** Each stage as done, open or look again, from the verdicts of the job. */
 function useStageWeights(): Record<Stage, { weight: Shown; word: string }> {

@@ -1,7 +1,7 @@
 "use client";
 
 import { useMemo } from "react";
-import { type Identification, identifyQuestion, type Job, type Worked } from "@/core";
+import { type Identification, identifyQuestion, type Job, rehearsalQuestion, type Worked } from "@/core";
 import { identifying } from "@/workers/identify";
 import { useWorked } from "../parts/useWorked";
 
@@ -25,7 +25,8 @@ export function useIdentification(
   soon: boolean,
 ): Identified {
   const question = useMemo(() => identifyQuestion(job), [job]);
-  const { known, working } = useWorked(question, identifying, { first, none: null, soon });
+  const readyFor = useMemo(() => (soon ? rehearsalQuestion(job) : null), [job, soon]);
+  const { known, working } = useWorked(question, identifying, { first, none: null, readyFor });
   const answer = known && (!working || leadsStand(known.question, job)) ? known.value : null;
   return useMemo(() => ({ answer, working }), [answer, working]);
 }

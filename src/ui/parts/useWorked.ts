@@ -2,7 +2,7 @@
 
 import { useEffect, useRef, useState } from "react";
 import type { Worked } from "@/core";
-import type { Work } from "@/workers/work";
+import type { GetReady, Work } from "@/workers/work";
 
 /** What is worked out of a question, as far as it is. */
 export interface Working<A> {
@@ -17,8 +17,8 @@ interface Options<A> {
   readonly first?: Worked<A> | null;
   /** What is known without asking anybody. */
   readonly none: A;
-  /** Whether a question is to be expected: the worker is made ready before it comes. */
-  readonly soon?: boolean;
+  /** What the next question will be like, where one is to be expected: the worker is made ready before it comes. */
+  readonly readyFor?: string | null;
 }
 
 const AGAIN_MS = 3000;
@@ -28,7 +28,11 @@ const AGAIN_MS = 3000;
  * first question that has no answer yet; where it cannot run the page does the work itself. The empty question asks for
  * nothing.
  */
-export function useWorked<A>(question: string, work: Work<A>, { first, none, soon }: Options<A>): Working<A> {
+export function useWorked<A>(
+  question: string,
+  work: Work<A>,
+  { first, none, readyFor = null }: Options<A>,
+): Working<A> {
   const [known, setKnown] = useState<Worked<A> | null>(first ?? null);
   const [alone, setAlone] = useState(false);
   const worker = useRef<Worker | null>(null);
@@ -89,8 +93,9 @@ export function useWorked<A>(question: string, work: Work<A>, { first, none, soo
   }, [known, question, alone, work]);
 
   useEffect(() => {
-    if (soon) return whenIdle(() => void started.current());
-  }, [soon]);
+    if (readyFor === null) return;
+    return whenIdle(() => started.current()?.postMessage({ readyFor } satisfies GetReady));
+  }, [readyFor]);
 
   if (question === "") return { known: { question, value: none }, working: false };
   return { known, working: question !== known?.question };

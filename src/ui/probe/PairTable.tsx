@@ -7,15 +7,51 @@ import { expectedOhms, type KeptPairReading, type KeptShellReading, ohmsDigits, 
 import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { MONO, TOUCH } from "../theme/theme";
 import { sameTarget, type Target } from "./target";
+import { useTarget } from "./useTarget";
 
 interface Props {
-  readonly target: Target | null;
+  /** The target that a person picked. */
+  readonly chosen: Target | null;
   readonly onChoose: (target: Target) => void;
 }
 
+/** What the table's plain elements look like: one sheet of rules for sixty cells. */
+const LOOK = {
+  borderCollapse: "collapse",
+  "& td, & th": { p: 0, textAlign: "center" },
+  "& thead th": { fontFamily: MONO, minWidth: 62, pb: 1 },
+  "& thead th:first-of-type": { fontFamily: "inherit", fontWeight: 500, color: "text.secondary" },
+  "& tbody th": { fontFamily: MONO, pr: "10px", whiteSpace: "nowrap", textAlign: "left" },
+  "& td.apart": { pr: "12px" },
+  "& button": {
+    display: "block",
+    width: "100%",
+    minWidth: 62,
+    minHeight: TOUCH,
+    px: 1,
+    m: 0,
+    border: "1px solid",
+    borderColor: "divider",
+    bgcolor: "transparent",
+    color: "text.primary",
+    font: "inherit",
+    fontFamily: MONO,
+    cursor: "pointer",
+    lineHeight: 1.15,
+  },
+  "& button.read": { bgcolor: "background.paper" },
+  "& button.again": { borderColor: "warning.main", color: "warning.main" },
+  "& button.stop": { borderColor: "error.main", color: "error.main" },
+  "& button.lit": { border: "2.5px solid", borderColor: "primary.main" },
+  "& button > *": { display: "block" },
+  "& .stands": { fontWeight: 700, fontSize: "1.0625rem" },
+  "& .beside": { fontSize: "0.875rem", color: "text.secondary" },
+} as const;
+
 /** The table of pairs, to read and correct: each cell what was typed, and what the answer expects. */
-export function PairTable({ target, onChoose }: Props) {
+export const PairTable = memo(function PairTable({ chosen, onChoose }: Props) {
   const { job } = useJob("leads", "pairReadings");
+  const { target } = useTarget(chosen);
   const { short } = useLeadNames();
   const byPair = useMemo(() => groupedByPair(job.pairReadings), [job.pairReadings]);
   const columns = job.leads.slice(0, -1);
@@ -26,42 +62,22 @@ export function PairTable({ target, onChoose }: Props) {
         Readings
       </Typography>
       <Box sx={{ overflowX: "auto" }} tabIndex={0} role="group" aria-label="Table of readings">
-        <Box
-          component="table"
-          sx={{ borderCollapse: "collapse", "& td, & th": { p: 0, textAlign: "center" } }}
-        >
+        <Box component="table" sx={LOOK}>
           <thead>
             <tr>
               <td />
-              <Box
-                component="th"
-                scope="col"
-                sx={{ fontWeight: 500, color: "text.secondary", minWidth: 62, pb: 1 }}
-              >
-                shell
-              </Box>
+              <th scope="col">shell</th>
               {columns.map((lead) => (
-                <Box component="th" scope="col" key={lead.id} sx={{ fontFamily: MONO, minWidth: 62, pb: 1 }}>
+                <th scope="col" key={lead.id}>
                   {short(lead.id)}
-                </Box>
+                </th>
               ))}
             </tr>
           </thead>
           <tbody>
             {job.leads.map((row, r) => (
               <tr key={row.id}>
-                <Box
-                  component="th"
-                  scope="row"
-                  sx={{
-                    fontFamily: MONO,
-                    pr: "10px !important",
-                    whiteSpace: "nowrap",
-                    textAlign: "left !important",
-                  }}
-                >
-                  {short(row.id)}
-                </Box>
+                <th scope="row">{short(row.id)}</th>
                 <ShellCell lead={row.id} target={target} onChoose={onChoose} />
                 {columns.map((column, c) =>
                   c < r && rows.includes(row) ? (
@@ -83,7 +99,7 @@ export function PairTable({ target, onChoose }: Props) {
       </Box>
     </Box>
   );
-}
+});
 
 /** Of a pair read over and over the latest struck readings stand in its cell. */
 const MOST_STRUCK = 20;
@@ -102,7 +118,12 @@ function groupedByPair(
   return byPair;
 }
 
-interface PairCellProps extends Props {
+interface CellAim {
+  readonly target: Target | null;
+  readonly onChoose: (target: Target) => void;
+}
+
+interface PairCellProps extends CellAim {
   readonly between: readonly [string, string];
   readonly readings: readonly KeptPairReading[];
 }
@@ -129,7 +150,7 @@ function PairCell({ between, readings, target, onChoose }: PairCellProps) {
   );
 }
 
-function ShellCell({ lead, target, onChoose }: { lead: string } & Props) {
+function ShellCell({ lead, target, onChoose }: { lead: string } & CellAim) {
   const { job } = useJob("shellReadings");
   const { short } = useLeadNames();
   const readings = job.shellReadings.filter((r) => r.lead === lead);
@@ -180,7 +201,7 @@ function DrawnCell({ label, readings, expected, lit, mark, apart = false, onClic
   const allStruck = readings.filter((r) => !r.standing);
   const struck = allStruck.slice(-MOST_STRUCK);
   const earlier = allStruck.length - struck.length;
-  const tone = mark === "stop" ? "error.main" : mark ? "warning.main" : "divider";
+  const look = [stands ? "read" : "", mark ?? "", lit ? "lit" : ""].filter((one) => one !== "").join(" ");
   const said = [
     label,
     stands ? `reads ${stands.typed}` : "not read",
@@ -190,53 +211,23 @@ function DrawnCell({ label, readings, expected, lit, mark, apart = false, onClic
     mark === "stop" ? "stop" : mark ? "look again" : "",
   ];
   return (
-    <Box component="td" sx={{ pr: apart ? "12px !important" : 0 }}>
-      <Box
-        component="button"
+    <td className={apart ? "apart" : undefined}>
+      <button
         type="button"
         onClick={onClick}
         aria-label={said.filter(Boolean).join(", ")}
         aria-pressed={lit}
-        sx={{
-          width: "100%",
-          minWidth: 62,
-          minHeight: TOUCH,
-          px: 1,
-          m: 0,
-          border: lit ? "2.5px solid" : "1px solid",
-          borderColor: lit ? "primary.main" : tone,
-          bgcolor: stands ? "background.paper" : "transparent",
-          color: mark ? tone : "text.primary",
-          font: "inherit",
-          fontFamily: MONO,
-          cursor: "pointer",
-          lineHeight: 1.15,
-          display: "block",
-        }}
+        className={look}
       >
-        {earlier > 0 ? (
-          <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
-            {earlier} earlier
-          </Box>
-        ) : null}
+        {earlier > 0 ? <span className="beside">{earlier} earlier</span> : null}
         {struck.map((r) => (
-          <Box
-            component="s"
-            key={r.fact}
-            sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}
-          >
+          <s className="beside" key={r.fact}>
             {r.typed}
-          </Box>
+          </s>
         ))}
-        <Box component="span" sx={{ display: "block", fontWeight: 700, fontSize: "1.0625rem" }}>
-          {stands ? (mark ? `${stands.typed} !` : stands.typed) : ""}
-        </Box>
-        {expected ? (
-          <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
-            {stands ? `≈ ${expected}` : `(${expected})`}
-          </Box>
-        ) : null}
-      </Box>
-    </Box>
+        <span className="stands">{stands ? (mark ? `${stands.typed} !` : stands.typed) : ""}</span>
+        {expected ? <span className="beside">{stands ? `≈ ${expected}` : `(${expected})`}</span> : null}
+      </button>
+    </td>
   );
 }

@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { type ReactNode, useState } from "react";
 import { v7 as uuid } from "uuid";
 import { type Insulation, LEAD_LIMITS } from "@/core";
-import { useAnswer, useJob, useWorking } from "../job/JobContext";
+import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { useWakeLock } from "../parts/useWakeLock";
 import { ConditionsEntry } from "../reference/ConditionsEntry";
@@ -21,7 +21,7 @@ import { MeterEntry } from "./MeterEntry";
 import { PairTable } from "./PairTable";
 import { ReadingEntry } from "./ReadingEntry";
 import { SignalChoice } from "./SignalChoice";
-import { askedTarget, type Target } from "./target";
+import type { Target } from "./target";
 import { VerdictPanel } from "./VerdictPanel";
 import { WindingDrawing } from "./WindingDrawing";
 
@@ -33,22 +33,34 @@ const TRIAL_LEADS: readonly Insulation[] = [
   { colour: "brown" },
 ];
 
+/*
+ * Parts that take nothing from the stage, made once: a reading draws those anew that it touches, and not the whole stage.
+ */
+const LEADS = <LeadsEntry />;
+const BELOW_THE_TABLE = <UndoButtons />;
+const EVERY_READING = <EveryReading />;
+const THE_REST = (
+  <Part place={4}>
+    <WindingDrawing />
+    <MetBefore />
+    <Box>
+      <AboutEntry />
+      <MeterEntry />
+      <ConditionsEntry />
+      <ReferencePanel />
+      <InsulationPanel />
+      <SignalChoice />
+    </Box>
+  </Part>
+);
+
 /** Probe: touch two leads, type what the meter shows, see what it means. */
 export function ProbeStage() {
-  const { job, add } = useJob("leads");
-  const answer = useAnswer();
-  const working = useWorking();
+  const { job } = useJob("leads");
   const [chosen, setChosen] = useState<Target | null>(null);
   const [trial, setTrial] = useState(false);
-  const tryIt = () => {
-    setTrial(true);
-    for (const insulation of TRIAL_LEADS) add({ kind: "lead", lead: { id: uuid(), ...insulation } });
-  };
   useWakeLock();
   const enough = job.leads.length >= LEAD_LIMITS.fewest;
-  const here = (id: string) => job.leads.some((lead) => lead.id === id);
-  const stands = chosen && (chosen.kind === "pair" ? chosen.between.every(here) : here(chosen.lead));
-  const target = stands ? chosen : working ? null : askedTarget(answer);
   return (
     <Box
       sx={{
@@ -61,52 +73,45 @@ export function ProbeStage() {
     >
       <Column>
         <Part place={1}>
-          <LeadsEntry />
-          {enough ? (
-            <ReadingEntry target={target} isChosen={stands ?? false} onChoose={setChosen} simulated={trial} />
-          ) : null}
+          {LEADS}
+          {enough ? <ReadingEntry chosen={chosen} onChoose={setChosen} simulated={trial} /> : null}
         </Part>
         <Part place={3}>
-          {enough ? <PairTable target={target} onChoose={setChosen} /> : null}
-          {enough ? <EveryReading /> : null}
-          <UndoButtons />
+          {enough ? <PairTable chosen={chosen} onChoose={setChosen} /> : null}
+          {enough ? EVERY_READING : null}
+          {BELOW_THE_TABLE}
         </Part>
       </Column>
       <Column>
         <Part place={2}>
-          {enough ? (
-            <VerdictPanel onChoose={setChosen} />
-          ) : (
-            <Box sx={{ color: "text.secondary" }}>
-              <Typography variant="h2" sx={{ color: "text.primary" }}>
-                How it goes
-              </Typography>
-              <Typography sx={{ mt: 2, maxWidth: 460 }}>
-                Power off, locked and proved dead; capacitors discharged; the motor unplugged from everything.
-                Enter its leads by color, the green frame lead left out. Then touch the two leads shown, type
-                what the meter shows, press Enter.
-              </Typography>
-              <Button color="inherit" onClick={tryIt} sx={{ mt: 3, minHeight: TOUCH }}>
-                No motor at hand: try a made-up one with a simulated meter
-              </Button>
-            </Box>
-          )}
+          {enough ? <VerdictPanel onChoose={setChosen} /> : <HowItGoes onTry={() => setTrial(true)} />}
         </Part>
-        {enough ? (
-          <Part place={4}>
-            <WindingDrawing />
-            <MetBefore />
-            <Box>
-              <AboutEntry />
-              <MeterEntry />
-              <ConditionsEntry />
-              <ReferencePanel />
-              <InsulationPanel />
-              <SignalChoice />
-            </Box>
-          </Part>
-        ) : null}
+        {enough ? THE_REST : null}
       </Column>
+    </Box>
+  );
+}
+
+/** What is to be done, before there are leads; and a made-up motor for who has none at hand. */
+function HowItGoes({ onTry }: { onTry: () => void }) {
+  const { add } = useJob();
+  const tryIt = () => {
+    onTry();
+    for (const insulation of TRIAL_LEADS) add({ kind: "lead", lead: { id: uuid(), ...insulation } });
+  };
+  return (
+    <Box sx={{ color: "text.secondary" }}>
+      <Typography variant="h2" sx={{ color: "text.primary" }}>
+        How it goes
+      </Typography>
+      <Typography sx={{ mt: 2, maxWidth: 460 }}>
+        Power off, locked and proved dead; capacitors discharged; the motor unplugged from everything. Enter
+        its leads by color, the green frame lead left out. Then touch the two leads shown, type what the meter
+        shows, press Enter.
+      </Typography>
+      <Button color="inherit" onClick={tryIt} sx={{ mt: 3, minHeight: TOUCH }}>
+        No motor at hand: try a made-up one with a simulated meter
+      </Button>
     </Box>
   );
 }

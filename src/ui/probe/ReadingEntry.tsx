@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
-import { useEffect, useMemo, useState } from "react";
+import { memo, useCallback, useEffect, useMemo, useState } from "react";
 import type { Identification } from "@/core";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
@@ -15,14 +15,14 @@ import { TargetLine } from "./TargetLine";
 import type { Target } from "./target";
 import type { MeterSource } from "./useMeter";
 import { useReadingField } from "./useReadingField";
+import { useTarget } from "./useTarget";
 
 const LiveMeter = dynamic(() => brought(import("./LiveMeter").then((made) => made.LiveMeter)));
 const PasteEntry = dynamic(() => brought(import("./PasteEntry").then((made) => made.PasteEntry)));
 
 interface Props {
-  readonly target: Target | null;
-  /** True when a person picked the target; false when it is the one asked for. */
-  readonly isChosen: boolean;
+  /** The target that a person picked. */
+  readonly chosen: Target | null;
   readonly onChoose: (target: Target | null) => void;
   /** The simulated meter is attached from the start. */
   readonly simulated?: boolean;
@@ -38,8 +38,9 @@ const CALM: Readonly<Record<Identification["status"], string>> = {
 };
 
 /** The two leads to touch now, and the value that goes in: type, Enter, next. */
-export function ReadingEntry({ target, isChosen, onChoose, simulated = false }: Props) {
+export const ReadingEntry = memo(function ReadingEntry({ chosen, onChoose, simulated = false }: Props) {
   const { id, job } = useJob("leads");
+  const { target, isChosen } = useTarget(chosen);
   const answer = useAnswer();
   const working = useWorking();
   const leads = useMemo(() => job.leads.map((lead) => lead.id), [job.leads]);
@@ -48,6 +49,7 @@ export function ReadingEntry({ target, isChosen, onChoose, simulated = false }: 
   const [live, setLive] = useState<MeterSource | null>(() => (simulated ? simulatedMeter(id, leads) : null));
   const field = useReadingField({ target, onChoose, onTable: setPasted, keepsCursor: !keypad });
   const { input, said } = field;
+  const onPasting = useCallback((pasting: boolean) => setPasted(pasting ? "" : null), []);
   const targetKey = target ? JSON.stringify(target) : "";
 
   useEffect(() => {
@@ -77,7 +79,7 @@ export function ReadingEntry({ target, isChosen, onChoose, simulated = false }: 
         keypad={keypad}
         onKeypad={setKeypad}
         pasting={pasted !== null}
-        onPasting={(pasting) => setPasted(pasting ? "" : null)}
+        onPasting={onPasting}
         live={live}
         onLive={setLive}
       />
@@ -102,10 +104,10 @@ export function ReadingEntry({ target, isChosen, onChoose, simulated = false }: 
       <EntryHelp />
     </Box>
   );
-}
+});
 
 /** The keys of the field, with two of the motor's own leads as examples. */
-function EntryHelp() {
+const EntryHelp = memo(function EntryHelp() {
   const { names } = useLeadNames();
   const [one = "", other = ""] = [...names.values()].map(({ short }) => short);
   return (
@@ -114,4 +116,4 @@ function EntryHelp() {
       asked for
     </Typography>
   );
-}
+});

@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import type { ReactNode } from "react";
+import { memo, type ReactNode } from "react";
 import { useJob } from "../job/JobContext";
 import { useInstrumentAddress } from "../parts/instrumentAddress";
 import { simulatedMeter } from "./simulatedMeter";
@@ -16,7 +16,8 @@ interface Props {
 }
 
 /** Other ways to bring a reading in: keypad, a pasted table, a meter. */
-export function ReadingTools({ keypad, onKeypad, pasting, onPasting, live, onLive }: Props) {
+export const ReadingTools = memo(function ReadingTools(props: Props) {
+  const { keypad, onKeypad, pasting, onPasting, live, onLive } = props;
   const { id, job } = useJob("leads");
   const [address] = useInstrumentAddress("ohms");
   const leads = job.leads.map((lead) => lead.id);
@@ -40,7 +41,7 @@ export function ReadingTools({ keypad, onKeypad, pasting, onPasting, live, onLiv
       )}
     </Box>
   );
-}
+});
 
 interface ToolProps {
   readonly onClick: () => void;

@@ -1,12 +1,13 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
+import { memo } from "react";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { LeadTag } from "../parts/LeadTag";
 import { WHEN_SLOW } from "../parts/whenSlow";
 import type { Target } from "./target";
 
 /** What to touch now and why; or that nothing more is to be read, and what is still missing. */
-export function TargetLine({
+export const TargetLine = memo(function TargetLine({
   target,
   isChosen,
   because,
@@ -69,4 +70,4 @@ export function TargetLine({
       <Typography sx={{ color: "text.secondary", mt: 1 }}>{isChosen ? "Your pick." : because}</Typography>
     </>
   );
-}
+});

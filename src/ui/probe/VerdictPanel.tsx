@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
+import { memo } from "react";
 import { type Finding, familyById, type Identification, labelWord } from "@/core";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
@@ -26,17 +27,15 @@ const WORTH_SHOWING = 0.5;
 /** Answers less likely than this are not counted among those that are left. */
 const WORTH_COUNTING = 0.01;
 
-/** What this motor is, how sure, and why. */
-export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void }) {
-  const { job } = useJob("ask");
+interface Props {
+  readonly onChoose: (target: Target) => void;
+}
+
+/** What this motor is, how sure, and why; faded while readings are weighed that it does not know of. */
+export const VerdictPanel = memo(function VerdictPanel({ onChoose }: Props) {
   const answer = useAnswer();
   const working = useWorking();
   if (!answer) return null;
-  const { weight, word } = STATUS_WORDS[answer.status];
-  const early = job.ask !== "all" && answer.status === "settled";
-  const family = familyById(answer.family);
-  // Below one half nothing is shown as an answer.
-  const told = answer.confidence >= WORTH_SHOWING || answer.status === "tied" || answer.status === "fault";
   return (
     <Box
       component="section"
@@ -46,6 +45,21 @@ export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void 
       sx={working ? FADED_WHEN_SLOW : undefined}
     >
       <AskChoice />
+      <Said answer={answer} onChoose={onChoose} />
+    </Box>
+  );
+});
+
+/** The verdict itself: drawn anew with another answer, and not while one is being worked out. */
+const Said = memo(function Said({ answer, onChoose }: { answer: Identification } & Props) {
+  const { job } = useJob("ask");
+  const { weight, word } = STATUS_WORDS[answer.status];
+  const early = job.ask !== "all" && answer.status === "settled";
+  const family = familyById(answer.family);
+  // Below one half nothing is shown as an answer.
+  const told = answer.confidence >= WORTH_SHOWING || answer.status === "tied" || answer.status === "fault";
+  return (
+    <>
       <Box sx={{ fontSize: "1.375rem" }}>
         <Verdict
           weight={weight}
@@ -85,9 +99,9 @@ export function VerdictPanel({ onChoose }: { onChoose: (target: Target) => void 
           <WordLinks words={WORDS} />
         </>
       ) : null}
-    </Box>
+    </>
   );
-}
+});
 
 /** How many answers are left, and that a question settles it. */
 function tiedWords({ alternatives }: Identification): string {

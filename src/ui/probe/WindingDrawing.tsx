@@ -2,8 +2,15 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { useEffect, useState } from "react";
-import { familyById, ohmsDigits, type Role, type WindingPicture, windingPicture } from "@/core";
+import { memo, useEffect, useState } from "react";
+import {
+  familyById,
+  type Identification,
+  ohmsDigits,
+  type Role,
+  type WindingPicture,
+  windingPicture,
+} from "@/core";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
@@ -18,17 +25,26 @@ const MARGIN_Y = 46;
 
 /** The winding as a technician would sketch it: coils in a row, the start winding where it joins, ohms on each. */
 export function WindingDrawing() {
-  const { job } = useJob("meter");
   const answer = useAnswer();
-  const { short } = useLeadNames();
   const working = useWorking();
+  if (!answer || answer.sections.length === 0) return null;
+  return (
+    <Box component="section" aria-label="Winding" sx={working ? FADED_WHEN_SLOW : undefined}>
+      <Drawn answer={answer} />
+    </Box>
+  );
+}
+
+/** The drawing and which answer it is of: drawn anew with another answer, and not while one is being worked out. */
+const Drawn = memo(function Drawn({ answer }: { answer: Identification }) {
+  const { job } = useJob("meter");
+  const { short } = useLeadNames();
   const [chosen, setChosen] = useState(0);
-  const best = answer ? JSON.stringify([answer.family, answer.roles]) : "";
+  const best = JSON.stringify([answer.family, answer.roles]);
   useEffect(() => {
     // Another best answer than before: what was chosen belongs to the old one.
     if (best !== "") setChosen(0);
   }, [best]);
-  if (!answer || answer.sections.length === 0) return null;
   const other = chosen === 0 ? undefined : answer.alternatives[chosen - 1];
   const { sections, bonded, roles } = other ?? answer;
   const family = familyById((other ?? answer).family);
@@ -43,7 +59,7 @@ export function WindingDrawing() {
     )
     .join("; ");
   return (
-    <Box component="section" aria-label="Winding" sx={working ? FADED_WHEN_SLOW : undefined}>
+    <>
       <Typography variant="h2" sx={{ mb: 1 }}>
         Winding
         {answer.confidence < 0.5 ? (
@@ -87,9 +103,9 @@ export function WindingDrawing() {
           ))}
         </svg>
       </Box>
-    </Box>
+    </>
   );
-}
+});
 
 function roleShort({ role, rank, group }: Role): string {
   return [role, rank ?? group].filter((part) => part !== undefined).join(" ");
