@@ -44,12 +44,22 @@ module.exports = {
     {
       name: "core-has-one-door",
       severity: "error",
-      from: { path: "^(src/(app|ui|server|store|workers|contract)|tests|benchmarks|scripts)/" },
+      // What tests are made of is made of the rooms' own parts.
+      from: {
+        path: "^(src/(app|ui|server|store|workers|contract)|tests|benchmarks|scripts)/",
+        pathNot: "^tests/material/",
+      },
       to: {
         path: "^src/core/",
         pathNot:
           "^src/core/(index|(bench|practice|machine|capacitor|replacement|wiring|proving|stock)/index)\\.ts$",
       },
+    },
+    {
+      name: "product-knows-no-test",
+      severity: "error",
+      from: { path: "^(src|scripts)/", pathNot: "\\.test\\.tsx?$" },
+      to: { path: "^tests/" },
     },
     {
       name: "contract-knows-core-alone",

@@ -1,10 +1,10 @@
 import { v7 as uuid } from "uuid";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Fact } from "@/core";
+import { testStorage } from "../../tests/material/storage";
 import { isSetBack, learnHistory, noteHistory } from "./history";
 import { SafeShelf } from "./openShelf";
 import { MemoryShelf } from "./shelf";
-import { testStorage } from "./testStorage";
 
 const JOB = uuid();
 const origin = uuid();

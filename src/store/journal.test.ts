@@ -2,8 +2,8 @@ import { readFileSync } from "node:fs";
 import { join } from "node:path";
 import { beforeEach, describe, expect, it, vi } from "vitest";
 import type { Fact } from "@/core";
+import { testStorage } from "../../tests/material/storage";
 import { cleared, leftBehind, takeOut, writeDown } from "./journal";
-import { testStorage } from "./testStorage";
 
 const made = (n: number): Fact => ({
   id: `019a0000-0000-7000-8000-${String(n).padStart(12, "0")}`,

@@ -2,11 +2,11 @@ import fc from "fast-check";
 import { v7 as uuid } from "uuid";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { type Fact, factUpload } from "@/core";
+import { testStorage } from "../../tests/material/storage";
 import { waitingRow } from "./factRow";
 import { makeFact } from "./making";
 import { sendWaiting } from "./sending";
 import { MemoryShelf } from "./shelf";
-import { testStorage } from "./testStorage";
 
 const JOB = uuid();
 

@@ -3,13 +3,13 @@ import { openDB } from "idb";
 import { v7 as uuid } from "uuid";
 import { describe, expect, it, vi } from "vitest";
 import type { Fact } from "@/core";
+import { testStorage } from "../../tests/material/storage";
 import { anythingWaiting } from "./anythingWaiting";
 import { DatabaseShelf } from "./databaseShelf";
 import { waitingRow } from "./factRow";
 import { writeDown } from "./journal";
 import { SafeShelf } from "./openShelf";
 import { MemoryShelf, MOST_SENT_PHOTOS, type Shelf } from "./shelf";
-import { testStorage } from "./testStorage";
 
 const JOB = "019a0000-0000-7000-8000-00000000000a";
 const OTHER = "019a0000-0000-7000-8000-00000000000b";

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { answer, table } from "../../../tests/material/sheets";
 import { aboutOf, meterFor } from "../bench/faultyMotor";
 import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
@@ -9,7 +10,6 @@ import type { Ask } from "./ask";
 import type { Identification } from "./identification";
 import { identify } from "./identify";
 import type { ReadingSheetInput } from "./sheet";
-import { answer, table } from "./testSheets";
 import { tieQuestions } from "./tieQuestions";
 
 /** The leads of each winding or group of windings. */

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { answer, table } from "../../../tests/material/sheets";
 import { aboutOf, meterFor, openLead, openSection } from "../bench/faultyMotor";
 import { type Ohmmeter, ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
@@ -7,7 +8,6 @@ import { FAMILIES } from "../motor/families";
 import { led } from "../practice/course";
 import type { Identification } from "./identification";
 import type { ReadingSheetInput } from "./sheet";
-import { answer, table } from "./testSheets";
 
 const KINDS = FAMILIES.filter(({ id }) => id !== "electronic").map(({ id, variants }) => ({
   id,

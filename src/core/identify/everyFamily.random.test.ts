@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
+import { answer, type Reading } from "../../../tests/material/sheets";
 import { aboutOf, meterFor, openSection, slipOf } from "../bench/faultyMotor";
 import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
 import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
 import type { Identification } from "./identification";
-import { answer, type Reading } from "./testSheets";
 
 /** Motors of every family, led and read in full: what must hold of each, whatever is drawn. */
 

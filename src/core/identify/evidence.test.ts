@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { METER, table } from "../../../tests/material/sheets";
 import { joinedGroups, weighEvidence, without } from "./evidence";
 import { type ReadingSheetInput, readingSheet } from "./sheet";
-import { METER, table } from "./testSheets";
 
 const weigh = (sheet: ReadingSheetInput) => weighEvidence(readingSheet.parse(sheet));
 

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { answer, table } from "../../../tests/material/sheets";
 import { aboutOf, meterFor } from "../bench/faultyMotor";
 import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
@@ -7,7 +8,6 @@ import { type Answer, answers } from "./answers";
 import { weighEvidence } from "./evidence";
 import { EVERYTHING, hypotheses } from "./hypotheses";
 import { readingSheet } from "./sheet";
-import { answer, table } from "./testSheets";
 
 /** A random part of the table of a random motor. */
 function partTable(family: string, leads: number, seed: number) {

@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { answer, METER, type Reading } from "../../../tests/material/sheets";
 import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom, shuffled } from "../bench/random";
 import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
 import type { Variant } from "../motor/family";
 import type { Identification } from "./identification";
-import { answer, METER, type Reading } from "./testSheets";
 
 describe("random motors of the bench", () => {
   const oneDuplicate = (build: Variant) => build.nodes[0]?.leads === 2;

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
+import { answer, METER, rolesOf, table } from "../../../tests/material/sheets";
 import { identify } from "./identify";
-import { answer, METER, rolesOf, table } from "./testSheets";
 
 describe("what a technician reasons from a table", () => {
   it("three leads: the highest pair is the two ends, the lead left over is the joint, the higher half is start", () => {

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { METER } from "../../../tests/material/sheets";
 import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
 import { randomMotor } from "../bench/randomMotor";
@@ -7,7 +8,6 @@ import { FAMILIES } from "../motor/families";
 import type { Evidence, PairEvidence } from "./evidence";
 import { type IslandTree, islandTrees } from "./islandTrees";
 import { templateOf } from "./template";
-import { METER } from "./testSheets";
 
 function evidence(leadCount: number, pairs: readonly [number, number, number][]): Evidence {
   return {

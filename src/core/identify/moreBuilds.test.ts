@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { answer, rolesOf, table } from "./testSheets";
+import { answer, rolesOf, table } from "../../../tests/material/sheets";
 import { tieQuestions } from "./tieQuestions";
 
 describe("a start winding on two leads of its own, for a run capacitor", () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { answer, rolesOf, table } from "./testSheets";
+import { answer, rolesOf, table } from "../../../tests/material/sheets";
 
 const leads = (...ids: string[]) => ({ leads: ids.map((id) => ({ id })) });
 const open = (lead: string) => ({ lead, open: true as const });

@@ -1,10 +1,10 @@
 import { describe, expect, it } from "vitest";
+import { answer, METER, type Reading, table } from "../../../tests/material/sheets";
 import { slipOf } from "../bench/faultyMotor";
 import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
 import { randomMotor } from "../bench/randomMotor";
 import type { Variant } from "../motor/family";
-import { answer, METER, type Reading, table } from "./testSheets";
 
 const plain = (build: Variant) => build.nodes.every((node) => node.leads === 1 && node.role !== null);
 

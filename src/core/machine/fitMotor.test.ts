@@ -1,8 +1,5 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { platedMotor } from "../bench/platedMotor";
-import { seededRandom } from "../bench/random";
-import { slotOfMark } from "../motor/marks";
 import {
   blower4,
   dualVoltage,
@@ -11,7 +8,10 @@ import {
   threePhase3,
   threePhase9Wye,
   twoSpeed,
-} from "../wiring/testMotors";
+} from "../../../tests/material/motors";
+import { platedMotor } from "../bench/platedMotor";
+import { seededRandom } from "../bench/random";
+import { slotOfMark } from "../motor/marks";
 import { abs, ZERO } from "./complex";
 import { fedMotor } from "./fedMotor";
 import { fitMotor } from "./fitMotor";

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { fan3, splitPhase, twoSpeed } from "../../../tests/material/motors";
 import { builtMotor } from "../bench/builtMotor";
 import { seededRandom } from "../bench/random";
-import { fan3, splitPhase, twoSpeed } from "../wiring/testMotors";
 import { nearNumberings, numberings, renumbered } from "./numberings";
 import { type Kick, polarity } from "./polarity";
 import { type WoundMotor, woundMotor } from "./woundMotor";

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
+import { dualVoltage, plansFor } from "../../../tests/material/motors";
 import { capacitorStepId, checkPlan, compartmentById, planSteps, stepTick } from "../wiring";
-import { dualVoltage, plansFor } from "../wiring/testMotors";
 import type { JobWiring } from "./jobWiring";
 import { type LabelAsk, labelContent } from "./labelContent";
 

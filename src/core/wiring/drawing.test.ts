@@ -1,10 +1,4 @@
 import { describe, expect, it } from "vitest";
-import { countCrossings, wiringDrawing } from "./drawing";
-import { COMPARTMENTS, compartmentById } from "./equipment";
-import { CAPPED } from "./place";
-import { FRAME, NO_TURN } from "./plan";
-import { planSteps } from "./steps";
-import { symbolPath } from "./symbolPath";
 import {
   blower4,
   dualVoltage,
@@ -18,7 +12,13 @@ import {
   threePhase9Delta,
   threePhase9Wye,
   twoSpeed,
-} from "./testMotors";
+} from "../../../tests/material/motors";
+import { countCrossings, wiringDrawing } from "./drawing";
+import { COMPARTMENTS, compartmentById } from "./equipment";
+import { CAPPED } from "./place";
+import { FRAME, NO_TURN } from "./plan";
+import { planSteps } from "./steps";
+import { symbolPath } from "./symbolPath";
 
 const PAIRS = [
   ["condenser-dual", fan4],

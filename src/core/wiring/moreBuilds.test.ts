@@ -1,9 +1,16 @@
 import { describe, expect, it } from "vitest";
+import {
+  guarded,
+  plansFor,
+  startPair,
+  type TestMotor,
+  twoSpeed3,
+  twoSpeed4,
+} from "../../../tests/material/motors";
 import { feedingOf } from "../machine/feedingOf";
 import { checkPlan } from "./check/check";
 import { compartmentById } from "./equipment";
 import type { WiringPlan } from "./plan";
-import { guarded, plansFor, startPair, type TestMotor, twoSpeed3, twoSpeed4 } from "./testMotors";
 
 function planned(motor: TestMotor, id: string): WiringPlan {
   const made = compartmentById(id);

@@ -1,15 +1,4 @@
 import { describe, expect, it } from "vitest";
-import { withGearStated } from "../bench/gearStated";
-import { fitMotor } from "../machine/fitMotor";
-import { ratingOf } from "../machine/rating";
-import { checkPlan } from "./check/check";
-import type { Compartment } from "./compartment";
-import { emptied } from "./emptied";
-import { COMPARTMENTS, compartmentById } from "./equipment";
-import { FRAME, NO_CHANGES, type WiringPlan, withChanges } from "./plan";
-import { planWiring } from "./planWiring";
-import { speedsOf } from "./speedsOf";
-import { planSteps } from "./steps";
 import {
   blower2,
   blower4,
@@ -31,7 +20,18 @@ import {
   threePhase9Delta,
   threePhase9Wye,
   twoSpeed,
-} from "./testMotors";
+} from "../../../tests/material/motors";
+import { withGearStated } from "../bench/gearStated";
+import { fitMotor } from "../machine/fitMotor";
+import { ratingOf } from "../machine/rating";
+import { checkPlan } from "./check/check";
+import type { Compartment } from "./compartment";
+import { emptied } from "./emptied";
+import { COMPARTMENTS, compartmentById } from "./equipment";
+import { FRAME, NO_CHANGES, type WiringPlan, withChanges } from "./plan";
+import { planWiring } from "./planWiring";
+import { speedsOf } from "./speedsOf";
+import { planSteps } from "./steps";
 
 const at = (id: string): Compartment => {
   const made = compartmentById(id);

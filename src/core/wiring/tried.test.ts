@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { fan3, plansFor } from "../../../tests/material/motors";
 import type { Compartment } from "./compartment";
 import { compartmentById } from "./equipment";
 import { statesOf } from "./stateCircuit";
-import { fan3, plansFor } from "./testMotors";
 import { tried, triedQuestion } from "./tried";
 import { AS_PLANNED, type TriedChange, withChange } from "./triedChange";
 import { whatIf } from "./whatIf";

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { dualVoltage, threePhase6, threePhase9Delta, threePhase9Wye } from "../../../tests/material/motors";
 import { boardAsSet, netsOfSetting, voltageChange } from "./motorBoard";
 import { settingOhms } from "./settingOhms";
-import { dualVoltage, threePhase6, threePhase9Delta, threePhase9Wye } from "./testMotors";
 import { type BoardPlace, HELD, type Move, voltageMoves } from "./voltageMoves";
 
 /** Carries moves out, checking each: the wire is where it is said to be, and its new place has room. */

@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
+import { blower4, fan3, plansFor, type TestMotor } from "../../../tests/material/motors";
 import { turnedByPlug } from "../machine/rotationPlug";
 import type { Compartment } from "./compartment";
 import { compartmentById } from "./equipment";
 import { CAPPED } from "./place";
 import { speedForecast } from "./speedForecast";
 import { guardedStatesOf, statesOf } from "./stateCircuit";
-import { blower4, fan3, plansFor, type TestMotor } from "./testMotors";
 import { whatIf } from "./whatIf";
 
 function ran(motor: TestMotor, equipment: string, state: number, landings: Record<string, string> = {}) {

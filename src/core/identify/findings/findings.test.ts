@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
+import { answer, METER, rolesOf, table } from "../../../../tests/material/sheets";
 import type { Identification } from "../identification";
-import { answer, METER, rolesOf, table } from "../testSheets";
 
 const codes = (id: Identification) => id.findings.map((finding) => finding.code);
 const pairs = (one: number, two: number, three: number) =>

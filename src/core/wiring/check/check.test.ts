@@ -1,11 +1,4 @@
 import { describe, expect, it } from "vitest";
-import { fitMotor } from "../../machine/fitMotor";
-import { ratingOf } from "../../machine/rating";
-import type { Compartment } from "../compartment";
-import { DEVICE_LIBRARY } from "../deviceLibrary";
-import { compartmentById } from "../equipment";
-import { CAPPED } from "../place";
-import { FRAME, type WiringPlan } from "../plan";
 import {
   blower4,
   capacitorStart230,
@@ -18,7 +11,14 @@ import {
   type TestMotor,
   testMotor,
   threePhase3,
-} from "../testMotors";
+} from "../../../../tests/material/motors";
+import { fitMotor } from "../../machine/fitMotor";
+import { ratingOf } from "../../machine/rating";
+import type { Compartment } from "../compartment";
+import { DEVICE_LIBRARY } from "../deviceLibrary";
+import { compartmentById } from "../equipment";
+import { CAPPED } from "../place";
+import { FRAME, type WiringPlan } from "../plan";
 import { checkPlan, type WiringCheck } from "./check";
 
 const at = (id: string): Compartment => {

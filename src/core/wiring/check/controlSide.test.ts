@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { fan3, plansFor } from "../../../../tests/material/motors";
 import { COMPARTMENTS, compartmentById } from "../equipment";
 import { CAPPED } from "../place";
-import { fan3, plansFor } from "../testMotors";
 import { checkPlan } from "./check";
 import { controlSideFindings } from "./controlSide";
 

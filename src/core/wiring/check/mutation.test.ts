@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { plansFor } from "../../../../tests/material/motors";
 import { builtMotor } from "../../bench/builtMotor";
 import { withGearStated } from "../../bench/gearStated";
 import { seededRandom } from "../../bench/random";
@@ -8,7 +9,6 @@ import { type WrongKind, wrongWirings } from "../../bench/wrongWirings";
 import { fitMotor } from "../../machine/fitMotor";
 import { ratingOf } from "../../machine/rating";
 import { COMPARTMENTS } from "../equipment";
-import { plansFor } from "../testMotors";
 import { checkPlan, type WiringCheck } from "./check";
 import type { CheckCode } from "./finding";
 

@@ -1,4 +1,16 @@
 import { describe, expect, it } from "vitest";
+import {
+  capacitorStart230,
+  dualVoltage,
+  fan3,
+  fan4,
+  fanTwoPower,
+  plansFor,
+  splitPhase,
+  submersible,
+  type TestMotor,
+  testMotor,
+} from "../../../../tests/material/motors";
 import { builtMotor } from "../../bench/builtMotor";
 import { withGearStated } from "../../bench/gearStated";
 import { seededRandom } from "../../bench/random";
@@ -12,18 +24,6 @@ import { type Turn, type WiringPlan, withChanges } from "../plan";
 import { planWiring } from "../planWiring";
 import { settingByOhms } from "../settingByOhms";
 import { planSteps } from "../steps";
-import {
-  capacitorStart230,
-  dualVoltage,
-  fan3,
-  fan4,
-  fanTwoPower,
-  plansFor,
-  splitPhase,
-  submersible,
-  type TestMotor,
-  testMotor,
-} from "../testMotors";
 import { checkPlan } from "./check";
 
 /** No plan stands on a guess: one rule of the trade a test. */

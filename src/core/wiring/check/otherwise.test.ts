@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { fan3, fan4, plansFor, type TestMotor } from "../../../../tests/material/motors";
 import type { Compartment } from "../compartment";
 import { compartmentById } from "../equipment";
 import type { WiringPlan } from "../plan";
-import { fan3, fan4, plansFor, type TestMotor } from "../testMotors";
 import { atTimesVolts, type Otherwise, withAnyTwoCalls, withOpenCoil, withParts, worstOf } from "./otherwise";
 import { rightRuns } from "./outcome";
 

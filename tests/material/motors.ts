@@ -1,12 +1,12 @@
-import { type FittedMotor, fitMotor } from "../machine/fitMotor";
-import { ratingOf } from "../machine/rating";
-import { type WoundMotor, woundMotor } from "../machine/woundMotor";
-import type { Plate } from "../motor/plate/plate";
-import type { Role } from "../motor/role";
-import type { Compartment } from "./compartment";
-import type { WiringPlan } from "./plan";
-import { planWiring } from "./planWiring";
-import type { WiringAsk } from "./wiringAsk";
+import { type FittedMotor, fitMotor } from "../../src/core/machine/fitMotor";
+import { ratingOf } from "../../src/core/machine/rating";
+import { type WoundMotor, woundMotor } from "../../src/core/machine/woundMotor";
+import type { Plate } from "../../src/core/motor/plate/plate";
+import type { Role } from "../../src/core/motor/role";
+import type { Compartment } from "../../src/core/wiring/compartment";
+import type { WiringPlan } from "../../src/core/wiring/plan";
+import { planWiring } from "../../src/core/wiring/planWiring";
+import type { WiringAsk } from "../../src/core/wiring/wiringAsk";
 
 /** Motors of the invented world, as an identification would know them, for the tests of the wiring. */
 

@@ -1,6 +1,6 @@
-import type { Identification } from "./identification";
-import { identify } from "./identify";
-import type { ReadingSheetInput } from "./sheet";
+import type { Identification } from "../../src/core/identify/identification";
+import { identify } from "../../src/core/identify/identify";
+import type { ReadingSheetInput } from "../../src/core/identify/sheet";
 
 /** Helpers of the identification tests: sheets as a technician jots them, answers as he would read them back. */
 
