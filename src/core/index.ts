@@ -31,6 +31,7 @@ export { type Lead, type LeadName, leadNames } from "./motor/lead";
 export { type LeadEntry, parseLeadEntry } from "./motor/leadEntry";
 export * from "./motor/plate";
 export { placeAlongWinding, type Role } from "./motor/role";
+export { isHiddenEnd } from "./motor/sectionEnd";
 export { type WindingPicture, windingPicture } from "./motor/windingPicture";
 export { type CableRun, cableOhmsEachWay, OHMS_PER_1000_FT, type WireGauge } from "./ohms/cable";
 export { parseCable } from "./ohms/cableEntry";

@@ -3,6 +3,7 @@ import { ratingOf } from "../machine/rating";
 import { type KnownMotor, woundMotor } from "../machine/woundMotor";
 import type { Variant } from "../motor/family";
 import type { Plate } from "../motor/plate/plate";
+import { hiddenEnd } from "../motor/sectionEnd";
 import type { Random } from "./random";
 import { randomMotor, type VirtualMotor } from "./randomMotor";
 
@@ -61,7 +62,7 @@ export function knownOf({ family, network, roles }: VirtualMotor): KnownMotor {
     [...network.leadAt].filter(([, at]) => at === junction).map(([id]) => id),
   );
   const hidden = leadsAt.flatMap((leads, junction) => (leads.length === 0 ? [junction] : []));
-  const name = (junction: number) => leadsAt[junction]?.[0] ?? `*${hidden.indexOf(junction) + 1}`;
+  const name = (junction: number) => leadsAt[junction]?.[0] ?? hiddenEnd(hidden.indexOf(junction) + 1);
   return {
     family,
     roles: Object.fromEntries(roles),

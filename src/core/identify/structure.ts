@@ -1,3 +1,4 @@
+import { hiddenEnd } from "../motor/sectionEnd";
 import { additiveTree } from "../ohms/additiveTree";
 import type { Evidence, PairEvidence } from "./evidence";
 import type { Hypothesis } from "./hypotheses";
@@ -18,7 +19,7 @@ export function sectionsOf(hypothesis: Hypothesis, evidence: Evidence, ids: read
     if (ohms !== null) read |= Math.max(0, pathBetween(template, nodeOf, a, b));
   const name = (node: number) => {
     const lead = nodeOf.indexOf(node);
-    return lead >= 0 ? (ids[lead] ?? "") : `*${hiddenNumber(node)}`;
+    return lead >= 0 ? (ids[lead] ?? "") : hiddenEnd(hiddenNumber(node));
   };
   const unnamed = template.variant.nodes.map((_, n) => n).filter((n) => !nodeOf.includes(n));
   const hiddenNumber = (node: number) => unnamed.indexOf(node) + 1;
@@ -41,7 +42,7 @@ export function sectionsWithoutFamily(evidence: Evidence, ids: readonly string[]
   );
   const name = (junction: number) => {
     const lead = leads[tree.junctionOf.indexOf(junction)];
-    return lead === undefined ? `*${junction + 1}` : (ids[lead] ?? "");
+    return lead === undefined ? hiddenEnd(junction + 1) : (ids[lead] ?? "");
   };
   const sigma = Math.min(...evidence.pairs.filter((p) => p.ohms !== null).map((p) => p.sigmaOhms));
   return tree.edges.map(({ from, to, ohms }) => ({

@@ -1,6 +1,7 @@
 import type { Family, Variant } from "../motor/family";
 import type { Winding } from "../motor/network";
 import { type Role, roleKey } from "../motor/role";
+import { hiddenEnd } from "../motor/sectionEnd";
 
 /** A winding section that no reading ran through, placed where its family has it. */
 export interface UnreadSection {
@@ -44,7 +45,7 @@ export function unreadSections(
     const taken = take(variant, component, left);
     if (!taken) continue;
     hidden += 1;
-    const name = (node: number) => taken.get(node) ?? `*unread-${hidden}`;
+    const name = (node: number) => taken.get(node) ?? hiddenEnd(`unread-${hidden}`);
     for (const { from, to, winding, ratioTo, box } of variant.sections) {
       if (!component.has(from)) continue;
       found.push({

@@ -3,7 +3,8 @@ import type { CoilSeat, Feeding } from "../motor/feeding";
 import { slotOfMark } from "../motor/marks";
 import type { Winding } from "../motor/network";
 import type { Role } from "../motor/role";
-import type { Slot } from "../motor/slot";
+import { isHiddenEnd } from "../motor/sectionEnd";
+import { hiddenSlot, type Slot } from "../motor/slot";
 import { unreadSections } from "./unreadCoils";
 
 /** What an identification says of a motor, as far as its windings go. */
@@ -80,7 +81,7 @@ export function woundMotor(
     return group ? ([...group].sort()[0] ?? id) : id;
   };
   const { slots, openSets } = slotsOf(known, here, feeding, junctionOf);
-  const name = (end: string) => (end.startsWith("*") ? end : junctionOf(end));
+  const name = (end: string) => (isHiddenEnd(end) ? end : junctionOf(end));
   const roleAt = new Map<string, Role>();
   for (const { id } of here) {
     const role = known.roles[id];
@@ -131,7 +132,7 @@ export function seated(
     const around = coils
       .filter(({ from, to }) => from === end || to === end)
       .map(({ from, to }) => slotAt.get(from === end ? to : from) ?? "");
-    return `*${around.sort().join("+")}`;
+    return hiddenSlot(around);
   };
   return coils.map((coil) => ({
     ...coil,

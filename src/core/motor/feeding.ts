@@ -57,7 +57,7 @@ export interface Feeding {
    * @param count leads that carry the role, over all its groups.
    */
   readonly slotSets: (role: Role, count: number) => readonly (readonly Slot[])[];
-  /** The seat of a coil between two slots; a junction not brought out is "*" with its neighbours, "*run-end+speed-1". */
+  /** The seat of a coil between two slots; a junction not brought out goes by its neighbours. */
   readonly seat: (from: Slot, to: Slot, winding: Winding) => CoilSeat;
   /** The nets of one way of feeding, or null where the motor has none such. Slots named in none are unused. */
   readonly chart: (ask: FeedingAsk) => readonly Net[] | null;

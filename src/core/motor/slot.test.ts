@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { FAMILIES } from "./families";
 import { slotOfMark } from "./marks";
-import { boardNumber, isTap, readSlot, tapRank, tapSlot } from "./slot";
+import { boardNumber, hiddenSlot, isTap, readSlot, tapRank, tapSlot } from "./slot";
 
 describe("a slot", () => {
   it("of a speed gives its rank back, and is nothing else", () => {
@@ -18,6 +18,13 @@ describe("a slot", () => {
     expect(boardNumber(slotOfMark("T12") ?? "")).toBe(12);
     expect(readSlot("P2")).toEqual({ kind: "protector", number: 2 });
     expect(boardNumber("P2")).toBeNull();
+  });
+
+  it("that is not brought out goes by the slots about it, in whatever order they are named", () => {
+    const between = hiddenSlot(["start-end", "run-end", tapSlot(2)]);
+    expect(between).toBe(hiddenSlot([tapSlot(2), "start-end", "run-end"]));
+    expect(readSlot(between)).toEqual({ kind: "hidden", neighbours: ["run-end", "speed-2", "start-end"] });
+    expect(isTap(between)).toBe(false);
   });
 
   it("of every family is a number, a tap or a part that has a name of its own", () => {

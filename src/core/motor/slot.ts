@@ -5,18 +5,24 @@
  */
 export type Slot = string;
 
-/** A slot, read: a number of the terminal board, a lead of the protector, the tap of a speed, or a part by its name. */
+/**
+ * A slot, read: a number of the terminal board, a lead of the protector, the tap of a speed, a part by its name, or a
+ * junction not brought out, known by the slots about it.
+ */
 export type SlotRead =
   | { readonly kind: "number"; readonly number: number }
   | { readonly kind: "protector"; readonly number: number }
   | { readonly kind: "tap"; readonly rank: number }
-  | { readonly kind: "part"; readonly name: string };
+  | { readonly kind: "part"; readonly name: string }
+  | { readonly kind: "hidden"; readonly neighbours: readonly Slot[] };
 
 const NUMBERED = /^([TP])(\d+)$/;
 const TAP = /^speed-(\d+)$/;
+const HIDDEN = "*";
 
 /** What a slot is. */
 export function readSlot(slot: Slot): SlotRead {
+  if (slot.startsWith(HIDDEN)) return { kind: "hidden", neighbours: slot.slice(HIDDEN.length).split("+") };
   const [, letter, number] = NUMBERED.exec(slot) ?? [];
   if (letter) return { kind: letter === "T" ? "number" : "protector", number: Number(number) };
   const [, rank] = TAP.exec(slot) ?? [];
@@ -26,6 +32,11 @@ export function readSlot(slot: Slot): SlotRead {
 /** The tap of a speed, 1 the fastest; of a motor with one speed that is it. */
 export function tapSlot(rank = 1): Slot {
   return `speed-${rank}`;
+}
+
+/** The junction between these slots that no lead brings out; their order is of no account. */
+export function hiddenSlot(neighbours: readonly Slot[]): Slot {
+  return `${HIDDEN}${[...neighbours].sort().join("+")}`;
 }
 
 /** The speed of a tap, 1 the fastest; null for any other slot. */

@@ -1,3 +1,5 @@
+import { isHiddenEnd } from "./sectionEnd";
+
 /** A winding section to draw: its ends by name (a lead id, or "*1" for a hidden junction) and its ohms. */
 export interface PictureSection {
   readonly between: readonly [string, string];
@@ -53,7 +55,7 @@ export function windingPicture(
     junctions: names.map((name) => ({
       at: at(name),
       name,
-      leads: name.startsWith("*") ? [] : (bonded.find((group) => group.includes(name)) ?? [name]),
+      leads: isHiddenEnd(name) ? [] : (bonded.find((group) => group.includes(name)) ?? [name]),
     })),
   };
 }

@@ -3,6 +3,7 @@ import { feedingOf } from "../machine/feedingOf";
 import { fitOtherwise } from "../machine/fitMotor";
 import { GROUND } from "../machine/joinedCircuit";
 import { type MotorParameters, startChains } from "../machine/motorBranches";
+import { isHiddenEnd } from "../motor/sectionEnd";
 import { isTap } from "../motor/slot";
 import { CAPPED } from "../wiring/place";
 import type { WiringPlan } from "../wiring/plan";
@@ -230,7 +231,7 @@ function windingsOf({ motor }: ProvingCase): Draft[] {
     at: [at],
     change: { branches: (branches) => branches.filter(({ id }) => !ids.includes(id)) },
   });
-  const ends = (from: string, to: string) => [from, to].filter((end) => !end.startsWith("*")).join("–");
+  const ends = (from: string, to: string) => [from, to].filter((end) => !isHiddenEnd(end)).join("–");
   const chains = startChains(motor.coils);
   const mains = motor.coils.filter(({ winding }) => winding !== "start");
   return [

@@ -137,7 +137,7 @@ function stateWord(reading: LiveReading): string {
 /** What to touch, as it is said aloud. */
 function asksOf(target: Target | null, long: (lead: string) => string): string {
   if (!target) return "Nothing more to touch.";
-  if (target.kind === "frame") return `${long(target.lead)} to the shell.`;
+  if (target.kind === "shell") return `${long(target.lead)} to the shell.`;
   return `${long(target.between[0])} to ${long(target.between[1])}.`;
 }
 

@@ -154,7 +154,7 @@ function ShellCell({ lead, target, onChoose }: { lead: string } & CellAim) {
   const { job } = useJob("shellReadings");
   const { short } = useLeadNames();
   const readings = job.shellReadings.filter((r) => r.lead === lead);
-  const cell: Target = { kind: "frame", lead };
+  const cell: Target = { kind: "shell", lead };
   const stands = readings.find((r) => r.standing);
   return (
     <Cell

@@ -65,7 +65,7 @@ export const TargetLine = memo(function TargetLine({
             <LeadTag lead={leadOf(lead)} name={short(lead)} large />
           </Box>
         ))}
-        {target.kind === "frame" ? <Box component="span">and bare metal of the shell</Box> : null}
+        {target.kind === "shell" ? <Box component="span">and bare metal of the shell</Box> : null}
       </Box>
       <Typography sx={{ color: "text.secondary", mt: 1 }}>{isChosen ? "Your pick." : because}</Typography>
     </>

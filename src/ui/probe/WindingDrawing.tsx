@@ -6,6 +6,7 @@ import { memo, useEffect, useState } from "react";
 import {
   familyById,
   type Identification,
+  isHiddenEnd,
   ohmsDigits,
   type Role,
   type WindingPicture,
@@ -112,7 +113,7 @@ function roleShort({ role, rank, group }: Role): string {
 }
 
 function endName(name: string, short: (lead: string) => string): string {
-  return name.startsWith("*") ? "a hidden joint" : short(name);
+  return isHiddenEnd(name) ? "a hidden joint" : short(name);
 }
 
 function place(point: { x: number; y: number }): { x: number; y: number } {

@@ -3,7 +3,7 @@ import type { Identification } from "@/core";
 /** What the probes are to touch for the next entry. */
 export type Target =
   | { readonly kind: "pair"; readonly between: readonly [string, string] }
-  | { readonly kind: "frame"; readonly lead: string };
+  | { readonly kind: "shell"; readonly lead: string };
 
 /** The target that the identification asks for; null when it asks for none. */
 export function askedTarget(answer: Identification | null): Target | null {
@@ -11,13 +11,13 @@ export function askedTarget(answer: Identification | null): Target | null {
   if (!probe) return null;
   return probe.kind === "pair"
     ? { kind: "pair", between: probe.between }
-    : { kind: "frame", lead: probe.lead };
+    : { kind: "shell", lead: probe.lead };
 }
 
 /** Whether two targets touch the same places. */
 export function sameTarget(a: Target | null, b: Target | null): boolean {
   if (!a || !b || a.kind !== b.kind) return false;
-  if (a.kind === "frame") return b.kind === "frame" && a.lead === b.lead;
+  if (a.kind === "shell") return b.kind === "shell" && a.lead === b.lead;
   return b.kind === "pair" && a.between.every((lead) => b.between.includes(lead));
 }
 

@@ -149,6 +149,6 @@ function whyNowhere(named: boolean, working: boolean): string {
 
 function targetOf(leads: readonly string[], shell: boolean): Target | null {
   const [a, b] = leads;
-  if (shell) return a ? { kind: "frame", lead: a } : null;
+  if (shell) return a ? { kind: "shell", lead: a } : null;
   return a && b ? { kind: "pair", between: [a, b] } : null;
 }

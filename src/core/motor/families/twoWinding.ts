@@ -1,7 +1,7 @@
 import type { Family, TemplateNode, TemplateSection, ToldSpeeds, Variant } from "../family";
 import { START_AXIS_DEGREES } from "../feeding";
 import { speedInFull } from "../labelWord";
-import { tapRank, tapSlot } from "../slot";
+import { readSlot, tapRank, tapSlot } from "../slot";
 import { MAIN_OHMS, SPEED_TO_MAIN, START_TO_MAIN } from "./ratios";
 import { speedsAsTold, speedsOnLeads, type ToldOdds, toldFactor } from "./told";
 
@@ -54,12 +54,9 @@ export const twoWinding: Family = {
 
 /** How far along the main a slot lies, the run end at 0; a joint not brought out between its neighbours. */
 function placeOnMain(slot: string): number {
-  if (slot.startsWith("*")) {
-    const neighbours = slot
-      .slice(1)
-      .split("+")
-      .filter((one) => one !== "start-end")
-      .map(placeOnMain);
+  const read = readSlot(slot);
+  if (read.kind === "hidden") {
+    const neighbours = read.neighbours.filter((one) => one !== "start-end").map(placeOnMain);
     return neighbours.reduce((sum, place) => sum + place, 0) / Math.max(1, neighbours.length);
   }
   return tapRank(slot) ?? 0;
