@@ -45,7 +45,7 @@ const LOOK = {
   "& button.lit": { border: "2.5px solid", borderColor: "primary.main" },
   "& button > *": { display: "block" },
   "& .stands": { fontWeight: 700, fontSize: "1.0625rem" },
-  "& .beside": { fontSize: "0.875rem", color: "text.secondary" },
+  "& .beside": { fontSize: "0.875rem", color: "text.secondary", whiteSpace: "nowrap" },
 } as const;
 
 /** The table of pairs, to read and correct: each cell what was typed, and what the answer expects. */

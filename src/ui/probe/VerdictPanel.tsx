@@ -14,6 +14,7 @@ import { MONO } from "../theme/theme";
 import { AskChoice } from "./AskChoice";
 import { BrokenIf, CertainList } from "./CertainList";
 import { CoolingNotice } from "./CoolingNotice";
+import { isShown } from "./isShown";
 import { Observed, TieQuestions } from "./TieQuestions";
 import type { Target } from "./target";
 
@@ -23,7 +24,6 @@ const SEVERITY: Readonly<Record<Finding["severity"], Shown>> = {
   fault: "stop",
 };
 
-const WORTH_SHOWING = 0.5;
 /** Answers less likely than this are not counted among those that are left. */
 const WORTH_COUNTING = 0.01;
 
@@ -56,8 +56,7 @@ const Said = memo(function Said({ answer, onChoose }: { answer: Identification }
   const { weight, word } = STATUS_WORDS[answer.status];
   const early = job.ask !== "all" && answer.status === "settled";
   const family = familyById(answer.family);
-  // Below one half nothing is shown as an answer.
-  const told = answer.confidence >= WORTH_SHOWING || answer.status === "tied" || answer.status === "fault";
+  const told = isShown(answer);
   return (
     <>
       <Box sx={{ fontSize: "1.375rem" }}>

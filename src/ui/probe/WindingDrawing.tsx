@@ -13,9 +13,11 @@ import {
   windingPicture,
 } from "@/core";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
+import { Fold } from "../parts/Fold";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
 import { AnswerChoice } from "./AnswerChoice";
+import { isShown } from "./isShown";
 
 const UNIT_X = 118;
 const UNIT_Y = 92;
@@ -29,8 +31,24 @@ export function WindingDrawing() {
   const answer = useAnswer();
   const working = useWorking();
   if (!answer || answer.sections.length === 0) return null;
+  const fade = working ? FADED_WHEN_SLOW : undefined;
+  if (!isShown(answer)) {
+    return (
+      <Box sx={fade}>
+        <Fold
+          title="Ways it may be wound"
+          summary={`not known yet: ${answer.alternatives.length + 1} likeliest`}
+        >
+          <Drawn answer={answer} />
+        </Fold>
+      </Box>
+    );
+  }
   return (
-    <Box component="section" aria-label="Winding" sx={working ? FADED_WHEN_SLOW : undefined}>
+    <Box component="section" aria-label="Winding" sx={fade}>
+      <Typography variant="h2" sx={{ mb: 1 }}>
+        Winding
+      </Typography>
       <Drawn answer={answer} />
     </Box>
   );
@@ -61,17 +79,6 @@ const Drawn = memo(function Drawn({ answer }: { answer: Identification }) {
     .join("; ");
   return (
     <>
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        Winding
-        {answer.confidence < 0.5 ? (
-          <Box
-            component="span"
-            sx={{ color: "text.secondary", fontWeight: 400, fontSize: "0.875rem", ml: 2 }}
-          >
-            one of several ways it may be
-          </Box>
-        ) : null}
-      </Typography>
       <AnswerChoice chosen={chosen} onChoose={setChosen} />
       {other ? (
         <Box sx={{ mb: 2 }}>
