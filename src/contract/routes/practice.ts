@@ -55,7 +55,7 @@ export const practiceResults = route({
   id: "practiceResults",
   method: "GET",
   path: "/api/v1/practice",
-  summary: "Who has practised; with `person`, that person’s results, oldest first",
+  summary: "Who has practiced; with `person`, that person’s results, oldest first",
   query: z.object({ person: person.optional() }),
   answer: z.object({
     people: z.array(z.string()).default([]),

@@ -204,7 +204,7 @@ export function unexplained(context: FindingContext, earlier: readonly Finding[]
       code: "unknown-build",
       severity: "doubt",
       leads: ids,
-      says: "No kind of motor in the catalogue reads like this, even with any one reading left out. Read the table again from the start, with the motor disconnected and cool.",
+      says: "No kind of motor in the catalog reads like this, even with any one reading left out. Read the table again from the start, with the motor disconnected and cool.",
     },
   ];
   const stop = nothingMore(findings);

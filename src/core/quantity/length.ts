@@ -18,7 +18,7 @@ export function parseLength(text: string): { ok: true; mm: number } | Refused {
   const unit = (match?.[2] ?? (value <= 30 ? "in" : "mm")).toLowerCase();
   const mm = value * (unit === "mm" ? 1 : unit === "cm" ? 10 : unit === "m" ? 1000 : MM_PER_INCH);
   if (mm > MOST_MM)
-    return refused(fault("out-of-range", "No part of these motors is longer than two metres."));
+    return refused(fault("out-of-range", "No part of these motors is longer than two meters."));
   return { ok: true, mm };
 }
 

@@ -107,7 +107,7 @@ function Demo({ jobs }: { jobs: readonly JobLine[] }) {
   return (
     <JobSection
       title="Demo jobs"
-      note="Ebbstone Motor Service, Saltrey Quay — an invented harbour"
+      note="Ebbstone Motor Service, Saltrey Quay — an invented harbor"
       jobs={jobs}
       shows={DEMO_SHOWS}
       onAction={async (job, action) => {

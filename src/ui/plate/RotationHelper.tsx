@@ -49,7 +49,7 @@ export function RotationHelper() {
         </Choice>
       ) : (
         <Choice
-          label="Look into the side of the scroll: from its narrow place it widens towards the mouth"
+          label="Look into the side of the scroll: from its narrow place it widens toward the mouth"
           value={side}
           onChange={setSide}
         >

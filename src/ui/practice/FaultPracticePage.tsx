@@ -111,7 +111,7 @@ function SetUp({ person, onBegin }: { person: string; onBegin: (person: string, 
   return (
     <Box
       component="form"
-      aria-label="A machine to practise on"
+      aria-label="A machine to practice on"
       onSubmit={begin}
       noValidate
       sx={{

@@ -37,7 +37,7 @@ export function PracticeSetUp({ person, onBegin }: Props) {
   return (
     <Box
       component="form"
-      aria-label="A motor to practise on"
+      aria-label="A motor to practice on"
       onSubmit={begin}
       noValidate
       sx={{

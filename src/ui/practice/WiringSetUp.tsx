@@ -27,7 +27,7 @@ export function WiringSetUp({ person, onBegin }: Props) {
   return (
     <Box
       component="form"
-      aria-label="A wiring to practise on"
+      aria-label="A wiring to practice on"
       onSubmit={begin}
       noValidate
       sx={{

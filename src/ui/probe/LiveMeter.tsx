@@ -76,7 +76,7 @@ export function LiveMeter({ source, target, onHold, hold }: Props) {
     >
       <Typography sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
         {simulated
-          ? "Simulated meter on a virtual motor with these leads. Its values are made up: practise here, not on a customer’s record."
+          ? "Simulated meter on a virtual motor with these leads. Its values are made up: practice here, not on a customer’s record."
           : `The meter at ${source.address.host}${reading.state === "live" ? `: ${reading.identity}` : ""}.`}
       </Typography>
       {reading.state === "lost" ? (

@@ -83,7 +83,7 @@ export function InstrumentsFold() {
           </Choice>
         </Box>
         <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
-          Its values are made up: practise here, not on a customer’s record. Real instruments that speak SCPI
+          Its values are made up: practice here, not on a customer’s record. Real instruments that speak SCPI
           on this network are read by their addresses.
         </Typography>
         {INSTRUMENT_KINDS.map((kind) => (

@@ -50,7 +50,7 @@ export function ConditionsEntry() {
           }
         >
           <option value="copper">copper</option>
-          <option value="aluminium">aluminium</option>
+          <option value="aluminium">aluminum</option>
         </Choice>
         <CableEntry key={JSON.stringify(cable ?? null)} conditions={conditions} onSet={set} />
       </Box>

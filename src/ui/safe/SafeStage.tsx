@@ -120,7 +120,7 @@ export function SafeStage() {
           </Box>
           <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
             Personal protection as the site’s arc-flash label and local code say. This list does not replace
-            them, the maker’s word or a licence. <PlainLink href={`/jobs/${id}/trace`}>Trace</PlainLink> is
+            them, the maker’s word or a license. <PlainLink href={`/jobs/${id}/trace`}>Trace</PlainLink> is
             next.
           </Typography>
         </>

@@ -45,7 +45,7 @@ export function TruckPage() {
           <Link component={NextLink} href="/stock">
             Stock
           </Link>
-          , catalogue included.
+          , catalog included.
         </Typography>
         <Box
           component="form"

@@ -53,7 +53,7 @@ export function useTruckPlan() {
         setSearch({
           ...IDLE,
           plan: data.plan,
-          says: data.plan ? null : "Nothing in stock or catalogue would have served any of them.",
+          says: data.plan ? null : "Nothing in stock or catalog would have served any of them.",
         });
     };
     next.onerror = () => setSearch({ ...IDLE, says: "The search stopped on a fault of the program." });

@@ -111,7 +111,7 @@ export const ENTRIES: readonly Entry[] = [
     id: "oddlead",
     word: "Odd lead",
     also: [],
-    says: "The lead that reads unlike its neighbours: the end from which all speeds are counted, or the one that has no partner. Found first, the rest follows.",
+    says: "The lead that reads unlike its neighbors: the end from which all speeds are counted, or the one that has no partner. Found first, the rest follows.",
   },
   {
     id: "pick-up",

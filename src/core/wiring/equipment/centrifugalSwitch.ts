@@ -18,6 +18,6 @@ export const centrifugalSwitch: Equipment = {
       park: [],
       ground: "G",
     },
-    cautions: ["A start switch sparks: not in flammable vapour."],
+    cautions: ["A start switch sparks: not in flammable vapor."],
   },
 };
