@@ -10,7 +10,7 @@ import {
   slipOf,
   type VirtualMotor,
 } from "../src/core/bench";
-import { groups, isRight, leadCounts, timed } from "./course";
+import { answerTo, groups, isRight, leadCounts } from "./course";
 
 /** Motors of each family; ODD_LEAD_BENCH_MOTORS makes it fewer for a quick look. */
 const MOTORS = Number(process.env.ODD_LEAD_BENCH_MOTORS ?? 2000);
@@ -48,12 +48,12 @@ function faultRow(id: string): string {
     const motor = randomMotor(random, id, counts[i % counts.length] as number);
     const about = aboutOf(motor);
     const sheet = { format: "odd-lead/reading-sheet@1", leads: motor.leads, meter: meterFor(motor), about };
-    const broken = timed({ ...sheet, readings: tableOf(openSection(motor, random), random) }).answer;
+    const broken = answerTo({ ...sheet, readings: tableOf(openSection(motor, random), random) });
     if (broken.findings.some(({ code }) => code.startsWith("open-"))) open += 1;
     const readings = tableOf(motor, random);
-    if (timed({ ...sheet, readings }).answer.status === "fault") falseAlarm += 1;
+    if (answerTo({ ...sheet, readings }).status === "fault") falseAlarm += 1;
     const slip = slipOf(readings, random);
-    const slipped = timed({ ...sheet, readings: slip.readings }).answer;
+    const slipped = answerTo({ ...sheet, readings: slip.readings });
     const first = slipped.findings.find(({ code }) => code === "readings-disagree");
     const group = groups(motor).find((leads) => leads.includes(slip.between[0])) ?? [];
     const tally = group.length >= ENOUGH_LEADS ? enough : few;

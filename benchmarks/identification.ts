@@ -1,11 +1,9 @@
 import { FAMILY_IDS } from "../src/core";
-import { meterFor, ohmmeter, randomMotor, seededRandom, shuffled } from "../src/core/bench";
-import { groups, lead, leadCounts, type MotorCourse, partnerSearch, timed } from "./course";
+import { randomMotor, seededRandom } from "../src/core/bench";
+import { groups, lead, leadCounts, type MotorCourse, partnerSearch } from "./course";
 
 /** Motors of each family; ODD_LEAD_BENCH_MOTORS makes it fewer for a quick look. */
 const MOTORS = Number(process.env.ODD_LEAD_BENCH_MOTORS ?? 2000);
-/** Motors for each time in the table of times. */
-const TIMED = 40;
 /** Two-winding motors are measured up to so many leads: beyond it they are hardly built. */
 const MOST_LEADS = 8;
 const BINS = 10;
@@ -45,14 +43,6 @@ export function identification(say: (line: string) => void): string {
     ...bins.map(binRow),
     "",
     `Mean distance of the two, weighted by count: ${calibrationError(bins).toFixed(4)}.`,
-    "",
-    "## Time of one call, milliseconds",
-    "",
-    "Full table, and random parts of it.",
-    "",
-    "| leads | families | full, median | full, p90 | part, median | part, p90 |",
-    "| --- | --- | --- | --- | --- | --- |",
-    ...[3, 6, 9, 12].map(timeRow),
     "",
   ].join("\n");
 }
@@ -120,32 +110,6 @@ function familyRow(id: string, bins: Bin[], pooled: Pooled): string {
     (readings / leads).toFixed(2),
     ideal > 0 ? (apart / ideal).toFixed(2) : "–",
     quantile(ms, 0.5).toFixed(1),
-  ];
-  return `| ${cells.join(" | ")} |`;
-}
-
-function timeRow(leads: number): string {
-  const families = FAMILY_IDS.filter((id) => id !== "electronic" && leadCounts(id, 12).includes(leads));
-  const full: number[] = [];
-  const part: number[] = [];
-  for (const id of families) {
-    for (let i = 0; i < TIMED; i++) {
-      const random = seededRandom(31 + i * 104_729 + leads);
-      const motor = randomMotor(random, id, leads);
-      const meter = meterFor(motor);
-      const read = ohmmeter(motor.network, meter, random);
-      const pairs = motor.leads.flatMap((a, k) => motor.leads.slice(k + 1).map((b) => [a.id, b.id] as const));
-      const readings = pairs.map(([a, b]) => ({ between: [a, b], ...read(a, b) }));
-      const sheet = { format: "odd-lead/reading-sheet@1", leads: motor.leads, meter };
-      full.push(timed({ ...sheet, readings }).ms);
-      const some = shuffled(random, readings).slice(0, 1 + Math.floor(random() * readings.length));
-      part.push(timed({ ...sheet, readings: some }).ms);
-    }
-  }
-  const cells = [
-    leads,
-    families.join(", "),
-    ...[full, part].flatMap((ms) => [quantile(ms, 0.5).toFixed(1), quantile(ms, 0.9).toFixed(1)]),
   ];
   return `| ${cells.join(" | ")} |`;
 }

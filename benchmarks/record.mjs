@@ -2,11 +2,8 @@
  * Lists, search, a unit and motors met before, asked of the production server over HTTP with a hundred, ten thousand and a
  * hundred thousand jobs in the shop. Prints a section of docs/benchmarks.md.
  */
-import { spawn } from "node:child_process";
-import { ensureDatabase, prepareDatabase, query } from "../scripts/lib/databases.mjs";
-import { enter, others } from "../scripts/lib/instances.mjs";
-import { ensurePostgres, freePort } from "../scripts/lib/postgres.mjs";
-import { checkNode, ensureBuild, ensureData, ensurePackages, ROOT } from "../scripts/lib/project.mjs";
+import { query } from "../scripts/lib/databases.mjs";
+import { served } from "./served.mjs";
 
 const DATABASE = "odd_lead_bench";
 const SIZES = [100, 10_000, 100_000];
@@ -52,37 +49,17 @@ const ASKED = [
 let base = "";
 
 async function main() {
-  checkNode();
-  ensureData();
-  await ensurePackages();
-  await ensureBuild();
-  const postgres = await ensurePostgres();
-  const leave = enter("bench");
-  const url = postgres.url(DATABASE);
-  await ensureDatabase(postgres.adminUrl, DATABASE, { drop: true });
-  prepareDatabase(url);
-  const port = await freePort(4500);
-  base = `http://127.0.0.1:${port}`;
-  const server = spawn("node", ["scripts/serve.mjs"], {
-    cwd: ROOT,
-    env: { ...process.env, DATABASE_URL: url, PORT: String(port) },
-    stdio: ["ignore", "ignore", "inherit"],
-  });
-  try {
-    await answers();
-    const columns = [];
+  const columns = await served(DATABASE, async (server) => {
+    base = server.base;
+    const sizes = [];
     for (const size of SIZES) {
-      await query(url, "delete from jobs where demo is null", jobs(size), units(size));
-      await query(url, "vacuum analyze jobs", "vacuum analyze units");
-      columns.push(await measured());
+      await query(server.url, "delete from jobs where demo is null", jobs(size), units(size));
+      await query(server.url, "vacuum analyze jobs", "vacuum analyze units");
+      sizes.push(await measured());
     }
-    console.log(section(columns));
-  } finally {
-    server.kill("SIGKILL");
-    await ensureDatabase(postgres.adminUrl, DATABASE, { drop: true });
-    leave();
-    if (postgres.own && others().length === 0) postgres.stop();
-  }
+    return sizes;
+  });
+  console.log(section(columns));
 }
 
 async function measured() {
@@ -125,18 +102,6 @@ function readings() {
     readings: [pair("GY", "VT", one), pair("VT", "TQ", other), pair("GY", "TQ", one + other)],
     windingC: null,
   };
-}
-
-async function answers() {
-  for (let tries = 0; tries < 240; tries++) {
-    const ok = await fetch(`${base}/api/health`).then(
-      (response) => response.ok,
-      () => false,
-    );
-    if (ok) return;
-    await new Promise((resolve) => setTimeout(resolve, 250));
-  }
-  throw new Error(`${base} does not answer`);
 }
 
 function section(columns) {

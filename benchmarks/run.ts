@@ -5,6 +5,7 @@ import { cpus } from "node:os";
 import { asked } from "./asked";
 import { faults } from "./faults";
 import { identification } from "./identification";
+import { identifyTimes } from "./identifyTimes";
 import { ledFaults } from "./ledFaults";
 import { machine as acMachine } from "./machine";
 import { machineFit } from "./machineFit";
@@ -15,35 +16,54 @@ import { retrofitAttack } from "./retrofitAttack";
 import { wiring } from "./wiring";
 import { wiringAttack } from "./wiringAttack";
 
-/** What needs the server and its database runs as the commands do that start them. */
-function record(): string {
-  const text = execFileSync("node", ["benchmarks/record.mjs"], { encoding: "utf8" });
+/** What needs the server, its database or a browser runs as the commands do that start them. */
+function measuredBy(script: string): string {
+  const text = execFileSync("node", [`benchmarks/${script}`], { encoding: "utf8" });
   return text.slice(text.indexOf("## "));
 }
+
+/** The sections of docs/benchmarks.md, in their order; `npm run bench -- times faults` measures and prints those alone. */
+const SECTIONS: Readonly<Record<string, (say: (line: string) => void) => string>> = {
+  identification,
+  times: identifyTimes,
+  faults,
+  led: ledFaults,
+  asked,
+  replacement,
+  machine: acMachine,
+  fit: machineFit,
+  wiring,
+  attack: wiringAttack,
+  retrofit: retrofitAttack,
+  proving,
+  met: knownAgain,
+  record: () => measuredBy("record.mjs"),
+  felt: () => measuredBy("felt.mjs"),
+};
 
 const machine = `${cpus().length} × ${cpus()[0]?.model ?? "unknown processor"}, Node ${process.version}`;
 const say = (line: string) => console.log(line);
 say(machine);
-const text = [
-  "# Benchmarks",
-  "",
-  "Made by `npm run bench` on random motors of the virtual bench, from fixed seeds.",
-  "",
-  `Times are of ${machine}; another machine, other times.`,
-  "",
-  identification(say),
-  faults(say),
-  ledFaults(say),
-  asked(say),
-  replacement(say),
-  acMachine(say),
-  machineFit(say),
-  wiring(say),
-  wiringAttack(say),
-  retrofitAttack(say),
-  proving(say),
-  knownAgain(say),
-  record(),
-].join("\n");
-writeFileSync("docs/benchmarks.md", text);
-say("written to docs/benchmarks.md");
+
+const alone = process.argv.slice(2);
+const unknown = alone.filter((name) => !(name in SECTIONS));
+if (unknown.length > 0)
+  throw new RangeError(`no section ${unknown.join(", ")}; there are ${Object.keys(SECTIONS).join(", ")}`);
+const sections = Object.entries(SECTIONS)
+  .filter(([name]) => alone.length === 0 || alone.includes(name))
+  .map(([, measure]) => measure(say));
+
+if (alone.length > 0) {
+  say(sections.join("\n"));
+} else {
+  const head = [
+    "# Benchmarks",
+    "",
+    "Made by `npm run bench` on random motors of the virtual bench, from fixed seeds.",
+    "",
+    `Times are of ${machine}; another machine, other times.`,
+    "",
+  ];
+  writeFileSync("docs/benchmarks.md", [...head, ...sections].join("\n"));
+  say("written to docs/benchmarks.md");
+}

@@ -1,0 +1,201 @@
+/**
+ * What a hand feels, in the browser on the production build: from the Enter that sends a reading to the verdict on the page,
+ * and the JavaScript that each page brings. Prints a section of docs/benchmarks.md.
+ */
+import { chromium } from "@playwright/test";
+import { CHROMIUM_ARGUMENTS, ensureChromium } from "../scripts/lib/chromium.mjs";
+import { served } from "./served.mjs";
+
+const DATABASE = "odd_lead_bench";
+/** How much slower the page's thread is made; a worker cannot be slowed so, its own time is said beside it. */
+const SLOWER = [1, 4];
+const MOTORS_EACH = 2;
+const STAGES = ["safe", "trace", "plate", "match", "probe", "cap", "land", "prove", "record"];
+/** Between two readings: a hand takes longer. */
+const HAND_MS = 600;
+const MOST_READINGS = 40;
+
+/** Made-up motors: for each group, where each lead comes out, along which leg from its joint, in ohms. */
+const MOTORS = {
+  4: [{ WH: ["main", 0], BK: ["main", 8], BU: ["main", 11], BN: ["start", 24] }],
+  6: [
+    {
+      WH: ["main", 0],
+      BK: ["main", 8],
+      BU: ["main", 9.2],
+      RD: ["main", 10.4],
+      OR: ["main", 12],
+      BN: ["start", 24],
+    },
+  ],
+  9: [
+    pair("T1", "T4"),
+    pair("T2", "T5"),
+    pair("T3", "T6"),
+    { T7: ["u", 1.2], T8: ["v", 1.2], T9: ["w", 1.2] },
+  ],
+  12: [
+    ["1", "4"],
+    ["2", "5"],
+    ["3", "6"],
+    ["7", "10"],
+    ["8", "11"],
+    ["9", "12"],
+  ].map(([a, b]) => pair(`T${a}`, `T${b}`)),
+};
+
+function pair(one, other) {
+  return { [one]: ["main", 0], [other]: ["main", 1.2] };
+}
+
+function reads(groups, a, b) {
+  const group = groups.find((one) => a in one && b in one);
+  if (!group) return "OL";
+  const [[legA, atA], [legB, atB]] = [group[a], group[b]];
+  return (legA === legB ? Math.abs(atA - atB) : atA + atB).toFixed(1);
+}
+
+async function main() {
+  const { times, weights } = await served(DATABASE, async ({ base }) => {
+    const browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_ARGUMENTS });
+    try {
+      return { times: await keyToVerdict(browser, base), weights: await weightOf(browser, base) };
+    } finally {
+      await browser.close();
+    }
+  });
+  console.log(section(times, weights));
+}
+
+async function keyToVerdict(browser, base) {
+  const rows = [];
+  for (const [leads, groups] of Object.entries(MOTORS)) {
+    for (const slower of SLOWER) {
+      const felt = [];
+      const worked = [];
+      for (let motor = 0; motor < MOTORS_EACH; motor++) {
+        const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+        await page.addInitScript(watchKeys);
+        await led(page, base, groups, slower);
+        felt.push(...(await page.evaluate(() => window.felt)));
+        for (const worker of page.workers()) worked.push(...(await worker.evaluate(() => self.worked ?? [])));
+        await page.close();
+      }
+      rows.push({ leads, slower, felt, worked });
+    }
+  }
+  return rows;
+}
+
+/** On the page: from Enter in a field until the reading's part says that it has been weighed, and that is drawn. */
+function watchKeys() {
+  window.felt = [];
+  let sent = 0;
+  let seen = false;
+  addEventListener(
+    "keydown",
+    (event) => {
+      if (event.key !== "Enter" || event.target.tagName !== "INPUT") return;
+      sent = performance.now();
+      seen = false;
+    },
+    true,
+  );
+  const look = () => {
+    const busy = document.querySelector('section[aria-label="Reading"]')?.getAttribute("aria-busy");
+    if (sent > 0 && busy === "true") seen = true;
+    if (sent > 0 && seen && busy === "false") {
+      window.felt.push(performance.now() - sent);
+      sent = 0;
+    }
+    requestAnimationFrame(look);
+  };
+  requestAnimationFrame(look);
+}
+
+/** In the worker: how long each answer took. */
+function watchWork() {
+  const answer = self.onmessage;
+  self.worked = [];
+  self.onmessage = (event) => {
+    const began = performance.now();
+    answer(event);
+    if (typeof event.data === "string") self.worked.push(performance.now() - began);
+  };
+}
+
+/** Leads one made-up motor from an empty sheet to the end, as the page asks. */
+async function led(page, base, groups, slower) {
+  await page.goto(base);
+  await page.getByRole("button", { name: "Start with a motor" }).click();
+  const leads = groups.flatMap((group) => Object.keys(group));
+  await page.getByLabel("Lead colors, in a row").fill(leads.join(" "));
+  await page.keyboard.press("Enter");
+  const field = page.getByLabel("Reading in ohms, or OL for open");
+  const section = page.getByRole("region", { name: "Reading", exact: true });
+  await field.waitFor();
+  await page.waitForTimeout(3000);
+  for (const worker of page.workers()) await worker.evaluate(watchWork);
+  await page.evaluate(() => {
+    window.felt.length = 0;
+  });
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send("Emulation.setCPUThrottlingRate", { rate: slower });
+  for (let reading = 0; reading < MOST_READINGS; reading++) {
+    await page.waitForFunction(() => !document.querySelector('section[aria-busy="true"]'));
+    const asked = (await section.locator("[aria-live]").allInnerTexts()).join(" ");
+    if (!asked.startsWith("Touch")) return;
+    const [a, b] = leads.filter((lead) => new RegExp(`\\b${lead}\\b`).test(asked));
+    await field.fill(/shell/.test(asked) ? "OL" : reads(groups, a, b));
+    await field.press("Enter");
+    await page.waitForTimeout(HAND_MS);
+  }
+}
+
+/** Compressed kilobytes of script that the first page and each stage bring, by themselves. */
+async function weightOf(browser, base) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const scripts = () =>
+    page.evaluate(() =>
+      performance
+        .getEntriesByType("resource")
+        .filter(({ name }) => /\.js(\?|$)/.test(name))
+        .reduce((sum, { encodedBodySize }) => sum + encodedBodySize, 0),
+    );
+  await page.goto(base, { waitUntil: "networkidle" });
+  const weights = [["first page", await scripts()]];
+  const job = await page.locator('a[href*="/jobs/"]').first().getAttribute("href");
+  for (const stage of STAGES) {
+    await page.goto(base + job.replace(/\w+$/, stage), { waitUntil: "networkidle" });
+    weights.push([stage, await scripts()]);
+  }
+  return weights;
+}
+
+function section(times, weights) {
+  const at = (list, share) => {
+    const sorted = [...list].sort((a, b) => a - b);
+    return (sorted[Math.floor(share * (sorted.length - 1))] ?? 0).toFixed(0);
+  };
+  return [
+    "## Felt",
+    "",
+    `From Enter to the verdict on the page, in milliseconds, ${MOTORS_EACH} made-up motors led to the end for each line; the page's thread as it is, and made four times slower. The worker's own time for an answer beside it, which cannot be slowed.`,
+    "",
+    "| leads | page's thread | readings | median | p95 | in the worker, median | p95 |",
+    "| --- | --- | --- | --- | --- | --- | --- |",
+    ...times.map(
+      ({ leads, slower, felt, worked }) =>
+        `| ${leads} | × ${slower} | ${felt.length} | ${at(felt, 0.5)} | ${at(felt, 0.95)} | ${at(worked, 0.5)} | ${at(worked, 0.95)} |`,
+    ),
+    "",
+    "Compressed JavaScript that a page brings by itself, in kB:",
+    "",
+    `| ${weights.map(([page]) => page).join(" | ")} |`,
+    `|${weights.map(() => " --- |").join("")}`,
+    `| ${weights.map(([, bytes]) => (bytes / 1000).toFixed(0)).join(" | ")} |`,
+    "",
+  ].join("\n");
+}
+
+await main();

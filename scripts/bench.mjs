@@ -1,0 +1,28 @@
+/** npm run bench: benchmarks/run.ts, made to plain JavaScript as the product is, which the times are to be those of. */
+import { spawnSync } from "node:child_process";
+import { mkdirSync } from "node:fs";
+import { join } from "node:path";
+import { build } from "esbuild";
+import { DATA, ROOT } from "./lib/project.mjs";
+import { fail } from "./lib/say.mjs";
+
+const MADE = join(DATA, "bench", "run.mjs");
+
+async function main() {
+  mkdirSync(join(DATA, "bench"), { recursive: true });
+  await build({
+    entryPoints: [join(ROOT, "benchmarks", "run.ts")],
+    outfile: MADE,
+    bundle: true,
+    platform: "node",
+    format: "esm",
+    logLevel: "warning",
+  });
+  const { status } = spawnSync(process.execPath, [MADE, ...process.argv.slice(2)], {
+    cwd: ROOT,
+    stdio: "inherit",
+  });
+  process.exitCode = status ?? 1;
+}
+
+main().catch(fail);
