@@ -5,8 +5,8 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { type KeyboardEvent, type MouseEvent, useRef, useState } from "react";
 import { COLOUR_WORD, type ColourLetters, type Insulation, likelyColours, type Rgb } from "@/core";
-import { WirePiece } from "../parts/LeadTag";
-import { MONO, TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/theme";
+import { OfferedColors } from "./OfferedColors";
 import { type Spot, usePhotoPatch } from "./usePhotoPatch";
 
 /** What the next touch on the picture is of. */
@@ -139,44 +139,16 @@ export function PhotoLeads({ onPick }: { onPick: (insulation: Insulation) => voi
             <Mark at={spot} />
           </Box>
         </Box>
-        {offered.length > 0 ? (
-          <Box
-            role="group"
-            aria-label="Which color it is"
-            sx={{ display: "flex", gap: 2, flexWrap: "wrap", mt: 2 }}
-          >
-            {offered.map(({ letters, probability }, i) => (
-              <Button
-                key={letters}
-                variant={i === 0 ? "contained" : "outlined"}
-                color={i === 0 ? "primary" : "inherit"}
-                onClick={() => take(letters)}
-                sx={{ minHeight: TOUCH, gap: 2 }}
-              >
-                <WirePiece lead={pieceOf(base, letters)} width={30} height={14} />
-                <Box component="span" sx={{ fontFamily: MONO }}>
-                  {base === null ? letters : `${base}/${letters}`}
-                </Box>
-                <span>
-                  {COLOUR_WORD[letters]}, {Math.round(probability * 100)} %
-                </span>
-              </Button>
-            ))}
-            {base === null && offered[0] ? (
-              <Button
-                color="inherit"
-                onClick={() => {
-                  setBase(offered[0]?.letters ?? null);
-                  setSeen(null);
-                  setOf("stripe");
-                }}
-                sx={{ minHeight: TOUCH }}
-              >
-                It is {COLOUR_WORD[offered[0].letters]} with a stripe
-              </Button>
-            ) : null}
-          </Box>
-        ) : null}
+        <OfferedColors
+          offered={offered}
+          base={base}
+          onTake={take}
+          onStriped={(letters) => {
+            setBase(letters);
+            setSeen(null);
+            setOf("stripe");
+          }}
+        />
         <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1 }}>
           The picture stays on this page. Old insulation darkens: look at the wire itself before you confirm.
         </Typography>
@@ -200,12 +172,6 @@ const MOVES: Readonly<Record<string, readonly [number, number]>> = {
 
 function within(share: number): number {
   return Math.min(1, Math.max(0, share));
-}
-
-function pieceOf(base: ColourLetters | null, letters: ColourLetters) {
-  return base === null
-    ? { id: letters, colour: COLOUR_WORD[letters] }
-    : { id: letters, colour: COLOUR_WORD[base], stripe: COLOUR_WORD[letters] };
 }
 
 /** Where the picture was touched: a ring that shows on any ground. */

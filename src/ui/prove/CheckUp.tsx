@@ -7,14 +7,12 @@ import { CHECK_UP, checkUp, type ProvingObservation } from "@/core/proving";
 import { useJob, useJobWiring } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { Fold } from "../parts/Fold";
-import { KeptEntry } from "../parts/KeptEntry";
 import { WholePlateEntry } from "../plate/WholePlateEntry";
+import { CheckUpFigures } from "./CheckUpFigures";
 import { HOW_WORDS, SIGN_WORDS } from "./checkWords";
-import { FigureEntry } from "./FigureEntry";
 import { InsulationEntry } from "./InsulationEntry";
-import { PressureEntry } from "./PressureEntry";
+import { Labelled } from "./Labelled";
 import { ProofLines } from "./ProofLines";
-import { PumpSwitch } from "./PumpSwitch";
 import { RetrofitProof } from "./RetrofitProof";
 import { SignOff } from "./SignOff";
 import { Touches } from "./Touches";
@@ -98,70 +96,7 @@ export function CheckUp() {
               <WholePlateEntry motor={hasNewMotor(job) ? "new" : "old"} />
             </Box>
           ) : null}
-          <Box sx={{ display: "grid", gap: 3, mt: 3 }}>
-            <Labelled words="Volts under load">
-              <FigureEntry
-                label="Volts under load"
-                unit="V"
-                onFigure={(volts) =>
-                  volts === "open"
-                    ? undefined
-                    : onSeen({ what: "supply-volts", call, between: ["L1", "L2"], volts })
-                }
-              />
-            </Labelled>
-            <Labelled words="Amps on a line">
-              <FigureEntry
-                label="Amps on a line"
-                unit="A"
-                onFigure={(amps) =>
-                  amps === "open" ? undefined : onSeen({ what: "line-amps", call, lead, amps })
-                }
-              />
-            </Labelled>
-            {turnedBy(job).kind === "pump" ? (
-              <>
-                <PumpSwitch />
-                <PressureEntry
-                  check={{ what: "pressure", call, at: "running", because: "", power: "on" }}
-                  label="Pressure"
-                  onSeen={onSeen}
-                />
-              </>
-            ) : null}
-            {wiring.kind === "retrofit" ? null : (
-              <Box
-                sx={{
-                  display: "grid",
-                  gridTemplateColumns: { xs: "1fr", sm: "1fr 2fr" },
-                  gap: 3,
-                  alignItems: "end",
-                }}
-              >
-                <KeptEntry
-                  label="Capacitor, its label"
-                  value={job.capacitor.present}
-                  placeholder="35+5 440"
-                  maxLength={60}
-                  onKeep={(text) => {
-                    add({ kind: "capacitor", choice: { ...job.capacitor, present: text.trim() } });
-                    return null;
-                  }}
-                />
-                <Labelled words="µF measured, power off">
-                  <FigureEntry
-                    label="µF measured"
-                    unit="µF"
-                    onFigure={(microfarads) =>
-                      microfarads === "open"
-                        ? undefined
-                        : onSeen({ what: "capacitor-microfarads", at: "fan", microfarads })
-                    }
-                  />
-                </Labelled>
-              </Box>
-            )}
-          </Box>
+          <CheckUpFigures onSeen={onSeen} />
         </Box>
         <RetrofitProof onSeen={onSeen} />
       </Box>
@@ -175,17 +110,6 @@ export function CheckUp() {
         <SignOff status={status} unseen={[]} />
         <UndoButtons />
       </Box>
-    </Box>
-  );
-}
-
-function Labelled({ words, children }: { words: string; children: React.ReactNode }) {
-  return (
-    <Box>
-      <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
-        {words}
-      </Box>
-      {children}
     </Box>
   );
 }
