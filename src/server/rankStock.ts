@@ -11,14 +11,14 @@ const MOST_RULED_OUT = 60;
 export async function rankStock(db: Database, shopId: string, asked: MatchRequest): Promise<StockMatches> {
   const lines = await stockStore(db, shopId).all("motor");
   const motors = lines.flatMap(({ item, onHand }) => (item.kind === "motor" ? [{ item, onHand }] : []));
-  const { offers, ruledOut } = match(
+  const shown = match(
     needOf(asked),
     motors.map(({ item, onHand }) => candidateOf(item, onHand)),
+    { offers: MOST_OFFERS, ruledOut: MOST_RULED_OUT },
   );
-  const shown = { offers: offers.slice(0, MOST_OFFERS), ruledOut: ruledOut.slice(0, MOST_RULED_OUT) };
   const ids = new Set([...shown.offers, ...shown.ruledOut].map(({ candidate }) => candidate.id));
   const typed = Object.fromEntries(
     motors.filter(({ item }) => ids.has(item.id)).map(({ item }) => [item.id, item.plate]),
   );
-  return { ...shown, typed, offered: offers.length, refused: ruledOut.length };
+  return { ...shown, typed };
 }

@@ -13,17 +13,18 @@ import { digits } from "../quantity/number";
 import { formatRotation } from "../quantity/rotation";
 import { connectionFor, formatVolts, type VoltRange } from "../quantity/volts";
 import type { Candidate, Need } from "./need";
-import { powerLeadFor } from "./powerLead";
+import { reachesPower } from "./powerLead";
 import { retrofitSize } from "./retrofit";
 import { canTurn } from "./rotationNeed";
+import type { Words } from "./words";
 
 /** What a hard rule says of a candidate. */
 export type HardVerdict =
-  | { readonly verdict: "passes"; readonly note?: string }
+  | { readonly verdict: "passes"; readonly note?: Words }
   /** Rules it out. */
-  | { readonly verdict: "misses"; readonly says: string }
+  | { readonly verdict: "misses"; readonly says: Words }
   /** One of the two plates does not tell: to be checked before the motor is taken. */
-  | { readonly verdict: "unknown"; readonly says: string };
+  | { readonly verdict: "unknown"; readonly says: Words };
 
 /** A rule whose miss rules a candidate out. */
 export interface HardRule {
@@ -37,8 +38,8 @@ const SHAFT_SLACK_MM = 0.15;
 const BODY_SLACK_MM = 3;
 
 const passes: HardVerdict = { verdict: "passes" };
-const misses = (says: string): HardVerdict => ({ verdict: "misses", says });
-const unknown = (says: string): HardVerdict => ({ verdict: "unknown", says });
+const misses = (says: Words): HardVerdict => ({ verdict: "misses", says });
+const unknown = (says: Words): HardVerdict => ({ verdict: "unknown", says });
 
 /** The hard rules, in the order a technician goes through them. */
 export const HARD_RULES: readonly HardRule[] = [
@@ -62,7 +63,9 @@ export const HARD_RULES: readonly HardRule[] = [
       if (is === "electronic")
         return misses("An electronic motor set by its maker does not take a plain one’s place.");
       if (old.kind === undefined && is === "retrofit")
-        return unknown(`Make sure that the old one is a ${KINDS.plain}: a retrofit replaces nothing else.`);
+        return unknown(
+          () => `Make sure that the old one is a ${KINDS.plain}: a retrofit replaces nothing else.`,
+        );
       return passes;
     },
   },
@@ -75,7 +78,8 @@ export const HARD_RULES: readonly HardRule[] = [
       return old.phase === plate.phase
         ? passes
         : misses(
-            `${plate.phase === 3 ? "Three-phase" : "Single-phase"}, where the old one is ${old.phase === 3 ? "three-phase" : "single-phase"}.`,
+            () =>
+              `${plate.phase === 3 ? "Three-phase" : "Single-phase"}, where the old one is ${old.phase === 3 ? "three-phase" : "single-phase"}.`,
           );
     },
   },
@@ -83,25 +87,26 @@ export const HARD_RULES: readonly HardRule[] = [
     id: "hertz",
     title: "Hertz as the supply has them",
     judge: ({ old }, { plate }) => {
-      if (!old.hertz || !plate.hertz) return unknown("Hertz: check that it is made for the supply’s.");
-      const { hertz } = plate;
-      return old.hertz.some((value) => hertz.includes(value))
+      const [was, is] = [old.hertz, plate.hertz];
+      if (!was || !is) return unknown("Hertz: check that it is made for the supply’s.");
+      return was.some((value) => is.includes(value))
         ? passes
-        : misses(`Made for ${hertz.join(" and ")} Hz, not for ${old.hertz.join(" or ")} Hz.`);
+        : misses(() => `Made for ${is.join(" and ")} Hz, not for ${was.join(" or ")} Hz.`);
     },
   },
   {
     id: "volts",
     title: "Volts of the supply; a dual-voltage motor serves either, and must be set",
     judge: ({ old, supplyVolts }, { plate }) => {
-      if (!plate.volts) return unknown("Volts: its plate is not known.");
+      const { volts } = plate;
+      if (!volts) return unknown("Volts: its plate is not known.");
       const supply = supplyVolts ?? supplyFrom(old.volts);
       if (supply === null) return unknown("Volts: measure the supply, then check them.");
-      const connection = connectionFor(plate.volts, supply);
+      const connection = connectionFor(volts, supply);
       if (!connection)
-        return misses(`Made for ${formatVolts(plate.volts)}; the supply has ${Math.round(supply)} V.`);
-      return plate.volts.length > 1
-        ? { verdict: "passes", note: `Must be SET to ${formatVolts([connection])} before power.` }
+        return misses(() => `Made for ${formatVolts(volts)}; the supply has ${Math.round(supply)} V.`);
+      return volts.length > 1
+        ? { verdict: "passes", note: () => `Must be SET to ${formatVolts([connection])} before power.` }
         : passes;
     },
   },
@@ -114,12 +119,13 @@ export const HARD_RULES: readonly HardRule[] = [
       // Poles of an odd stamped speed are a guess; speeds far apart are not, whatever poles they are taken for.
       if (was === null || is === null || was === is)
         if (old.rpm !== undefined && plate.rpm !== undefined && differsTooMuch(old.rpm, plate.rpm))
-          return misses(`${plate.rpm} rpm, where the old one has ${old.rpm} rpm.`);
+          return misses(() => `${plate.rpm} rpm, where the old one has ${old.rpm} rpm.`);
       if (was === null || is === null) return unknown("Speed: check that the nominal speed is the same.");
       return was === is
         ? passes
         : misses(
-            `${plate.rpm ?? `${is} poles`}${plate.rpm ? " rpm" : ""} (${is} poles), where the old one has ${old.rpm ? `${old.rpm} rpm, ` : ""}${was} poles.`,
+            () =>
+              `${plate.rpm ?? `${is} poles`}${plate.rpm ? " rpm" : ""} (${is} poles), where the old one has ${old.rpm ? `${old.rpm} rpm, ` : ""}${was} poles.`,
           );
     },
   },
@@ -130,14 +136,16 @@ export const HARD_RULES: readonly HardRule[] = [
       const { old } = need;
       const sized = plate.kind === "retrofit" ? retrofitSize(need) : null;
       const oldWatts = (old.powerWatts && Math.max(...old.powerWatts)) ?? sized?.watts;
-      if (oldWatts === undefined || !plate.powerWatts)
+      const { powerWatts } = plate;
+      if (oldWatts === undefined || !powerWatts)
         return unknown("Power: check that it is not less than the old one’s.");
-      return powerLeadFor(plate.powerWatts, oldWatts)
+      return reachesPower(powerWatts, oldWatts)
         ? sized && sized.by !== "power"
-          ? { verdict: "passes", note: sized.says }
+          ? { verdict: "passes", note: () => sized.says }
           : passes
         : misses(
-            `${digits(Math.max(...plate.powerWatts) / 745.7, 3)} hp is less than the old ${digits(oldWatts / 745.7, 3)} hp.`,
+            () =>
+              `${digits(Math.max(...powerWatts) / 745.7, 3)} hp is less than the old ${digits(oldWatts / 745.7, 3)} hp.`,
           );
     },
   },
@@ -149,7 +157,7 @@ export const HARD_RULES: readonly HardRule[] = [
       if (was === undefined || is === undefined) return unknown("Shaft diameter: measure both.");
       return Math.abs(was - is) <= SHAFT_SLACK_MM
         ? passes
-        : misses(`Shaft ${formatLength(is)}, the hub’s bore ${formatLength(was)}.`);
+        : misses(() => `Shaft ${formatLength(is)}, the hub’s bore ${formatLength(was)}.`);
     },
   },
   {
@@ -166,13 +174,13 @@ export const HARD_RULES: readonly HardRule[] = [
     id: "rotation",
     title: "The needed turning direction is available",
     judge: ({ old, rotation }, { plate }) => {
-      const needed = rotation ?? old.rotation;
-      if (needed === undefined || plate.rotation === undefined)
+      const [needed, turns] = [rotation ?? old.rotation, plate.rotation];
+      if (needed === undefined || turns === undefined)
         return unknown("Rotation: check which way the fan must turn and whether it can.");
-      if (!canTurn(plate.rotation, needed))
-        return misses(`Turns ${formatRotation(plate.rotation)}; needed is ${formatRotation(needed)}.`);
-      return plate.rotation === "either" && needed !== "either"
-        ? { verdict: "passes", note: `Set it to turn ${formatRotation(needed)}.` }
+      if (!canTurn(turns, needed))
+        return misses(() => `Turns ${formatRotation(turns)}; needed is ${formatRotation(needed)}.`);
+      return turns === "either" && needed !== "either"
+        ? { verdict: "passes", note: () => `Set it to turn ${formatRotation(needed)}.` }
         : passes;
     },
   },
@@ -180,12 +188,13 @@ export const HARD_RULES: readonly HardRule[] = [
     id: "enclosure",
     title: "Enclosure no less closed; an air-over motor only in the air stream",
     judge: ({ old, inAirStream }, { plate }) => {
-      if (plate.enclosure === "air-over" && inAirStream === false)
+      const [was, is] = [old.enclosure, plate.enclosure];
+      if (is === "air-over" && inAirStream === false)
         return misses("Cooled by the fan’s air, and this place is out of the air stream.");
-      if (!old.enclosure || !plate.enclosure) return unknown("Enclosure: check that it is no less closed.");
-      if (CLOSED[plate.enclosure] < CLOSED[old.enclosure])
-        return misses(`${ENCLOSURES[plate.enclosure]}; the old one is ${ENCLOSURES[old.enclosure]}.`);
-      if (plate.enclosure === "air-over" && inAirStream === undefined && old.enclosure !== "air-over")
+      if (!was || !is) return unknown("Enclosure: check that it is no less closed.");
+      if (CLOSED[is] < CLOSED[was])
+        return misses(() => `${ENCLOSURES[is]}; the old one is ${ENCLOSURES[was]}.`);
+      if (is === "air-over" && inAirStream === undefined && was !== "air-over")
         return unknown("Air-over: only where the fan’s air passes over it.");
       return passes;
     },
@@ -198,7 +207,7 @@ export const HARD_RULES: readonly HardRule[] = [
         return unknown("Ambient: check that it is no lower.");
       return plate.ambientC >= old.ambientC
         ? passes
-        : misses(`For ${plate.ambientC} °C, the old one for ${old.ambientC} °C.`);
+        : misses(() => `For ${plate.ambientC} °C, the old one for ${old.ambientC} °C.`);
     },
   },
   {
@@ -207,16 +216,19 @@ export const HARD_RULES: readonly HardRule[] = [
     judge: ({ old }, { plate }) => {
       const [place] = old.positions ?? [];
       if (place === undefined) return passes;
-      if (!plate.positions)
+      const { positions } = plate;
+      if (!positions)
         return plate.bearings === "ball"
           ? passes
           : unknown(
-              `It sits ${SHAFT_POSITIONS[place]}: check that its ${plate.bearings ? BEARINGS[plate.bearings] : "bearings"} may.`,
+              () =>
+                `It sits ${SHAFT_POSITIONS[place]}: check that its ${plate.bearings ? BEARINGS[plate.bearings] : "bearings"} may.`,
             );
-      return plate.positions.includes(place)
+      return positions.includes(place)
         ? passes
         : misses(
-            `Not made to sit ${SHAFT_POSITIONS[place]}: only ${plate.positions.map((p) => SHAFT_POSITIONS[p]).join(", ")}.`,
+            () =>
+              `Not made to sit ${SHAFT_POSITIONS[place]}: only ${positions.map((p) => SHAFT_POSITIONS[p]).join(", ")}.`,
           );
     },
   },
@@ -224,10 +236,10 @@ export const HARD_RULES: readonly HardRule[] = [
     id: "body",
     title: "Body and mount within the space",
     judge: ({ old, roomMm }, { plate }) => {
-      const room = roomMm ?? undefined;
-      if (room !== undefined && plate.bodyLengthMm !== undefined && plate.bodyLengthMm > room)
-        return misses(`Body ${formatLength(plate.bodyLengthMm)} long; the room is ${formatLength(room)}.`);
-      if (room !== undefined && plate.bodyLengthMm === undefined)
+      const [room, long] = [roomMm ?? undefined, plate.bodyLengthMm];
+      if (room !== undefined && long !== undefined && long > room)
+        return misses(() => `Body ${formatLength(long)} long; the room is ${formatLength(room)}.`);
+      if (room !== undefined && long === undefined)
         return unknown("Body length: measure it against the room.");
       return bandFits(old, plate);
     },
@@ -236,12 +248,13 @@ export const HARD_RULES: readonly HardRule[] = [
     id: "mount",
     title: "A mount it can be held by",
     judge: ({ old }, { plate }) => {
-      if (!old.mounts || !plate.mounts) return unknown("Mount: check how it is held.");
-      const { mounts } = plate;
-      return old.mounts.some((mount) => mounts.includes(mount))
+      const [was, is] = [old.mounts, plate.mounts];
+      if (!was || !is) return unknown("Mount: check how it is held.");
+      return was.some((mount) => is.includes(mount))
         ? passes
         : misses(
-            `Held by ${mounts.map((m) => MOUNTS[m]).join(", ")}; the old one by ${old.mounts.map((m) => MOUNTS[m]).join(", ")}.`,
+            () =>
+              `Held by ${is.map((m) => MOUNTS[m]).join(", ")}; the old one by ${was.map((m) => MOUNTS[m]).join(", ")}.`,
           );
     },
   },
@@ -260,11 +273,13 @@ export const HARD_RULES: readonly HardRule[] = [
     id: "bolt-circle",
     title: "A mount’s bolt circle exceeds the air opening by an inch or more",
     judge: ({ airOpeningMm }, { plate }) => {
-      if (airOpeningMm === undefined || plate.boltCircleMm === undefined) return passes;
-      return plate.boltCircleMm >= airOpeningMm + 25.4 - 0.1
+      const { boltCircleMm } = plate;
+      if (airOpeningMm === undefined || boltCircleMm === undefined) return passes;
+      return boltCircleMm >= airOpeningMm + 25.4 - 0.1
         ? passes
         : misses(
-            `Bolt circle ${formatLength(plate.boltCircleMm)} does not exceed the opening of ${formatLength(airOpeningMm)} by an inch.`,
+            () =>
+              `Bolt circle ${formatLength(boltCircleMm)} does not exceed the opening of ${formatLength(airOpeningMm)} by an inch.`,
           );
     },
   },
@@ -294,7 +309,7 @@ function bandFits(old: Plate, plate: Plate): HardVerdict {
     return unknown("Body diameter: the band goes round one diameter only; measure both.");
   return Math.abs(was - is) <= BODY_SLACK_MM
     ? passes
-    : misses(`Body ${formatLength(is)} across; the band is for ${formatLength(was)}.`);
+    : misses(() => `Body ${formatLength(is)} across; the band is for ${formatLength(was)}.`);
 }
 
 /** The supply a plate with one connection tells of. */

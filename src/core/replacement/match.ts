@@ -3,6 +3,7 @@ import { HARD_RULES } from "./hardRules";
 import type { Candidate, Need } from "./need";
 import { type PowerLead, powerLeadFor } from "./powerLead";
 import { SOFT_RULES } from "./softRules";
+import { worded } from "./words";
 
 /** A reason in words with the rule it comes from: the rule's own output, nothing is written twice. */
 export interface Reason {
@@ -34,10 +35,20 @@ export interface RuledOut {
   readonly because: readonly Reason[];
 }
 
+/** A ranking as far as it is shown. */
 export interface Matches {
   /** Best first. */
   readonly offers: readonly Offer[];
   readonly ruledOut: readonly RuledOut[];
+  /** How many there are of each, shown or not. */
+  readonly offered: number;
+  readonly refused: number;
+}
+
+/** How many of each a ranking shows. */
+export interface Shown {
+  readonly offers: number;
+  readonly ruledOut: number;
 }
 
 /** What an open question costs in the ranking: less than any real difference, more than none. */
@@ -47,18 +58,18 @@ const UNKNOWN_POINTS = 3;
 export function judgeCandidate(need: Need, candidate: Candidate): Offer | RuledOut {
   const hard = HARD_RULES.map((rule) => ({ rule: rule.id, verdict: rule.judge(need, candidate) }));
   const because = hard.flatMap(({ rule, verdict }) =>
-    verdict.verdict === "misses" ? [{ rule, says: verdict.says }] : [],
+    verdict.verdict === "misses" ? [{ rule, says: worded(verdict.says) }] : [],
   );
   if (because.length > 0) return { candidate, because };
   const toCheck = hard.flatMap(({ rule, verdict }) =>
-    verdict.verdict === "unknown" ? [{ rule, says: verdict.says }] : [],
+    verdict.verdict === "unknown" ? [{ rule, says: worded(verdict.says) }] : [],
   );
   const toDo = hard.flatMap(({ rule, verdict }) =>
-    verdict.verdict === "passes" && verdict.note !== undefined ? [{ rule, says: verdict.note }] : [],
+    verdict.verdict === "passes" && verdict.note !== undefined ? [{ rule, says: worded(verdict.note) }] : [],
   );
   const reasons = SOFT_RULES.flatMap((rule) => {
     const verdict = rule.judge(need, candidate);
-    return verdict ? [{ rule: rule.id, ...verdict }] : [];
+    return verdict ? [{ rule: rule.id, ...verdict, says: worded(verdict.says) }] : [];
   });
   const oldWatts = need.old.powerWatts && Math.max(...need.old.powerWatts);
   const powers = candidate.plate.powerWatts;
@@ -72,23 +83,82 @@ export function judgeCandidate(need: Need, candidate: Candidate): Offer | RuledO
   };
 }
 
-/** Ranks candidates: offers best first, the ruled out apart with their reasons, those with the fewest reasons first. */
-export function match(need: Need, candidates: readonly Candidate[]): Matches {
-  const offers: Offer[] = [];
-  const ruledOut: RuledOut[] = [];
-  for (const candidate of candidates) {
-    const judged = judgeCandidate(need, candidate);
-    if ("because" in judged) ruledOut.push(judged);
-    else offers.push(judged);
-  }
-  offers.sort(
-    (a, b) =>
-      a.points - b.points ||
-      (a.candidate.cost ?? 0) - (b.candidate.cost ?? 0) ||
-      a.candidate.name.localeCompare(b.candidate.name),
-  );
-  ruledOut.sort(
-    (a, b) => a.because.length - b.because.length || a.candidate.name.localeCompare(b.candidate.name),
-  );
-  return { offers, ruledOut };
+/** What the rules come to, without their words. */
+export interface Weighed {
+  /** Hard rules that it breaks: with one it is ruled out, and has no points. */
+  readonly misses: number;
+  /** Hard rules that a plate leaves open. */
+  readonly unknown: number;
+  readonly points: number;
 }
+
+/** Weighs one candidate by every rule: {@link judgeCandidate} without the words, a hundred times as fast. */
+export function weigh(need: Need, candidate: Candidate): Weighed {
+  let misses = 0;
+  let unknown = 0;
+  for (const rule of HARD_RULES) {
+    const { verdict } = rule.judge(need, candidate);
+    if (verdict === "misses") misses += 1;
+    else if (verdict === "unknown") unknown += 1;
+  }
+  let points = 0;
+  if (misses === 0) {
+    points = UNKNOWN_POINTS * unknown;
+    for (const rule of SOFT_RULES) points += rule.judge(need, candidate)?.points ?? 0;
+  }
+  return { misses, unknown, points };
+}
+
+/**
+ * Ranks candidates: offers best first, the ruled out apart with their reasons, those with the fewest reasons first.
+ *
+ * Method: every candidate is weighed by every rule, and nothing is worded; the best of each list are then judged in words.
+ */
+export function match(need: Need, candidates: readonly Candidate[], shown: Shown = EVERYTHING): Matches {
+  const misses = new Uint8Array(candidates.length);
+  const points = new Float64Array(candidates.length);
+  const offers: number[] = [];
+  const ruledOut: number[] = [];
+  candidates.forEach((candidate, i) => {
+    const weighed = weigh(need, candidate);
+    misses[i] = weighed.misses;
+    points[i] = weighed.points;
+    (weighed.misses > 0 ? ruledOut : offers).push(i);
+  });
+  const at = (i: number) => candidates[i] as Candidate;
+  const byName = (a: number, b: number) => NAMES.compare(at(a).name, at(b).name);
+  const best = front(
+    offers,
+    points,
+    shown.offers,
+    (a, b) => (at(a).cost ?? 0) - (at(b).cost ?? 0) || byName(a, b),
+  );
+  const nearest = front(ruledOut, misses, shown.ruledOut, byName);
+  const judged = [...best, ...nearest].map((i) => judgeCandidate(need, at(i)));
+  return {
+    offers: judged.filter((one) => "points" in one),
+    ruledOut: judged.filter((one) => "because" in one),
+    offered: offers.length,
+    refused: ruledOut.length,
+  };
+}
+
+/** The first of a list in the order of a key, ties by another; only those are put in order that may be among them. */
+function front(
+  list: readonly number[],
+  key: Float64Array | Uint8Array,
+  most: number,
+  tie: (a: number, b: number) => number,
+): number[] {
+  if (list.length === 0 || most <= 0) return [];
+  const of = (i: number) => key[i] as number;
+  const last = Float64Array.from(list, of).sort()[Math.min(most, list.length) - 1] as number;
+  return list
+    .filter((i) => of(i) <= last)
+    .sort((a, b) => of(a) - of(b) || tie(a, b))
+    .slice(0, most);
+}
+
+const EVERYTHING: Shown = { offers: Number.POSITIVE_INFINITY, ruledOut: Number.POSITIVE_INFINITY };
+
+const NAMES = new Intl.Collator();

@@ -30,6 +30,11 @@ export function powerLeadFor(powerWatts: readonly number[], oldWatts: number): P
   };
 }
 
+/** Whether a motor has a power lead for that: just where {@link powerLeadFor} finds one. */
+export function reachesPower(powerWatts: readonly number[], oldWatts: number): boolean {
+  return powerWatts.some((watts) => watts >= oldWatts * (1 - SAME_SHARE));
+}
+
 /** Whether two powers are the same on a plate. */
 export function samePower(one: number, other: number): boolean {
   return Math.abs(one / other - 1) <= SAME_SHARE;

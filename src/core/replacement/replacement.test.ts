@@ -5,7 +5,7 @@ import { polesOf } from "../motor/plate/nominalSpeed";
 import { differences } from "./differences";
 import { densityRatio, powerTimes } from "./fanLaw";
 import { HARD_RULES } from "./hardRules";
-import { judgeCandidate, match, type Offer, type RuledOut } from "./match";
+import { judgeCandidate, match, type Offer, type RuledOut, weigh } from "./match";
 import { mountingSteps } from "./mounting";
 import type { Candidate, Need } from "./need";
 import { powerLeadFor } from "./powerLead";
@@ -392,6 +392,34 @@ describe("the ranking, on random plates", () => {
         },
       ),
       { numRuns: 300 },
+    );
+  });
+
+  it("weighs as it judges, and shows the front of the whole ranking", () => {
+    fc.assert(
+      fc.property(typed, fc.array(typed, { minLength: 1, maxLength: 8 }), fc.nat(4), (old, list, most) => {
+        const wanted: Need = { old: readPlate(old as TypedPlate).plate };
+        const candidates = list.map((one, i) => ({
+          id: String(i),
+          name: `motor ${list.length - i}`,
+          plate: readPlate(one as TypedPlate).plate,
+          count: i % 2,
+        }));
+        for (const candidate of candidates) {
+          const weighed = weigh(wanted, candidate);
+          const judged = judgeCandidate(wanted, candidate);
+          if ("because" in judged) expect(weighed.misses).toBe(judged.because.length);
+          else {
+            expect(weighed).toMatchObject({ misses: 0, unknown: judged.toCheck.length });
+            expect(weighed.points).toBeCloseTo(judged.points, 9);
+          }
+        }
+        const whole = match(wanted, candidates);
+        const shown = match(wanted, candidates, { offers: most, ruledOut: most });
+        expect(shown.offers).toEqual(whole.offers.slice(0, most));
+        expect(shown.ruledOut).toEqual(whole.ruledOut.slice(0, most));
+        expect([shown.offered, shown.refused]).toEqual([whole.offers.length, whole.ruledOut.length]);
+      }),
     );
   });
 

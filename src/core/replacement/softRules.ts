@@ -7,13 +7,14 @@ import type { Weight } from "../quantity/weight";
 import { densityRatio, powerTimes } from "./fanLaw";
 import type { Candidate, Need } from "./need";
 import { powerLeadFor, samePower } from "./powerLead";
+import type { Words } from "./words";
 
 /** What a soft rule says: points off the best, and why. */
 export interface SoftVerdict {
   /** 0 is as good as it gets; more is worse. */
   readonly points: number;
   readonly weight: Exclude<Weight, "stop">;
-  readonly says: string;
+  readonly says: Words;
 }
 
 /** A rule that ranks: null where it has nothing to say of this pair. */
@@ -23,8 +24,8 @@ export interface SoftRule {
   readonly judge: (need: Need, candidate: Candidate) => SoftVerdict | null;
 }
 
-const good = (says: string): SoftVerdict => ({ points: 0, weight: "good", says });
-const costs = (points: number, says: string): SoftVerdict => ({ points, weight: "again", says });
+const good = (says: Words): SoftVerdict => ({ points: 0, weight: "good", says });
+const costs = (points: number, says: Words): SoftVerdict => ({ points, weight: "again", says });
 
 const MOST_AMPS_SHARE = 1.15;
 
@@ -38,13 +39,18 @@ export const SOFT_RULES: readonly SoftRule[] = [
       if (oldWatts === undefined || !plate.powerWatts) return null;
       const lead = powerLeadFor(plate.powerWatts, oldWatts);
       if (!lead) return null;
-      const many = plate.powerWatts.length > 1 ? ` ${lead.says}` : "";
-      if (samePower(lead.watts, oldWatts)) return good(`${formatHp(lead.watts)} hp, the same power.${many}`);
+      const { powerWatts } = plate;
+      const many = () => (powerWatts.length > 1 ? ` ${lead.says}` : "");
+      if (samePower(lead.watts, oldWatts))
+        return good(() => `${formatHp(lead.watts)} hp, the same power.${many()}`);
       const steps = stepsAbove(lead.watts, oldWatts);
-      const words = `${formatHp(lead.watts)} hp for ${formatHp(oldWatts)}`;
+      const words = () => `${formatHp(lead.watts)} hp for ${formatHp(oldWatts)}`;
       return steps <= 1
-        ? costs(6, `${words}: the next standard size up, good.${many}`)
-        : costs(6 + 10 * (steps - 1), `${words}: ${steps} standard sizes up; it costs amps and body.${many}`);
+        ? costs(6, () => `${words()}: the next standard size up, good.${many()}`)
+        : costs(
+            6 + 10 * (steps - 1),
+            () => `${words()}: ${steps} standard sizes up; it costs amps and body.${many()}`,
+          );
     },
   },
   {
@@ -54,11 +60,11 @@ export const SOFT_RULES: readonly SoftRule[] = [
       const [was, is] = [ampsAt(old, supplyVolts), ampsAt(plate, supplyVolts ?? old.volts?.[0]?.high)];
       if (was === null || is === null) return null;
       const share = is / was;
-      const numbers = `${digits(is)} A for ${digits(was)} A, ${moreOrLess(share)} than the old motor`;
-      if (share <= MOST_AMPS_SHARE + 1e-9) return good(`${numbers}: fine.`);
+      const numbers = () => `${digits(is)} A for ${digits(was)} A, ${moreOrLess(share)} than the old motor`;
+      if (share <= MOST_AMPS_SHARE + 1e-9) return good(() => `${numbers()}: fine.`);
       return costs(
         10 + 20 * (share - MOST_AMPS_SHARE),
-        `${numbers}: check contactor, breaker and wire upstream.`,
+        () => `${numbers()}: check contactor, breaker and wire upstream.`,
       );
     },
   },
@@ -69,11 +75,11 @@ export const SOFT_RULES: readonly SoftRule[] = [
       if (old.rpm === undefined || plate.rpm === undefined || (plate.kind ?? "plain") === "retrofit")
         return null;
       const times = powerTimes(plate.rpm, old.rpm);
-      if (Math.abs(times - 1) < 0.01) return good(`${plate.rpm} rpm, the same speed.`);
-      const numbers = `${plate.rpm} rpm for ${old.rpm}: the blade asks for (${plate.rpm}/${old.rpm})³ = ${times.toFixed(2)} times the power`;
-      return costs(
-        times > 1 ? 40 * (times - 1) : 15 * (1 - times),
-        times > 1.05 ? `${numbers}.` : `${numbers}; a little ${times > 1 ? "more" : "less"} air.`,
+      if (Math.abs(times - 1) < 0.01) return good(() => `${plate.rpm} rpm, the same speed.`);
+      const numbers = () =>
+        `${plate.rpm} rpm for ${old.rpm}: the blade asks for (${plate.rpm}/${old.rpm})³ = ${times.toFixed(2)} times the power`;
+      return costs(times > 1 ? 40 * (times - 1) : 15 * (1 - times), () =>
+        times > 1.05 ? `${numbers()}.` : `${numbers()}; a little ${times > 1 ? "more" : "less"} air.`,
       );
     },
   },
@@ -83,15 +89,19 @@ export const SOFT_RULES: readonly SoftRule[] = [
     judge: ({ old, speedsInUse }, { plate }) => {
       const wanted = speedsInUse ?? old.speeds;
       if (wanted === undefined) return null;
-      if (plate.speeds === undefined)
-        return wanted > 1 ? costs(12, `How many speeds it has is not said; ${wanted} are in use.`) : null;
-      return plate.speeds >= wanted
+      const { speeds } = plate;
+      if (speeds === undefined)
+        return wanted > 1
+          ? costs(12, () => `How many speeds it has is not said; ${wanted} are in use.`)
+          : null;
+      return speeds >= wanted
         ? good(
-            `${count(plate.speeds, "speed")} for ${wanted} in use${plate.speeds > wanted ? "; the others capped, each on its own" : ""}.`,
+            () =>
+              `${count(speeds, "speed")} for ${wanted} in use${speeds > wanted ? "; the others capped, each on its own" : ""}.`,
           )
         : costs(
-            25 * (wanted - plate.speeds),
-            `${count(plate.speeds, "speed")} only, ${wanted} in use: two calls would share one.`,
+            25 * (wanted - speeds),
+            () => `${count(speeds, "speed")} only, ${wanted} in use: two calls would share one.`,
           );
     },
   },
@@ -99,11 +109,12 @@ export const SOFT_RULES: readonly SoftRule[] = [
     id: "service-factor",
     title: "Service factor not lower",
     judge: ({ old }, { plate }) => {
-      if (old.serviceFactor === undefined) return null;
+      const was = old.serviceFactor;
+      if (was === undefined) return null;
       const is = plate.serviceFactor ?? 1;
-      return is >= old.serviceFactor
-        ? good(`Service factor ${digits(is)}, not lower.`)
-        : costs(8, `Service factor ${digits(is)} against ${digits(old.serviceFactor)}: less to spare.`);
+      return is >= was
+        ? good(() => `Service factor ${digits(is)}, not lower.`)
+        : costs(8, () => `Service factor ${digits(is)} against ${digits(was)}: less to spare.`);
     },
   },
   {
@@ -119,10 +130,11 @@ export const SOFT_RULES: readonly SoftRule[] = [
       const [was, is] = [old.bodyLengthMm, plate.bodyLengthMm];
       if (was === undefined || is === undefined) return null;
       return is <= was + 3
-        ? good(`Body ${formatLength(is)} long, no longer than the old one.`)
+        ? good(() => `Body ${formatLength(is)} long, no longer than the old one.`)
         : costs(
             Math.min(12, (is - was) / 4),
-            `Body ${formatLength(is)} long, ${formatLength(is - was)} longer than the old one: check the room.`,
+            () =>
+              `Body ${formatLength(is)} long, ${formatLength(is - was)} longer than the old one: check the room.`,
           );
     },
   },
@@ -135,27 +147,26 @@ export const SOFT_RULES: readonly SoftRule[] = [
       if (is < was - 3)
         return costs(
           25,
-          `Shaft ${formatLength(is)} long, ${formatLength(was - is)} shorter than the old: see that the hub still reaches.`,
+          () =>
+            `Shaft ${formatLength(is)} long, ${formatLength(was - is)} shorter than the old: see that the hub still reaches.`,
         );
       return is > was + 3
-        ? costs(2, `Shaft ${formatLength(is)} long: cut to ${formatLength(was)} after a dry fit.`)
-        : good(`Shaft ${formatLength(is)} long, as the old one.`);
+        ? costs(2, () => `Shaft ${formatLength(is)} long: cut to ${formatLength(was)} after a dry fit.`)
+        : good(() => `Shaft ${formatLength(is)} long, as the old one.`);
     },
   },
   {
     id: "shaft-form",
     title: "The set screw has its flat, the key its keyway",
     judge: ({ old }, { plate }) => {
-      if (!old.shaftForm || !plate.shaftForm) return null;
-      const serves =
-        old.shaftForm === plate.shaftForm ||
-        old.shaftForm === "round" ||
-        (old.shaftForm === "flat" && plate.shaftForm === "two-flats");
+      const [was, is] = [old.shaftForm, plate.shaftForm];
+      if (!was || !is) return null;
+      const serves = was === is || was === "round" || (was === "flat" && is === "two-flats");
       return serves
-        ? good(`Shaft with ${SHAFT_FORMS[plate.shaftForm]}: the hub fits it.`)
+        ? good(() => `Shaft with ${SHAFT_FORMS[is]}: the hub fits it.`)
         : costs(
             10,
-            `Shaft with ${SHAFT_FORMS[plate.shaftForm]}, the old one with ${SHAFT_FORMS[old.shaftForm]}: see to the hub.`,
+            () => `Shaft with ${SHAFT_FORMS[is]}, the old one with ${SHAFT_FORMS[was]}: see to the hub.`,
           );
     },
   },
@@ -163,10 +174,10 @@ export const SOFT_RULES: readonly SoftRule[] = [
     id: "bearings",
     title: "Bearings alike",
     judge: ({ old }, { plate }) => {
-      if (!old.bearings || !plate.bearings) return null;
-      if (old.bearings === plate.bearings)
-        return good(`${capital(BEARINGS[plate.bearings])}, as the old one.`);
-      return plate.bearings === "ball"
+      const [was, is] = [old.bearings, plate.bearings];
+      if (!was || !is) return null;
+      if (was === is) return good(() => `${capital(BEARINGS[is])}, as the old one.`);
+      return is === "ball"
         ? costs(1, "Ball bearings for sleeve: they stand any position, and are heard a little.")
         : costs(8, "Sleeve bearings for ball: look at the position and the belt’s pull.");
     },
@@ -175,14 +186,13 @@ export const SOFT_RULES: readonly SoftRule[] = [
     id: "protector",
     title: "Protector alike",
     judge: ({ old }, { plate }) => {
-      if (!old.protector || !plate.protector) return null;
-      if (old.protector === plate.protector)
-        return good(`${capital(PROTECTORS[plate.protector])}, as the old one.`);
-      return costs(
-        plate.protector === "none" ? 30 : 10,
-        plate.protector === "auto"
+      const [was, is] = [old.protector, plate.protector];
+      if (!was || !is) return null;
+      if (was === is) return good(() => `${capital(PROTECTORS[is])}, as the old one.`);
+      return costs(is === "none" ? 30 : 10, () =>
+        is === "auto"
           ? "Its protector resets itself, the old one’s did not: not where a restart surprises a hand."
-          : `${capital(PROTECTORS[plate.protector])}; the old one had ${article(PROTECTORS[old.protector])}.`,
+          : `${capital(PROTECTORS[is])}; the old one had ${article(PROTECTORS[was])}.`,
       );
     },
   },
@@ -194,8 +204,10 @@ export const SOFT_RULES: readonly SoftRule[] = [
       if (place === undefined || place === "level") return null;
       if (plate.weepPlugs === undefined) return null;
       return plate.weepPlugs
-        ? good(`Drain holes: take the lowest plug out, leave the others in (${SHAFT_POSITIONS[place]}).`)
-        : costs(6, `No drain holes, and it sits ${SHAFT_POSITIONS[place]}: water must have a way out.`);
+        ? good(
+            () => `Drain holes: take the lowest plug out, leave the others in (${SHAFT_POSITIONS[place]}).`,
+          )
+        : costs(6, () => `No drain holes, and it sits ${SHAFT_POSITIONS[place]}: water must have a way out.`);
     },
   },
   {
@@ -205,19 +217,21 @@ export const SOFT_RULES: readonly SoftRule[] = [
       const [was, is] = [old.leadLengthMm, plate.leadLengthMm];
       if (was === undefined || is === undefined) return null;
       return is >= was - 25
-        ? good(`Leads ${formatLength(is)}, long enough.`)
-        : costs(4, `Leads ${formatLength(is)}, ${formatLength(was - is)} shorter.`);
+        ? good(() => `Leads ${formatLength(is)}, long enough.`)
+        : costs(4, () => `Leads ${formatLength(is)}, ${formatLength(was - is)} shorter.`);
     },
   },
   {
     id: "altitude",
     title: "Thin air loads less and cools less",
     judge: ({ old }) => {
-      if (old.altitudeM === undefined || old.altitudeM <= 1000) return null;
-      const ratio = densityRatio(old.altitudeM);
+      const { altitudeM } = old;
+      if (altitudeM === undefined || altitudeM <= 1000) return null;
+      const ratio = densityRatio(altitudeM);
       return costs(
         0,
-        `At ${Math.round(old.altitudeM)} m the air is ${Math.round(100 * ratio)} % as dense: the fan asks ${Math.round(100 * ratio)} % of the power, and the motor is cooled that much less.`,
+        () =>
+          `At ${Math.round(altitudeM)} m the air is ${Math.round(100 * ratio)} % as dense: the fan asks ${Math.round(100 * ratio)} % of the power, and the motor is cooled that much less.`,
       );
     },
   },
@@ -227,14 +241,18 @@ export const SOFT_RULES: readonly SoftRule[] = [
     judge: ({ old }, { plate }) => {
       const [was, is] = [old.runCapacitor, plate.runCapacitor];
       if (!is) return null;
-      const volts = is.volts === undefined ? "" : ` at ${is.volts} V`;
+      const volts = () => (is.volts === undefined ? "" : ` at ${is.volts} V`);
       if (!was)
-        return costs(1, `Run capacitor ${digits(is.microfarads)} µF${volts}: as this motor’s plate says.`);
+        return costs(
+          1,
+          () => `Run capacitor ${digits(is.microfarads)} µF${volts()}: as this motor’s plate says.`,
+        );
       return Math.abs(was.microfarads / is.microfarads - 1) <= 0.06
-        ? good(`Run capacitor ${digits(is.microfarads)} µF, the same value as the old one’s.`)
+        ? good(() => `Run capacitor ${digits(is.microfarads)} µF, the same value as the old one’s.`)
         : costs(
             2,
-            `Run capacitor ${digits(is.microfarads)} µF${volts} instead of ${digits(was.microfarads)}: change it with the motor.`,
+            () =>
+              `Run capacitor ${digits(is.microfarads)} µF${volts()} instead of ${digits(was.microfarads)}: change it with the motor.`,
           );
     },
   },
@@ -242,7 +260,7 @@ export const SOFT_RULES: readonly SoftRule[] = [
     id: "stock",
     title: "Truck stock first, then order",
     judge: (_, { count: on }) =>
-      on > 0 ? good(`${on} on the truck.`) : costs(15, "Not on the truck: to be ordered."),
+      on > 0 ? good(() => `${on} on the truck.`) : costs(15, "Not on the truck: to be ordered."),
   },
 ];
 
@@ -273,10 +291,10 @@ function sameLength(
 ): SoftVerdict | null {
   if (was === undefined || is === undefined) return null;
   return Math.abs(was - is) <= slackMm
-    ? good(`${what} ${formatLength(is)} ${how}, as the old one.`)
+    ? good(() => `${what} ${formatLength(is)} ${how}, as the old one.`)
     : costs(
         points,
-        `${what} ${formatLength(is)} ${how}, the old one ${formatLength(was)}: see to the mount.`,
+        () => `${what} ${formatLength(is)} ${how}, the old one ${formatLength(was)}: see to the mount.`,
       );
 }
 

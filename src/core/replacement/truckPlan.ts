@@ -1,9 +1,9 @@
 import type { RunNeed } from "../capacitor/combinations";
 import { isWithin } from "../capacitor/runPlan";
 import type { ShelfCapacitor } from "../capacitor/shelf";
-import { judgeCandidate } from "./match";
+import { weigh } from "./match";
 import type { Candidate, Need } from "./need";
-import { samePower } from "./powerLead";
+import { powerLeadFor, samePower } from "./powerLead";
 import { type CoverProgress, type CoverSet, setCover } from "./setCover";
 import { stepsAbove } from "./softRules";
 
@@ -119,11 +119,13 @@ export function* planTruck(
 function serves(part: TruckPart, { motor, capacitor }: PastNeed): boolean {
   if (part.kind === "motor") {
     if (!motor) return false;
-    const judged = judgeCandidate(motor, part.candidate);
-    if ("because" in judged || judged.toCheck.length > MOST_TO_CHECK) return false;
+    const { misses, unknown } = weigh(motor, part.candidate);
+    if (misses > 0 || unknown > MOST_TO_CHECK) return false;
     const oldWatts = motor.old.powerWatts && Math.max(...motor.old.powerWatts);
-    if (oldWatts === undefined || !judged.powerLead) return true;
-    const { watts } = judged.powerLead;
+    const { powerWatts } = part.candidate.plate;
+    const lead = oldWatts !== undefined && powerWatts ? powerLeadFor(powerWatts, oldWatts) : null;
+    if (oldWatts === undefined || !lead) return true;
+    const { watts } = lead;
     return samePower(watts, oldWatts) || stepsAbove(watts, oldWatts) <= MOST_SIZES_UP;
   }
   if (!capacitor) return false;
