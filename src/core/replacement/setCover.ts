@@ -57,7 +57,9 @@ export function* setCover(
   const covered = new Uint16Array(elementCount);
   let coveredCount = 0;
   const chosen: number[] = [];
-  const excluded = new Uint8Array(masks.length);
+  /** Sets that are taken or left out for now. */
+  const fixed = new Uint8Array(masks.length);
+  const bounds = new NodeBounds(masks, costs, multipliers.u);
   /** Depth-first by an explicit stack: each frame first takes its set, then leaves it out. */
   const stack: { set: number; phase: 0 | 1 | 2 }[] = [];
   const take = (set: number, sign: 1 | -1) => {
@@ -77,26 +79,8 @@ export function* setCover(
       }
       return null;
     }
-    const free = masks.flatMap((_, s) => (excluded[s] === 0 && !chosen.includes(s) ? [s] : []));
-    const adds = free.map((s) => added(masks[s] as Uint16Array, covered));
-    const need = wanted - coveredCount;
-    const bound =
-      cost +
-      Math.max(
-        knapsackBound(free, adds, costs, need),
-        lagrangian(free, masks, costs, multipliers.u, covered, need),
-      );
-    if (bound >= bestCost - SLACK) return null;
-    let pick = -1;
-    let promise = 0;
-    free.forEach((s, i) => {
-      const worth = (adds[i] as number) / Math.max(SLACK, costs[s] as number);
-      if ((adds[i] as number) > 0 && worth > promise) {
-        promise = worth;
-        pick = s;
-      }
-    });
-    return pick < 0 ? null : pick;
+    const { bound, pick } = bounds.at(fixed, covered, wanted - coveredCount);
+    return cost + bound >= bestCost - SLACK || pick < 0 ? null : pick;
   };
 
   const first = branch();
@@ -104,18 +88,18 @@ export function* setCover(
   while (stack.length > 0) {
     const frame = stack.at(-1) as { set: number; phase: 0 | 1 | 2 };
     if (frame.phase === 2) {
-      excluded[frame.set] = 0;
+      fixed[frame.set] = 0;
       stack.pop();
       continue;
     }
     if (frame.phase === 0) {
       take(frame.set, 1);
       chosen.push(frame.set);
+      fixed[frame.set] = 1;
       frame.phase = 1;
     } else {
       take(frame.set, -1);
       chosen.pop();
-      excluded[frame.set] = 1;
       frame.phase = 2;
     }
     nodes += 1;
@@ -229,51 +213,100 @@ function greedy(
   return taken;
 }
 
-/** What must at least be paid when every set adds all it could, overlaps forgotten: the fractional knapsack. */
-function knapsackBound(
-  free: readonly number[],
-  adds: readonly number[],
-  costs: readonly number[],
-  need: number,
-): number {
-  const order = free
-    .map((s, i) => ({ cost: costs[s] as number, adds: adds[i] as number }))
-    .filter((one) => one.adds > 0)
-    .sort((a, b) => a.cost / a.adds - b.cost / b.adds);
-  let left = need;
-  let cost = 0;
-  for (const one of order) {
-    if (left <= 0) return cost;
-    const share = Math.min(1, left / one.adds);
-    cost += share * one.cost;
-    left -= one.adds;
-  }
-  return left > 0 ? Number.POSITIVE_INFINITY : cost;
-}
-
 /**
- * Lagrangian bound: with multipliers u ≥ 0 on "an element counts only if a set holds it", the cost is at least
+ * What is still to be paid at least at a node of the search, and the set that promises most there. It holds its scratch: a
+ * search asks a hundred thousand times.
+ *
+ * Two bounds, the better one counts. The fractional knapsack: every set adds all it could, overlaps forgotten. And the
+ * Lagrangian: with multipliers u ≥ 0 on "an element counts only if a set holds it", the cost is at least
  * Σ min(0, c − Σu) over free sets plus the `need` smallest u of what is uncovered.
  */
-function lagrangian(
-  free: readonly number[],
-  masks: readonly Uint16Array[],
-  costs: readonly number[],
-  u: Float64Array,
-  covered: Uint16Array,
-  need: number,
-): number {
-  let bound = 0;
-  for (const s of free) {
-    let reduced = costs[s] as number;
-    for (const e of masks[s] as Uint16Array) if (covered[e] === 0) reduced -= u[e] as number;
-    if (reduced < 0) bound += reduced;
+class NodeBounds {
+  private readonly adds: Int32Array;
+  /** Cost for each element that a set adds; infinite where it adds none or is fixed. */
+  private readonly ratio: Float64Array;
+  /** Sets by that ratio. From node to node it hardly changes, so insertion puts it right in a pass. */
+  private readonly order: Int32Array;
+  /** Elements by their multiplier, the smallest first. */
+  private readonly cheapest: Uint16Array;
+
+  constructor(
+    private readonly masks: readonly Uint16Array[],
+    private readonly costs: readonly number[],
+    private readonly u: Float64Array,
+  ) {
+    this.adds = new Int32Array(masks.length);
+    this.ratio = new Float64Array(masks.length);
+    this.order = Int32Array.from(masks.keys());
+    this.cheapest = Uint16Array.from(u.keys()).sort((a, b) => (u[a] as number) - (u[b] as number));
   }
-  const open: number[] = [];
-  for (let e = 0; e < u.length; e++) if (covered[e] === 0) open.push(u[e] as number);
-  open.sort((a, b) => a - b);
-  for (let i = 0; i < need && i < open.length; i++) bound += open[i] as number;
-  return bound;
+
+  at(fixed: Uint8Array, covered: Uint16Array, need: number): { bound: number; pick: number } {
+    const { masks, costs, u, adds, ratio } = this;
+    let lagrangian = 0;
+    let pick = -1;
+    let promise = 0;
+    for (let s = 0; s < masks.length; s++) {
+      ratio[s] = Number.POSITIVE_INFINITY;
+      if (fixed[s] === 1) continue;
+      const mask = masks[s] as Uint16Array;
+      const cost = costs[s] as number;
+      let reduced = cost;
+      let count = 0;
+      for (let i = 0; i < mask.length; i++) {
+        const e = mask[i] as number;
+        if (covered[e] !== 0) continue;
+        count += 1;
+        reduced -= u[e] as number;
+      }
+      if (reduced < 0) lagrangian += reduced;
+      if (count === 0) continue;
+      adds[s] = count;
+      ratio[s] = cost / count;
+      const worth = count / Math.max(SLACK, cost);
+      if (worth > promise) {
+        promise = worth;
+        pick = s;
+      }
+    }
+    lagrangian += smallest(this.cheapest, u, covered, need);
+    return { bound: Math.max(this.knapsack(need), lagrangian), pick };
+  }
+
+  private knapsack(need: number): number {
+    const { order, ratio, adds, costs } = this;
+    for (let i = 1; i < order.length; i++) {
+      const set = order[i] as number;
+      const own = ratio[set] as number;
+      let at = i;
+      for (; at > 0 && (ratio[order[at - 1] as number] as number) > own; at--)
+        order[at] = order[at - 1] as number;
+      order[at] = set;
+    }
+    let left = need;
+    let cost = 0;
+    for (let i = 0; i < order.length && left > 0; i++) {
+      const set = order[i] as number;
+      if (ratio[set] === Number.POSITIVE_INFINITY) break;
+      const most = adds[set] as number;
+      cost += Math.min(1, left / most) * (costs[set] as number);
+      left -= most;
+    }
+    return left > 0 ? Number.POSITIVE_INFINITY : cost;
+  }
+}
+
+/** The sum of the smallest multipliers of so many elements that are not covered. */
+function smallest(cheapest: Uint16Array, u: Float64Array, covered: Uint16Array | null, need: number): number {
+  let sum = 0;
+  let left = need;
+  for (let i = 0; i < cheapest.length && left > 0; i++) {
+    const e = cheapest[i] as number;
+    if (covered !== null && covered[e] !== 0) continue;
+    sum += u[e] as number;
+    left -= 1;
+  }
+  return sum;
 }
 
 /** Multipliers that make the root's bound high: subgradient ascent with a step that shrinks towards the known cost. */
@@ -284,42 +317,58 @@ function ascend(
   wanted: number,
   upper: number,
 ): { u: Float64Array; bound: number } {
-  const none = new Uint16Array(elementCount);
-  const all = masks.map((_, s) => s);
-  let u = new Float64Array(elementCount);
+  const cheapest = Uint16Array.from({ length: elementCount }, (_, e) => e);
+  /** The Lagrangian with nothing covered, and its slope. */
+  const weighed = (u: Float64Array): Ascent => {
+    cheapest.sort((a, b) => (u[a] as number) - (u[b] as number) || a - b);
+    const slope = new Float64Array(elementCount);
+    for (let i = 0; i < wanted; i++) slope[cheapest[i] as number] = 1;
+    let bound = 0;
+    for (let s = 0; s < masks.length; s++) {
+      const mask = masks[s] as Uint16Array;
+      let reduced = costs[s] as number;
+      for (let i = 0; i < mask.length; i++) reduced -= u[mask[i] as number] as number;
+      if (reduced >= 0) continue;
+      bound += reduced;
+      for (let i = 0; i < mask.length; i++) {
+        const e = mask[i] as number;
+        slope[e] = (slope[e] as number) - 1;
+      }
+    }
+    return { u, slope, bound: bound + smallest(cheapest, u, null, wanted) };
+  };
+  const begin = new Float64Array(elementCount);
   masks.forEach((mask, s) => {
     for (const e of mask) {
       const share = (costs[s] as number) / mask.length;
-      u[e] = u[e] === 0 ? share : Math.min(u[e] as number, share);
+      begin[e] = begin[e] === 0 ? share : Math.min(begin[e] as number, share);
     }
   });
-  let best = { u: u.slice(), bound: lagrangian(all, masks, costs, u, none, wanted) };
+  let best = weighed(begin);
+  let here = best;
   let scale = 1.5;
   let idle = 0;
   for (let step = 0; step < MULTIPLIER_STEPS; step++) {
-    const slope = new Float64Array(elementCount);
-    const order = [...u.keys()].sort((a, b) => (u[a] as number) - (u[b] as number));
-    for (let i = 0; i < wanted; i++) slope[order[i] as number] = 1;
-    masks.forEach((mask, s) => {
-      let reduced = costs[s] as number;
-      for (const e of mask) reduced -= u[e] as number;
-      if (reduced >= 0) return;
-      for (const e of mask) slope[e] = (slope[e] as number) - 1;
-    });
+    const { u, slope, bound } = here;
     const norm = slope.reduce((sum, g) => sum + g * g, 0);
     if (norm === 0) break;
-    const bound = lagrangian(all, masks, costs, u, none, wanted);
     const length = (scale * Math.max(SLACK, upper - bound)) / norm;
-    u = u.map((value, e) => Math.max(0, value + length * (slope[e] as number)));
-    const now = lagrangian(all, masks, costs, u, none, wanted);
-    if (now > best.bound) {
-      best = { u: u.slice(), bound: now };
+    here = weighed(u.map((value, e) => Math.max(0, value + length * (slope[e] as number))));
+    if (here.bound > best.bound) {
+      best = here;
       idle = 0;
     } else if (++idle > 15) {
       scale /= 2;
       idle = 0;
-      u = best.u.slice();
+      here = best;
     }
   }
   return best;
+}
+
+/** A point of the ascent. */
+interface Ascent {
+  readonly u: Float64Array;
+  readonly slope: Float64Array;
+  readonly bound: number;
 }
