@@ -64,10 +64,11 @@ export function answered(
   const condemned = openFindings(context);
   const doubted = condemned.some(({ severity }) => severity === "fault") ? behindBreak(context) : null;
   const opens = doubted ? [] : condemned;
+  const twins = decided || (!deciding && best.confidence >= LIKELY) ? twinFindings(context) : [];
   const findings = [
     ...earlier,
     ...opens,
-    ...(decided || (!deciding && best.confidence >= LIKELY) ? twinFindings(context) : []),
+    ...twins,
     ...(decided ? colourFindings(context) : []),
     ...(confidence >= WORTH_HOLDING ? observedFindings(context) : []),
     ...(!decided && !deciding && opens.length === 0 ? rangeFindings(context) : []),
@@ -84,7 +85,10 @@ export function answered(
     ? againProbe(slips[0], sheet)
     : opens.length > 0
       ? cooledProbe(context)
-      : (doubted?.probe ?? deciding ?? checking ?? againFor(again, context));
+      : (doubted?.probe ??
+        deciding ??
+        checking ??
+        againFor(again, context, again && twins.includes(again) ? OFF_ITS_TWINS : SUMS_OPEN));
   const sure = roleConfidences(answers).map((p) => p * trust);
   const bonded = bondedLeads(hypothesis).map((group) => idsOf(context, group));
   const ids = sheet.leads.map((lead) => lead.id);
@@ -289,14 +293,21 @@ function againProbe(slip: Slip, sheet: ReadingSheet): NextProbe {
   return { kind: "pair", between, because: "The other readings speak against this one. Read it again." };
 }
 
+const OFF_ITS_TWINS = "It is far off its twins. Read it again.";
+const SUMS_OPEN = "The sums do not close along the winding, and this is the longest of it. Read it again.";
+
 /** The pair that a finding speaks against; null where it was read twice alike, so that once more tells nothing. */
-function againFor(finding: Finding | undefined, { evidence, sheet }: FindingContext): NextProbe | null {
+function againFor(
+  finding: Finding | undefined,
+  { evidence, sheet }: FindingContext,
+  because: string,
+): NextProbe | null {
   const [a, b] = finding?.leads ?? [];
   if (a === undefined || b === undefined) return null;
   const place = (id: string) => sheet.leads.findIndex((lead) => lead.id === id);
   const read = pairOf(evidence, place(a), place(b));
   if (read && isConfirmed(read)) return null;
-  return { kind: "pair", between: [a, b], because: "It is far off its twins. Read it again." };
+  return { kind: "pair", between: [a, b], because };
 }
 
 function againFirst(evidence: Evidence, ids: readonly string[]): NextProbe | null {
