@@ -18,7 +18,7 @@ import { answered, behindElectronics, unexplained, untouched } from "./report";
 import { SETTLED } from "./settled";
 import { type ReadingSheet, readingSheet } from "./sheet";
 import { findSlips } from "./slips";
-import { StepBudget } from "./stepBudget";
+import { WorkBudget } from "./workBudget";
 
 /**
  * What a sheet of readings says about a motor, in the form of `odd-lead/identification@1`.
@@ -46,8 +46,8 @@ function identifySheet(sheet: ReadingSheet): Identification {
   return weighed(sheet, shown, names, noted);
 }
 
-/** Steps that the searches for probes that were not zeroed and for slips may take, over all of them. */
-const MOST_MORE_STEPS = 200_000;
+/** Work that the searches for probes that were not zeroed and for slips may take, over all of them. */
+const MOST_MORE_WORK = 700_000;
 
 /** Of two readings of one pair that do not agree the later one is the likelier, and no more. */
 const LATEST_IS_RIGHT = 0.7;
@@ -60,7 +60,7 @@ function weighed(
   noted: readonly Finding[],
 ): Identification {
   const asShown = hypotheses(shown, sheet);
-  const budget = new StepBudget(MOST_MORE_STEPS);
+  const budget = new WorkBudget(MOST_MORE_WORK);
   const offset = sheet.meter.probeOhms === 0 ? probeOffset(shown, sheet, asShown, budget) : null;
   const evidence = offset?.evidence ?? shown;
   const asRead = offset?.standing ?? asShown;
@@ -76,7 +76,11 @@ function weighed(
   const [best] = context.answers;
   const latest = best && unsettledPairs(best, trusted).length > 0 ? LATEST_IS_RIGHT : 1;
   const trust = (slips[0]?.probability ?? 1 - search.probability) * (1 - outsideShare(standing)) * latest;
-  return answered(context, evidence, findings, { slips, trust, complete: !standing.truncated });
+  return answered(context, evidence, findings, {
+    slips,
+    trust,
+    complete: !standing.truncated && search.complete,
+  });
 }
 
 /** A reading that the best explanation misses by more than this, in standard deviations, is not explained. */

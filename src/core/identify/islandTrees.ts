@@ -19,10 +19,12 @@ export interface IslandTree {
   readonly branched: boolean;
 }
 
-/** The trees that the readings of an island allow, and whether others were left out for their number. */
+/** The trees that the readings of an island allow, whether others were left out for their number, and what it took. */
 export interface IslandTrees {
   readonly trees: readonly IslandTree[];
   readonly cut: boolean;
+  /** Over all fits of a tree the square of its edges. */
+  readonly work: number;
 }
 
 /** A tree that explains the readings this much worse than the best one, in nats, is dropped. */
@@ -65,6 +67,7 @@ export function islandTrees(leads: readonly number[], evidence: Evidence): Islan
   const most = LARGE_GROUP.includes(leads.length) ? MOST_TREES_OF_LARGE_GROUPS : MOST_TREES;
   let states: Tree[] = [firstTree(leads[0] as number)];
   let cut = false;
+  let work = 0;
   for (let k = 1; k < leads.length; k++) {
     const lead = leads[k] as number;
     const here = new Set(leads.slice(0, k + 1));
@@ -82,6 +85,7 @@ export function islandTrees(leads: readonly number[], evidence: Evidence): Islan
     };
     for (const state of states) {
       eachExtension(state, lead, (tree) => {
+        work += tree.edges ** 2;
         tree.cost = fit.nats(tree, rows, best + HOPELESS_NATS - tree.oddity) + tree.oddity;
         for (let e = 0; e < tree.edges; e++) if ((fit.ohms[e] as number) < shortOhms) tree.cost += SHORT_NATS;
         if (tree.cost > best + HOPELESS_NATS || fit.vanishes(leastOhms)) return;
@@ -98,7 +102,7 @@ export function islandTrees(leads: readonly number[], evidence: Evidence): Islan
     cut ||= leftOut <= best + HOPELESS_NATS;
     states = grown.filter((tree) => tree.cost <= best + HOPELESS_NATS);
   }
-  return { trees: states.map(asIslandTree), cut };
+  return { trees: states.map(asIslandTree), cut, work };
 }
 
 /** A tree under construction. Edges are bits; `path` holds the edges between any two vertices. */

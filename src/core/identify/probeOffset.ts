@@ -10,7 +10,7 @@ import {
   pathBetween,
   type Scope,
 } from "./hypotheses";
-import type { StepBudget } from "./stepBudget";
+import type { WorkBudget } from "./workBudget";
 
 /** Probes that were not zeroed: what they add to every reading, and what stands once that is taken off. */
 export interface ProbeOffset {
@@ -53,18 +53,16 @@ export function probeOffset(
   evidence: Evidence,
   told: Told,
   asRead: Hypotheses,
-  budget: StepBudget,
+  budget: WorkBudget,
 ): ProbeOffset | null {
   if (evidence.pairs.length < 3) return null;
   const asItIs = logSum(asRead.all.map((h) => h.logWeight));
-  const least = Math.min(
-    ...evidence.pairs.flatMap(({ ohms, sigmaOhms }) => (ohms === null ? [] : [ohms + 3 * sigmaOhms])),
-  );
-  const row = OFFSETS_OHMS.filter((ohms) => ohms <= least);
+  const most = mostOffset(evidence);
+  const row = OFFSETS_OHMS.filter((ohms) => ohms <= most);
   const weighed = new Map<number, Weighed>();
   for (const start of startsOf(row, evidence, asRead)) {
     let ohms: number | null = start;
-    while (ohms !== null && !weighed.has(ohms)) {
+    while (ohms !== null && !weighed.has(ohms) && !budget.spent) {
       const here = weigh(ohms, evidence, told, budget.share(SEARCHES_EXPECTED));
       budget.pay(here.standing);
       weighed.set(ohms, here);
@@ -74,6 +72,36 @@ export function probeOffset(
   let best: Weighed | null = null;
   for (const one of weighed.values()) if (!best || one.log > best.log) best = one;
   return best && best.log > asItIs + CLEARLY_NATS ? best : null;
+}
+
+/** What no offset exceeds is believed to so many standard deviations. */
+const BELIEVED_SIGMAS = 3;
+
+/**
+ * The largest offset that the readings leave room for. No reading is shorter than it; and of three leads read all round two
+ * parts together are longer than their whole by the offset and twice what branches off between them, never by less. Three
+ * readings of which the whole is longer than its parts are a slip, and bound nothing.
+ */
+function mostOffset({ pairs, leadCount }: Evidence): number {
+  const at: (PairEvidence | undefined)[] = [];
+  let most = Number.POSITIVE_INFINITY;
+  for (const pair of pairs) {
+    if (pair.ohms === null) continue;
+    at[pair.a * leadCount + pair.b] = pair;
+    most = Math.min(most, pair.ohms + BELIEVED_SIGMAS * pair.sigmaOhms);
+  }
+  for (const one of pairs) {
+    if (one.ohms === null) continue;
+    for (let c = one.b + 1; c < leadCount; c++) {
+      const [other, third] = [at[one.a * leadCount + c], at[one.b * leadCount + c]];
+      if (other?.ohms == null || third?.ohms == null) continue;
+      const sum = one.ohms + other.ohms + third.ohms;
+      const over = sum - 2 * Math.max(one.ohms, other.ohms, third.ohms);
+      const slack = BELIEVED_SIGMAS * Math.hypot(one.sigmaOhms, other.sigmaOhms, third.sigmaOhms);
+      if (over > -slack) most = Math.min(most, over + slack);
+    }
+  }
+  return most;
 }
 
 interface Weighed extends ProbeOffset {

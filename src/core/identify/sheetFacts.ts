@@ -9,6 +9,8 @@ export interface Facts {
    * asked for: a sheet that no build of a family has the groups for is refuted without them.
    */
   readonly islands: readonly IslandTrees[];
+  /** What was done for them so far: see {@link IslandTrees}. */
+  readonly treeWork: number;
   /** Leads of the largest island, and of all islands. */
   readonly largestIsland: number;
   readonly placed: number;
@@ -37,6 +39,9 @@ export function factsOf(evidence: Evidence): Facts {
     get islands() {
       trees ??= islands.map((leads) => islandTrees(leads, evidence));
       return trees;
+    },
+    get treeWork() {
+      return (trees ?? []).reduce((sum, { work }) => sum + work, 0);
     },
     largestIsland: islands[0]?.length ?? 0,
     placed: placed.length,

@@ -9,7 +9,7 @@ import {
 import { logErrorDensity } from "./fit";
 import type { Told } from "./hints";
 import { type Hypotheses, type Hypothesis, hypotheses, LIKELIEST_WHOLE, logSum } from "./hypotheses";
-import type { StepBudget } from "./stepBudget";
+import type { WorkBudget } from "./workBudget";
 
 /** A reading that the others speak against, and what stands without it. */
 export interface Slip {
@@ -35,9 +35,11 @@ export interface SlipSearch {
   readonly probability: number;
   /** The suspects, likeliest first. */
   readonly slips: readonly Slip[];
+  /** False where the call's work was spent before every suspect was tried. */
+  readonly complete: boolean;
 }
 
-const NO_SUSPICION: SlipSearch = { probability: 0, slips: [] };
+const NO_SUSPICION: SlipSearch = { probability: 0, slips: [], complete: true };
 
 /**
  * Looks for one wrong reading: each pair is left out in turn, and the whole is weighed against taking all readings as
@@ -48,7 +50,7 @@ export function findSlips(
   evidence: Evidence,
   told: Told,
   asRead: Hypotheses,
-  budget: StepBudget,
+  budget: WorkBudget,
 ): SlipSearch {
   const best = asRead.all[0];
   const unusual = best?.placement.template.variant.unusual ?? false;
@@ -60,23 +62,23 @@ export function findSlips(
   const suspected = (unusual || untold ? evidence.pairs : suspects(evidence, best)).filter(
     (pair) => !isConfirmed(pair),
   );
-  const trials = suspected.map((pair, i) => {
+  const trials: { readonly pair: PairEvidence; readonly rest: Hypotheses; readonly log: number }[] = [];
+  for (const [i, pair] of suspected.entries()) {
+    if (budget.spent) break;
     const rest = hypotheses(without(evidence, pair), told, budget.share(suspected.length - i));
     budget.pay(rest);
-    return {
-      pair,
-      rest,
-      log: logSum(rest.all.map((h) => h.logWeight)) + Math.log(SLIP_SHARE) + logSlipDensity(pair),
-    };
-  });
+    const log = logSum(rest.all.map((h) => h.logWeight)) + Math.log(SLIP_SHARE) + logSlipDensity(pair);
+    trials.push({ pair, rest, log });
+  }
+  const complete = trials.length === suspected.length;
   const asSlip = logSum(trials.map((t) => t.log));
-  if (!Number.isFinite(asSlip)) return NO_SUSPICION;
+  if (!Number.isFinite(asSlip)) return { ...NO_SUSPICION, complete };
   const asTrue = logSum(asRead.all.map((h) => h.logWeight));
   const slips = trials
     .map(({ pair, rest, log }) => ({ pair, probability: Math.exp(log - asSlip), without: rest }))
     .filter((slip) => slip.probability > 0.001)
     .sort((a, b) => b.probability - a.probability);
-  return { probability: 1 / (1 + Math.exp(asTrue - asSlip)), slips };
+  return { probability: 1 / (1 + Math.exp(asTrue - asSlip)), slips, complete };
 }
 
 /** Wider than any reading of a winding, in ohms: its value says nothing. */
@@ -121,11 +123,16 @@ export function slipBehindBreak(
   return worst && { pair: worst, probability: 1 / (1 + Math.exp(all - most)) };
 }
 
-/** The readings that least squares has to bend; all of them where nothing fits at all. */
+/** The readings that least squares has to bend, the most bent first; all of them where nothing fits at all. */
 function suspects(evidence: Evidence, best: Hypothesis | undefined): readonly PairEvidence[] {
   if (!best) return evidence.pairs;
   const read = evidence.pairs.filter((pair) => pair.ohms !== null);
-  const bent = read.filter((_, row) => Math.abs(best.fit.residualSigmas[row] ?? 0) > BENT_SIGMAS);
+  const bend = (row: number) => Math.abs(best.fit.residualSigmas[row] ?? 0);
+  const bent = read
+    .map((pair, row) => ({ pair, bend: bend(row) }))
+    .filter((one) => one.bend > BENT_SIGMAS)
+    .sort((a, b) => b.bend - a.bend)
+    .map(({ pair }) => pair);
   return [...bent, ...evidence.pairs.filter((pair) => pair.ohms === null)];
 }
 
