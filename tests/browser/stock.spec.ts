@@ -171,6 +171,32 @@ test("a CSV is mapped, checked row by row, and imported all at once; it exports 
   expect(after).toEqual(before);
 });
 
+test("a long stock is scrolled to its end, and only what is on the screen is drawn", async ({ page }) => {
+  const code = tag();
+  const number = (i: number) => String(i).padStart(3, "0");
+  const rows = Array.from({ length: 420 }, (_, i) => `Zander ${number(i)} ${code},3/4,2850,460,3,50`);
+  await importFile(page, "long.csv", ["name,power,speed,volts,phase,hertz", ...rows].join("\n"));
+  await panel(page).getByRole("button", { name: "Check the rows" }).click();
+  await panel(page).getByRole("button", { name: "Import 420 rows" }).click();
+  await expect(panel(page)).toContainText("420 added");
+  await page.goto("/stock");
+  await page.getByLabel("Find").fill(code);
+  await expect(page.getByText("420 lines found.")).toBeVisible();
+  const table = page.getByRole("table", { name: "Stock" });
+  await expect(table).toHaveAttribute("aria-rowcount", "421");
+  await expect(table.getByRole("button", { name: `Zander 000 ${code}` })).toBeVisible();
+  expect(await table.getByRole("row").count()).toBeLessThan(100);
+  await expect(async () => {
+    await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
+    await expect(table.getByRole("button", { name: `Zander 419 ${code}` })).toBeInViewport({ timeout: 500 });
+  }).toPass();
+  expect(await table.getByRole("row").count()).toBeLessThan(100);
+  await expect(table.getByRole("button", { name: `Zander 000 ${code}` })).toHaveCount(0);
+  await page.getByLabel("Find").fill(`${number(7)} ${code}`);
+  await expect(page.getByText("1 line found.")).toBeVisible();
+  await expect(table.getByRole("button", { name: `Zander 007 ${code}` })).toBeVisible();
+});
+
 for (const [what, name, body, words] of [
   ["a spreadsheet itself", "stock.xlsx", Buffer.from([0x50, 0x4b, 3, 4, 0, 0, 0, 8]), "no text file"],
   ["an empty file", "empty.csv", "", "The file is empty."],

@@ -1,10 +1,8 @@
-import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { keepPreviousData, useQuery } from "@tanstack/react-query";
-import { TOUCH } from "../theme/theme";
 import { StockTable } from "./StockTable";
-import { fetchStock, STOCK_PAGE, type StockAsked } from "./stockClient";
+import type { StockAsked } from "./stockClient";
 import type { SeenLine } from "./useStockForm";
+import { useStockPages } from "./useStockPages";
 
 interface Props {
   readonly asked: StockAsked;
@@ -12,25 +10,16 @@ interface Props {
   readonly onOpen: (line: SeenLine) => void;
 }
 
-/** Lines shown at the most: more are found by what they are called. */
-const MOST_SHOWN = 200;
-
-/** The lines of the stock that are asked for, page by page. */
+/** The lines of the stock that are asked for, however many: those on the screen are fetched and drawn. */
 export function StockList({ asked, onAsk, onOpen }: Props) {
-  const list = useQuery({
-    queryKey: ["stock", asked],
-    queryFn: ({ signal }) => fetchStock(asked, signal),
-    placeholderData: keepPreviousData,
-    retry: 1,
-  });
-  if (list.isError)
+  const { total, failed, lineAt, onSeen } = useStockPages(asked);
+  if (failed)
     return (
       <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
         The stock cannot be had from the server just now.
       </Typography>
     );
-  if (list.isPending) return <Typography role="status">Fetching the stock …</Typography>;
-  const { lines, total } = list.data;
+  if (total === null) return <Typography role="status">Fetching the stock …</Typography>;
   const narrowed = Boolean(asked.search || asked.kind || asked.only);
   return (
     <>
@@ -44,23 +33,15 @@ export function StockList({ asked, onAsk, onOpen }: Props) {
         </Typography>
       ) : (
         <StockTable
-          lines={lines}
+          total={total}
+          lineAt={lineAt}
+          onSeen={onSeen}
           sort={asked.sort}
           descending={asked.descending}
           onSort={(sort) => onAsk({ sort, descending: asked.sort === sort ? !asked.descending : false })}
           onOpen={onOpen}
         />
       )}
-      {lines.length < total ? (
-        <Button
-          color="inherit"
-          disabled={lines.length >= MOST_SHOWN}
-          onClick={() => onAsk({ most: Math.min(MOST_SHOWN, asked.most + STOCK_PAGE) })}
-          sx={{ minHeight: TOUCH, mt: 3 }}
-        >
-          {lines.length >= MOST_SHOWN ? "Find narrows it further" : "Show more"}
-        </Button>
-      ) : null}
     </>
   );
 }

@@ -13,7 +13,7 @@ import { StockEditor } from "./StockEditor";
 import { StockHead } from "./StockHead";
 import { StockList } from "./StockList";
 import { StockSearch } from "./StockSearch";
-import { MOST_SEARCHED, STOCK_PAGE, type StockAsked } from "./stockClient";
+import { MOST_SEARCHED, type StockAsked } from "./stockClient";
 import type { SeenLine } from "./useStockForm";
 
 const FIRST: StockAsked = {
@@ -22,7 +22,6 @@ const FIRST: StockAsked = {
   only: "",
   sort: "name",
   descending: false,
-  most: STOCK_PAGE,
 };
 
 /**
@@ -52,7 +51,7 @@ function Stock({ search }: { search: string }) {
     open: "none",
   });
   const [removed, setRemoved] = useState<StockItem | null>(null);
-  const ask = (change: Partial<StockAsked>) => setAsked({ ...asked, most: STOCK_PAGE, ...change });
+  const ask = (change: Partial<StockAsked>) => setAsked({ ...asked, ...change });
   const changed = () => {
     setPanel({ open: "none" });
     void queries.invalidateQueries({ queryKey: ["stock"] });

@@ -2,6 +2,8 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { useWindowVirtualizer } from "@tanstack/react-virtual";
+import { memo, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { StockLine, StockSort } from "@/contract/routes/stock";
 import { formatCapacitor, parseCapacitor, readPlate, type StockItem } from "@/core";
 import { Verdict } from "../parts/Verdict";
@@ -19,22 +21,50 @@ const COLUMNS: readonly { readonly sort: StockSort; readonly title: string; read
 ];
 
 interface Props {
-  readonly lines: readonly StockLine[];
+  readonly total: number;
+  readonly lineAt: (place: number) => StockLine | undefined;
+  /** Called with the places on the screen as they change. */
+  readonly onSeen: (first: number, last: number) => void;
   readonly sort: StockSort;
   readonly descending: boolean;
   readonly onSort: (sort: StockSort) => void;
   readonly onOpen: (line: StockLine) => void;
 }
 
-/** The stock as a table; a heading sorts, a name opens its line. */
-export function StockTable({ lines, sort, descending, onSort, onOpen }: Props) {
-  const onWide = (wide: boolean | undefined) => ({
-    display: wide ? { xs: "none", md: "table-cell" } : "table-cell",
+/** Height of a row of one line, pixels; one that wraps is measured. */
+const ROW_HEIGHT = 49;
+/** So many lines are drawn as a whole: the page's own search finds them. Of more only those near the screen are. */
+const DRAWN_WHOLE = 200;
+const DRAWN_BESIDE = 12;
+
+const onWide = (wide: boolean | undefined) => ({
+  display: wide ? { xs: "none", md: "table-cell" } : "table-cell",
+});
+
+/** The stock as a table; a heading sorts, a name opens its line. Of a long list the rows on the screen are drawn. */
+export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, onOpen }: Props) {
+  const table = useRef<HTMLTableElement>(null);
+  const [above, setAbove] = useState(0);
+  useLayoutEffect(() => setAbove(table.current?.offsetTop ?? 0), []);
+  const rows = useWindowVirtualizer({
+    count: total,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: total <= DRAWN_WHOLE ? DRAWN_WHOLE : DRAWN_BESIDE,
+    scrollMargin: above,
+    initialRect: { width: 1280, height: 800 },
   });
+  const drawn = rows.getVirtualItems();
+  const [first, last] = [drawn[0], drawn.at(-1)];
+  const [from, to] = [first?.index ?? 0, last?.index ?? 0];
+  useEffect(() => onSeen(from, to), [onSeen, from, to]);
+  const over = first ? first.start - above : 0;
+  const under = last ? rows.getTotalSize() - (last.end - above) : 0;
   return (
     <Box
       component="table"
+      ref={table}
       aria-label="Stock"
+      aria-rowcount={total + 1}
       sx={{
         borderCollapse: "collapse",
         width: "100%",
@@ -48,7 +78,7 @@ export function StockTable({ lines, sort, descending, onSort, onOpen }: Props) {
       }}
     >
       <thead>
-        <tr>
+        <tr aria-rowindex={1}>
           {COLUMNS.map((column) => (
             <Box
               component="th"
@@ -72,54 +102,90 @@ export function StockTable({ lines, sort, descending, onSort, onOpen }: Props) {
         </tr>
       </thead>
       <tbody>
-        {lines.map((line) => {
-          const { item, onHand, inUse } = line;
-          const shown = figures(item);
-          const short = onHand < item.minimum;
+        <Spacer height={over} />
+        {drawn.map(({ index, key }) => {
+          const line = lineAt(index);
           return (
-            <tr key={item.id}>
-              <td>
-                <Button
-                  variant="text"
-                  color="inherit"
-                  onClick={() => onOpen(line)}
-                  sx={{ px: 0, minHeight: 44, textAlign: "left", fontWeight: 600 }}
+            <tr key={key} ref={rows.measureElement} data-index={index} aria-rowindex={index + 2}>
+              {line ? (
+                <LineCells line={line} onOpen={onOpen} />
+              ) : (
+                <Box
+                  component="td"
+                  colSpan={COLUMNS.length}
+                  sx={{ height: ROW_HEIGHT, color: "text.secondary" }}
                 >
-                  {item.name}
-                </Button>
-              </td>
-              <Box component="td" sx={onWide(true)}>
-                {shown.power}
-              </Box>
-              <Box component="td" sx={onWide(true)}>
-                {shown.speed}
-              </Box>
-              <td>{shown.volts}</td>
-              <Box component="td" sx={onWide(true)}>
-                {shown.capacitor}
-              </Box>
-              <Box component="td" sx={{ fontFamily: MONO, whiteSpace: "nowrap" }}>
-                {short ? <Verdict weight="again" word={`${onHand} of ${item.minimum}`} /> : onHand}
-                {inUse > 0 ? (
-                  <Box component="span" sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
-                    {" "}
-                    ({inUse} on jobs)
-                  </Box>
-                ) : null}
-              </Box>
-              <Box component="td" sx={onWide(true)}>
-                {item.place}
-              </Box>
-              <Box component="td" sx={{ ...onWide(true), fontFamily: MONO }}>
-                {item.cost === null ? "" : item.cost.toFixed(2)}
-              </Box>
+                  …
+                </Box>
+              )}
             </tr>
           );
         })}
+        <Spacer height={under} />
       </tbody>
     </Box>
   );
 }
+
+/** Holds the place of rows that are not drawn. */
+function Spacer({ height }: { height: number }) {
+  if (height <= 0) return null;
+  return (
+    <tr>
+      <td colSpan={COLUMNS.length} style={{ height, padding: 0, border: 0 }} />
+    </tr>
+  );
+}
+
+interface LineCellsProps {
+  readonly line: StockLine;
+  readonly onOpen: (line: StockLine) => void;
+}
+
+const LineCells = memo(function LineCells({ line, onOpen }: LineCellsProps) {
+  const { item, onHand, inUse } = line;
+  const shown = figures(item);
+  const short = onHand < item.minimum;
+  return (
+    <>
+      <td>
+        <Button
+          variant="text"
+          color="inherit"
+          onClick={() => onOpen(line)}
+          sx={{ px: 0, minHeight: 44, textAlign: "left", fontWeight: 600 }}
+        >
+          {item.name}
+        </Button>
+      </td>
+      <Box component="td" sx={onWide(true)}>
+        {shown.power}
+      </Box>
+      <Box component="td" sx={onWide(true)}>
+        {shown.speed}
+      </Box>
+      <td>{shown.volts}</td>
+      <Box component="td" sx={onWide(true)}>
+        {shown.capacitor}
+      </Box>
+      <Box component="td" sx={{ fontFamily: MONO, whiteSpace: "nowrap" }}>
+        {short ? <Verdict weight="again" word={`${onHand} of ${item.minimum}`} /> : onHand}
+        {inUse > 0 ? (
+          <Box component="span" sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
+            {" "}
+            ({inUse} on jobs)
+          </Box>
+        ) : null}
+      </Box>
+      <Box component="td" sx={onWide(true)}>
+        {item.place}
+      </Box>
+      <Box component="td" sx={{ ...onWide(true), fontFamily: MONO }}>
+        {item.cost === null ? "" : item.cost.toFixed(2)}
+      </Box>
+    </>
+  );
+});
 
 /** A line's figures as they were typed, shortened to what a table holds. */
 function figures(item: StockItem): { power: string; speed: string; volts: string; capacitor: string } {

@@ -2,7 +2,7 @@ import { asked as answerOf, type Called } from "@/contract/call";
 import { listStock, type StockLine, type StockSort } from "@/contract/routes/stock";
 import type { StockItem } from "@/core";
 
-/** Lines that are fetched at first, and more at each touch. */
+/** Lines that are fetched at a time. */
 export const STOCK_PAGE = 60;
 /** Characters that may be looked for. */
 export const MOST_SEARCHED = 120;
@@ -14,16 +14,18 @@ export interface StockAsked {
   readonly only: "" | "on-hand" | "short";
   readonly sort: StockSort;
   readonly descending: boolean;
-  readonly most: number;
 }
 
-/** The list's lines and how many there are in all. */
+/** A page of the list's lines, the first being 0, and how many lines there are in all. */
 export function fetchStock(
   { kind, only, descending, ...asked }: StockAsked,
+  page: number,
   signal: AbortSignal,
 ): Promise<{ lines: StockLine[]; total: number }> {
   const query = {
     ...asked,
+    offset: page * STOCK_PAGE,
+    most: STOCK_PAGE,
     descending: String(descending),
     ...(kind ? { kind } : {}),
     ...(only ? { only } : {}),
