@@ -47,7 +47,7 @@ function identifySheet(sheet: ReadingSheet): Identification {
 }
 
 /** Work that the searches for probes that were not zeroed and for slips may take, over all of them. */
-const MOST_MORE_WORK = 700_000;
+const MOST_MORE_WORK = 500_000;
 
 /** Of two readings of one pair that do not agree the later one is the likelier, and no more. */
 const LATEST_IS_RIGHT = 0.7;
