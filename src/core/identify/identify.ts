@@ -60,11 +60,13 @@ function weighed(
   noted: readonly Finding[],
 ): Identification {
   const asShown = hypotheses(shown, sheet);
-  const budget = new WorkBudget(MOST_MORE_WORK);
-  const offset = sheet.meter.probeOhms === 0 ? probeOffset(shown, sheet, asShown, budget) : null;
+  // Half for each, so that neither starves the other; what the first leaves goes to the second.
+  const forOffset = new WorkBudget(MOST_MORE_WORK / 2);
+  const offset = sheet.meter.probeOhms === 0 ? probeOffset(shown, sheet, asShown, forOffset) : null;
   const evidence = offset?.evidence ?? shown;
   const asRead = offset?.standing ?? asShown;
-  const search = findSlips(evidence, sheet, asRead, budget);
+  const forSlips = new WorkBudget(MOST_MORE_WORK / 2 + forOffset.rest);
+  const search = findSlips(evidence, sheet, asRead, forSlips);
   const slips = search.probability > 0.5 ? search.slips : [];
   const standing = slips[0]?.without ?? asRead;
   const trusted = slips[0] ? without(evidence, slips[0].pair) : evidence;

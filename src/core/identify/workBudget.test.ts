@@ -20,5 +20,6 @@ describe("one budget for the searches of a call", () => {
     const budget = new WorkBudget(5_000);
     budget.pay({ work: 5_000 });
     expect(budget.spent).toBe(true);
+    expect(budget.rest).toBe(0);
   });
 });

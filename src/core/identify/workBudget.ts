@@ -14,6 +14,11 @@ export class WorkBudget {
     return this.left <= 0;
   }
 
+  /** What is left for others. */
+  get rest(): number {
+    return Math.max(0, this.left);
+  }
+
   /** The scope of the next of so many searches that still come; what it takes is to be paid. */
   share(searches: number): Scope {
     return { ...EVERYTHING, steps: Math.max(LEAST_STEPS, Math.floor(this.left / STEP_WORK / searches)) };
