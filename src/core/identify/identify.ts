@@ -47,7 +47,7 @@ function identifySheet(sheet: ReadingSheet): Identification {
 }
 
 /** Work that the searches for probes that were not zeroed and for slips may take, over all of them. */
-const MOST_MORE_WORK = 500_000;
+const MOST_MORE_WORK = 700_000;
 
 /** Of two readings of one pair that do not agree the later one is the likelier, and no more. */
 const LATEST_IS_RIGHT = 0.7;
@@ -72,7 +72,7 @@ function weighed(
   const trusted = slips[0] ? without(evidence, slips[0].pair) : evidence;
   const context: FindingContext = { sheet, evidence: trusted, names, answers: answers(standing.all) };
   const findings = [...noted, ...(offset ? [probeOffsetFinding(offset, context)] : [])];
-  if (!explains(standing)) return unexplained({ ...context, evidence }, findings);
+  if (!explains(standing)) return unexplained({ ...context, evidence }, findings, search.complete);
   if (slips.length > 0) findings.push(...slipFindings(slips, context));
   else if (search.probability > 1 - SETTLED) findings.push(unusualFinding(context));
   const [best] = context.answers;

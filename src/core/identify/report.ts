@@ -198,8 +198,16 @@ export function untouched(context: FindingContext, findings: readonly Finding[])
   };
 }
 
-/** The identification of readings that no motor of the catalogue gives. */
-export function unexplained(context: FindingContext, earlier: readonly Finding[]): Identification {
+/**
+ * The identification of readings that no motor of the catalogue gives.
+ *
+ * @param complete whether each reading was left out in turn, and none of them is behind it.
+ */
+export function unexplained(
+  context: FindingContext,
+  earlier: readonly Finding[],
+  complete: boolean,
+): Identification {
   const { sheet, evidence, names } = context;
   const ids = sheet.leads.map((lead) => lead.id);
   const findings: Finding[] = [
@@ -208,7 +216,7 @@ export function unexplained(context: FindingContext, earlier: readonly Finding[]
       code: "unknown-build",
       severity: "doubt",
       leads: ids,
-      says: "No kind of motor in the catalog reads like this, even with any one reading left out. Read the table again from the start, with the motor disconnected and cool.",
+      says: `No kind of motor in the catalog reads like this${complete ? ", even with any one reading left out" : ""}. Read the table again from the start, with the motor disconnected and cool.`,
     },
   ];
   const stop = nothingMore(findings);
