@@ -2,13 +2,16 @@
 import { spawnSync } from "node:child_process";
 import { mkdirSync } from "node:fs";
 import { join } from "node:path";
-import { build } from "esbuild";
-import { DATA, ROOT } from "./lib/project.mjs";
+import { checkNode, DATA, ensureData, ensurePackages, ROOT } from "./lib/project.mjs";
 import { fail } from "./lib/say.mjs";
 
 const MADE = join(DATA, "bench", "run.mjs");
 
 async function main() {
+  checkNode();
+  ensureData();
+  await ensurePackages({ development: true });
+  const { build } = await import("esbuild");
   mkdirSync(join(DATA, "bench"), { recursive: true });
   await build({
     entryPoints: [join(ROOT, "benchmarks", "run.ts")],

@@ -186,12 +186,27 @@ test("a long stock is scrolled to its end, and only what is on the screen is dra
   await expect(table).toHaveAttribute("aria-rowcount", "421");
   await expect(table.getByRole("button", { name: `Zander 000 ${code}` })).toBeVisible();
   expect(await table.getByRole("row").count()).toBeLessThan(100);
+  // With the server away for a part of it, that is said, and had again by a touch.
+  const further = /\/api\/v1\/stock\?.*offset=[1-9]/;
+  await page.route(further, (route) => route.abort());
+  await page.evaluate(() => window.scrollTo(0, 200 * 49));
+  await expect(page.getByText("Lines of this part of the list cannot be had")).toBeVisible();
+  await page.unroute(further);
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(table.getByRole("button", { name: /^Zander 20\d/ }).first()).toBeInViewport();
+  await expect(page.getByText("Lines of this part of the list cannot be had")).toHaveCount(0);
   await expect(async () => {
     await page.evaluate(() => window.scrollTo(0, document.body.scrollHeight));
     await expect(table.getByRole("button", { name: `Zander 419 ${code}` })).toBeInViewport({ timeout: 500 });
   }).toPass();
   expect(await table.getByRole("row").count()).toBeLessThan(100);
   await expect(table.getByRole("button", { name: `Zander 000 ${code}` })).toHaveCount(0);
+  // What opens above the list moves it: the rows on the screen are still the ones that are drawn.
+  await page.evaluate(() => window.scrollTo(0, 0));
+  await page.getByRole("button", { name: "Add a line" }).click();
+  const box = await table.boundingBox();
+  await page.evaluate((to) => window.scrollTo(0, to), (box?.y ?? 0) + 200 * 49);
+  await expect(table.getByRole("button", { name: /^Zander 20\d/ }).first()).toBeInViewport();
   await page.getByLabel("Find").fill(`${number(7)} ${code}`);
   await expect(page.getByText("1 line found.")).toBeVisible();
   await expect(table.getByRole("button", { name: `Zander 007 ${code}` })).toBeVisible();

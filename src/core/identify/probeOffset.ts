@@ -82,7 +82,7 @@ const BELIEVED_SIGMAS = 3;
  * parts together are longer than their whole by the offset and twice what branches off between them, never by less. Three
  * readings of which the whole is longer than its parts are a slip, and bound nothing.
  */
-function mostOffset({ pairs, leadCount }: Evidence): number {
+export function mostOffset({ pairs, leadCount }: Evidence): number {
   const at: (PairEvidence | undefined)[] = [];
   let most = Number.POSITIVE_INFINITY;
   for (const pair of pairs) {

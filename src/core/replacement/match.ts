@@ -92,7 +92,7 @@ export interface Weighed {
   readonly points: number;
 }
 
-/** Weighs one candidate by every rule: {@link judgeCandidate} without the words, a hundred times as fast. */
+/** Weighs one candidate by every rule: {@link judgeCandidate} without the words, in a twelfth of the time. */
 export function weigh(need: Need, candidate: Candidate): Weighed {
   let misses = 0;
   let unknown = 0;

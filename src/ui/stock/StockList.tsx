@@ -1,4 +1,7 @@
+import Box from "@mui/material/Box";
+import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import { TOUCH } from "../theme/theme";
 import { StockTable } from "./StockTable";
 import type { StockAsked } from "./stockClient";
 import type { SeenLine } from "./useStockForm";
@@ -12,7 +15,7 @@ interface Props {
 
 /** The lines of the stock that are asked for, however many: those on the screen are fetched and drawn. */
 export function StockList({ asked, onAsk, onOpen }: Props) {
-  const { total, failed, lineAt, onSeen } = useStockPages(asked);
+  const { total, failed, missing, again, lineAt, onSeen } = useStockPages(asked);
   if (failed)
     return (
       <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
@@ -42,6 +45,27 @@ export function StockList({ asked, onAsk, onOpen }: Props) {
           onOpen={onOpen}
         />
       )}
+      {missing ? (
+        <Box
+          role="alert"
+          sx={{
+            position: "sticky",
+            bottom: 0,
+            display: "flex",
+            gap: 3,
+            alignItems: "center",
+            py: 2,
+            bgcolor: "background.default",
+          }}
+        >
+          <Typography sx={{ color: "warning.main", fontWeight: 600 }}>
+            Lines of this part of the list cannot be had from the server just now.
+          </Typography>
+          <Button color="inherit" onClick={again} sx={{ minHeight: TOUCH }}>
+            Try again
+          </Button>
+        </Box>
+      ) : null}
     </>
   );
 }

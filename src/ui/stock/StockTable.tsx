@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { memo, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { memo, type RefObject, useEffect, useLayoutEffect, useRef, useState } from "react";
 import type { StockLine, StockSort } from "@/contract/routes/stock";
 import { formatCapacitor, parseCapacitor, readPlate, type StockItem } from "@/core";
 import { Verdict } from "../parts/Verdict";
@@ -44,13 +44,13 @@ const onWide = (wide: boolean | undefined) => ({
 /** The stock as a table; a heading sorts, a name opens its line. Of a long list the rows on the screen are drawn. */
 export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, onOpen }: Props) {
   const table = useRef<HTMLTableElement>(null);
-  const [above, setAbove] = useState(0);
-  useLayoutEffect(() => setAbove(table.current?.offsetTop ?? 0), []);
+  const above = useHeightAbove(table);
   const rows = useWindowVirtualizer({
     count: total,
     estimateSize: () => ROW_HEIGHT,
     overscan: total <= DRAWN_WHOLE ? DRAWN_WHOLE : DRAWN_BESIDE,
     scrollMargin: above,
+    // Before the window is measured, so that the first drawing has rows.
     initialRect: { width: 1280, height: 800 },
   });
   const drawn = rows.getVirtualItems();
@@ -125,6 +125,22 @@ export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, on
       </tbody>
     </Box>
   );
+}
+
+/** Pixels of the page above an element: other as soon as something opens there. */
+function useHeightAbove(element: RefObject<HTMLElement | null>): number {
+  const [above, setAbove] = useState(0);
+  useLayoutEffect(() => {
+    const measure = () => {
+      const top = element.current?.getBoundingClientRect().top;
+      if (top !== undefined) setAbove(Math.round(top + window.scrollY));
+    };
+    measure();
+    const changes = new ResizeObserver(measure);
+    changes.observe(document.body);
+    return () => changes.disconnect();
+  }, [element]);
+  return above;
 }
 
 /** Holds the place of rows that are not drawn. */

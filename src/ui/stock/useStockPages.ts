@@ -7,7 +7,12 @@ import { fetchStock, STOCK_PAGE, type StockAsked } from "./stockClient";
 export interface StockPages {
   /** Null before the first page has come. */
   readonly total: number | null;
+  /** The first page could not be had, so that nothing is known. */
   readonly failed: boolean;
+  /** A page on the screen could not be had. */
+  readonly missing: boolean;
+  /** Asks anew for what could not be had. */
+  readonly again: () => void;
   /** A line by its place in the list; undefined while its page is on the way. */
   readonly lineAt: (place: number) => StockLine | undefined;
   /** Said by who shows them: the first and the last place on the screen. */
@@ -48,6 +53,10 @@ export function useStockPages(asked: StockAsked): StockPages {
   return {
     total,
     failed: first.isError,
+    missing: others.some(({ isError }) => isError),
+    again: () => {
+      for (const page of others) if (page.isError) void page.refetch();
+    },
     lineAt: (place) => {
       const page = pageOf(place);
       const { data } = (page === 0 ? first : others[pages.indexOf(page)]) ?? {};
