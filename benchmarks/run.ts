@@ -47,8 +47,10 @@ say(machine);
 
 const alone = process.argv.slice(2);
 const unknown = alone.filter((name) => !(name in SECTIONS));
-if (unknown.length > 0)
-  throw new RangeError(`no section ${unknown.join(", ")}; there are ${Object.keys(SECTIONS).join(", ")}`);
+if (unknown.length > 0) {
+  say(`There is no section ${unknown.join(", ")}; there are ${Object.keys(SECTIONS).join(", ")}.`);
+  process.exit(1);
+}
 const sections = Object.entries(SECTIONS)
   .filter(([name]) => alone.length === 0 || alone.includes(name))
   .map(([, measure]) => measure(say));
