@@ -4,7 +4,7 @@ import { type WoundMotor, woundMotor } from "../../src/core/machine/woundMotor";
 import type { Plate } from "../../src/core/motor/plate/plate";
 import type { Role } from "../../src/core/motor/role";
 import type { Compartment } from "../../src/core/wiring/compartment";
-import type { WiringPlan } from "../../src/core/wiring/plan";
+import type { MotorPlan } from "../../src/core/wiring/plan";
 import { planWiring } from "../../src/core/wiring/planWiring";
 import type { WiringAsk } from "../../src/core/wiring/wiringAsk";
 
@@ -427,7 +427,7 @@ export function plansFor(
   { motor, fitted, plate }: Omit<TestMotor, "leads">,
   made: Compartment,
   more: Partial<WiringAsk> = {},
-): readonly WiringPlan[] {
+): readonly MotorPlan[] {
   const { runCapacitor } = plate;
   const result = planWiring({
     motor,

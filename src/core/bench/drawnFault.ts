@@ -66,10 +66,10 @@ export function drawnFault(
     case "start-contact-stays-open":
     case "start-contact-stays-closed": {
       const geared =
-        (plan.startOut === "motor" &&
+        (plan.lands.startOut === "motor" &&
           truth.gear.shaftSwitch &&
           motor.coils.some(({ winding }) => winding === "start")) ||
-        (plan.startOut === "equipment" &&
+        (plan.lands.startOut === "equipment" &&
           plan.compartment.devices.some(({ parts }) =>
             parts.some((part) => part.kind === "potential-relay"),
           ));
@@ -98,7 +98,7 @@ export function drawnFault(
     case "load-light":
       return fault([], 0.15 + 0.4 * random());
     case "turn-reversed":
-      return plan.turn.asDrawn || plan.turn.needed ? fault([]) : null;
+      return plan.lands.turn.asDrawn || plan.lands.turn.needed ? fault([]) : null;
     case "clamp-round-two":
       return fault([pick(random, landed)]);
     case "clamp-turns":

@@ -215,9 +215,9 @@ export function sheetOfPlan({ plan, built }: AttackedPlan, random: Random): Prov
       landings: { ...plan.landings },
       jumpers: plan.jumpers.map((wire) => ({ ...wire })),
       wanted: plan.wanted.map((want) => ({ ...want })),
-      setting: plan.setting,
-      startOut: plan.startOut,
-      turn: plan.turn,
+      setting: plan.lands.setting,
+      startOut: plan.lands.startOut,
+      turn: plan.lands.turn,
     },
     load: { kind: "fan" },
   };

@@ -3,7 +3,7 @@ import type { Complex } from "../machine/complex";
 import { GROUND } from "../machine/joinedCircuit";
 import type { Cause } from "../proving/causes";
 import { CAPPED } from "../wiring/place";
-import type { WiringPlan } from "../wiring/plan";
+import type { MotorPlan } from "../wiring/plan";
 
 /** What is the matter with a virtual machine, and how much of it. */
 export interface PoweredFault {
@@ -21,10 +21,10 @@ export interface NamedCapacitor {
 }
 
 /** Faults of the wires: leads where they do not belong. */
-export function wiredWith(plan: WiringPlan, { cause, at }: PoweredFault): WiringPlan {
+export function wiredWith(plan: MotorPlan, { cause, at }: PoweredFault): MotorPlan {
   const [one = "", other = ""] = at;
   const { landings } = plan;
-  const land = (changes: Record<string, string>): WiringPlan => ({
+  const land = (changes: Record<string, string>): MotorPlan => ({
     ...plan,
     landings: { ...landings, ...changes },
   });

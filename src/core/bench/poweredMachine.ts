@@ -6,7 +6,7 @@ import { operatingPoint } from "../machine/operatingPoint";
 import { type Solution, solve } from "../machine/solve";
 import type { NextCheck } from "../proving/diagnosis";
 import type { ProvingObservation } from "../proving/observation";
-import type { WiringPlan } from "../wiring/plan";
+import type { MotorPlan } from "../wiring/plan";
 import {
   type EquipmentState,
   hungMotor,
@@ -48,7 +48,7 @@ export interface PoweredMachine {
 
 /** What a virtual machine is made of. */
 export interface Powered {
-  readonly plan: WiringPlan;
+  readonly plan: MotorPlan;
   readonly built: Pick<BuiltMotor, "motor" | "truth">;
   readonly random: Random;
   /** Turned over the capacitor of the same branch: ids by what a technician calls them. */
@@ -106,7 +106,7 @@ export function poweredMachine(
           return branch.kind === "source" ? { ...branch, volts: timesComplex(branch.volts, volts) } : branch;
         }),
         ironWatts,
-        rating.volts[plan.setting],
+        rating.volts[plan.lands.setting],
       ),
       fault,
       capacitors,
@@ -211,7 +211,7 @@ export function poweredMachine(
       case "turn": {
         const it = run(check.call);
         if (it.still) return starts(check.call);
-        const { asDrawn, needed } = plan.turn;
+        const { asDrawn, needed } = plan.lands.turn;
         const base = asDrawn ?? needed;
         if (!base) return { what: "turn", call: check.call, seen: "cw", end: "lead" };
         const reversed = plan.wanted.find(({ call }) => call === check.call)?.reversed === true;

@@ -4,7 +4,7 @@ import { checkRetrofit } from "../wiring/check/retrofit";
 import type { Compartment } from "../wiring/compartment";
 import { HARNESS, HARNESS_JUNCTION, hungRetrofit } from "../wiring/harness";
 import { CAPPED } from "../wiring/place";
-import { FRAME, type WiringPlan } from "../wiring/plan";
+import { FRAME, type ModulePlan } from "../wiring/plan";
 import { planRetrofit } from "../wiring/retrofit";
 import { guardedStatesOf, stateCircuit, statesOf } from "../wiring/stateCircuit";
 import { pick, type Random } from "./random";
@@ -47,14 +47,14 @@ const LEAK = 1e-12;
 const SETTINGS = [115, 230] as const;
 
 /** The plan for a retrofit on an equipment, its jumper seen set right; nothing where it cannot go there. */
-export function retrofitPlan(made: Compartment): WiringPlan | null {
+export function retrofitPlan(made: Compartment): ModulePlan | null {
   const setFor = made.supply.volts < 150 ? 115 : 230;
   const planned = planRetrofit(made, { setFor });
   return planned.ok ? (planned.plans[0] ?? null) : null;
 }
 
 /** Every lead in every other place, pairs exchanged, jumpers and wires gone astray, and so many moves at random. */
-export function attackRetrofit(random: Random, plan: WiringPlan, moves: number): AttackedRetrofit[] {
+export function attackRetrofit(random: Random, plan: ModulePlan, moves: number): AttackedRetrofit[] {
   const right = seen(plan);
   return wrongs(random, plan, moves).map(({ kind, says, plan: wrong }) => {
     const check = checkRetrofit(wrong);
@@ -79,7 +79,7 @@ interface Seen {
 }
 
 /** What reaches the module in every state, solved by the second machine. */
-function seen(plan: WiringPlan): ReadonlyMap<string, Seen> {
+function seen(plan: ModulePlan): ReadonlyMap<string, Seen> {
   const guarded = guardedStatesOf(plan.compartment);
   return new Map(
     [...statesOf(plan.compartment), ...guarded].map((state) => {
@@ -109,13 +109,13 @@ function seen(plan: WiringPlan): ReadonlyMap<string, Seen> {
 }
 
 function harmOf(
-  plan: WiringPlan,
+  plan: ModulePlan,
   right: ReadonlyMap<string, Seen>,
-  wrong: WiringPlan,
+  wrong: ModulePlan,
   is: ReadonlyMap<string, Seen>,
 ): RetrofitHarm {
   const { volts } = plan.compartment.supply;
-  if (wrong.moduleVolts !== undefined && Math.abs(volts / wrong.moduleVolts - 1) > LIMITS.settings)
+  if (wrong.lands.setFor !== null && Math.abs(volts / wrong.lands.setFor - 1) > LIMITS.settings)
     return "wrong-volts";
   const pairs = [...is].flatMap(([id, one]) => {
     const good = right.get(id);
@@ -159,14 +159,14 @@ function harmOf(
 interface Wrong {
   readonly kind: string;
   readonly says: string;
-  readonly plan: WiringPlan;
+  readonly plan: ModulePlan;
 }
 
-function wrongs(random: Random, plan: WiringPlan, moves: number): Wrong[] {
+function wrongs(random: Random, plan: ModulePlan, moves: number): Wrong[] {
   const { devices, wires } = plan.compartment;
   const terminals = [...devices.flatMap((device) => device.terminals.map(({ id }) => id)), CAPPED];
   const leads = [...HARNESS.map(({ id }) => id), FRAME];
-  const landed = (landings: Record<string, string>): WiringPlan => ({
+  const landed = (landings: Record<string, string>): ModulePlan => ({
     ...plan,
     landings: { ...plan.landings, ...landings },
   });
@@ -191,11 +191,11 @@ function wrongs(random: Random, plan: WiringPlan, moves: number): Wrong[] {
       plan: { ...plan, jumpers: plan.jumpers.filter((j) => j !== jumper) },
     }),
   );
-  const settings = SETTINGS.filter((volts) => volts !== plan.moduleVolts).map(
+  const settings = SETTINGS.filter((volts) => volts !== plan.lands.setFor).map(
     (volts): Wrong => ({
       kind: "setting",
       says: `${volts} V`,
-      plan: { ...plan, moduleVolts: volts },
+      plan: { ...plan, lands: { ...plan.lands, setFor: volts } },
     }),
   );
   const atRandom = Array.from({ length: moves }, (): Wrong[] => {

@@ -5,7 +5,7 @@ import type { Plate } from "../motor/plate/plate";
 import { checkPlan, type WiringCheck } from "../wiring/check/check";
 import type { MotorToRun } from "../wiring/check/outcome";
 import type { Compartment, Part } from "../wiring/compartment";
-import type { WiringPlan } from "../wiring/plan";
+import type { MotorPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import { startNeed } from "../wiring/startGear";
 import { type BuiltMotor, builtMotor } from "./builtMotor";
@@ -18,7 +18,7 @@ import { wrongWirings } from "./wrongWirings";
 export interface AttackedPlan {
   readonly built: BuiltMotor;
   readonly run: MotorToRun;
-  readonly plan: WiringPlan;
+  readonly plan: MotorPlan;
   readonly check: WiringCheck;
 }
 
@@ -113,14 +113,14 @@ export function attack(random: Random, { built, run, plan }: AttackedPlan, share
 interface Wrong {
   readonly kind: string;
   readonly says: string;
-  readonly plan: WiringPlan;
+  readonly plan: MotorPlan;
 }
 
 /** Random moves beside the trade's usual ones: jumpers, two leads at once, a wire of the equipment moved. */
 const RANDOM_MOVES = 12;
 const VALUES_TIMES = [0.3, 0.5, 2, 3] as const;
 
-function wrongs(random: Random, plan: WiringPlan, motor: WoundMotor): Wrong[] {
+function wrongs(random: Random, plan: MotorPlan, motor: WoundMotor): Wrong[] {
   const terminals = plan.compartment.devices.flatMap((device) => device.terminals.map(({ id }) => id));
   const { wires } = plan.compartment;
   const moves = Array.from({ length: RANDOM_MOVES }, (): Wrong[] => {
@@ -162,7 +162,7 @@ function wrongs(random: Random, plan: WiringPlan, motor: WoundMotor): Wrong[] {
 }
 
 /** Every device of wrong values. */
-function values(plan: WiringPlan): Wrong[] {
+function values(plan: MotorPlan): Wrong[] {
   const change = (kind: string, times: number, part: (p: Part) => Part): Wrong => ({
     kind,
     says: `${times} times`,
@@ -172,7 +172,7 @@ function values(plan: WiringPlan): Wrong[] {
     change("run-capacitor-value", times, (p) =>
       p.kind === "capacitor" && !p.start ? { ...p, microfarads: p.microfarads * times } : p,
     ),
-    ...(plan.startOut === "equipment"
+    ...(plan.lands.startOut === "equipment"
       ? [
           change("start-capacitor-value", times, (p) =>
             p.kind === "capacitor" && p.start ? { ...p, microfarads: p.microfarads * times } : p,
@@ -188,9 +188,9 @@ function values(plan: WiringPlan): Wrong[] {
 }
 
 /** A relay wired in every other order of its terminals. */
-function relayTerminals(plan: WiringPlan): Wrong[] {
+function relayTerminals(plan: MotorPlan): Wrong[] {
   const relay = plan.compartment.devices.find(({ parts }) => parts.some((p) => p.kind === "potential-relay"));
-  if (!relay || plan.startOut !== "equipment") return [];
+  if (!relay || plan.lands.startOut !== "equipment") return [];
   const ids = relay.terminals.map(({ id }) => id);
   const orders = [
     [1, 0, 2],
@@ -220,7 +220,7 @@ function relayTerminals(plan: WiringPlan): Wrong[] {
   });
 }
 
-function withParts(plan: WiringPlan, change: (part: Part) => Part): WiringPlan {
+function withParts(plan: MotorPlan, change: (part: Part) => Part): MotorPlan {
   const devices = plan.compartment.devices.map((device) => ({ ...device, parts: device.parts.map(change) }));
   return { ...plan, compartment: { ...plan.compartment, devices } };
 }

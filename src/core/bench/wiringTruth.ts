@@ -3,7 +3,7 @@ import { abs, type Complex, ZERO } from "../machine/complex";
 import type { FittedMotor } from "../machine/fitMotor";
 import type { StartContact } from "../machine/operatingPoint";
 import type { WoundMotor } from "../machine/woundMotor";
-import type { WiringPlan } from "../wiring/plan";
+import type { MotorPlan } from "../wiring/plan";
 import { type EquipmentState, hungMotor, stateCircuit, statesOf } from "../wiring/stateCircuit";
 import { byTwoAxes } from "./secondMachine";
 
@@ -28,7 +28,7 @@ const STICTION = 0.03;
 const LIMITS = { shortTimes: 25, start: 0.5, burns: 1.5, small: 0.35, speed: 0.06, uncalled: 0.06 } as const;
 
 /** Every state of a wiring run with the true motor. */
-export function trueRuns(plan: WiringPlan, motor: WoundMotor, truth: FittedMotor): ReadonlyMap<string, Run> {
+export function trueRuns(plan: MotorPlan, motor: WoundMotor, truth: FittedMotor): ReadonlyMap<string, Run> {
   return new Map(statesOf(plan.compartment).map((state) => [state.id, runOf(plan, motor, truth, state)]));
 }
 
@@ -60,7 +60,7 @@ function compared(right: Run, is: Run, plateAmps: number): Harm {
   return Math.abs(is.speed / right.speed - 1) > LIMITS.speed ? "wrong-speed" : "none";
 }
 
-function runOf(plan: WiringPlan, motor: WoundMotor, truth: FittedMotor, state: EquipmentState): Run {
+function runOf(plan: MotorPlan, motor: WoundMotor, truth: FittedMotor, state: EquipmentState): Run {
   const circuit = stateCircuit(plan, hungMotor(plan, motor, truth), state);
   const nothing = { startNm: 0, speed: 0, amps: new Map<string, number>(), lineAmps: 0 };
   if (circuit.shorted.length > 0) return { ...nothing, shorted: true };

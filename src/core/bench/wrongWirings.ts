@@ -2,14 +2,14 @@ import type { WoundMotor } from "../machine/woundMotor";
 import { isTap } from "../motor/slot";
 import type { Compartment } from "../wiring/compartment";
 import { CAPPED, jointPlace } from "../wiring/place";
-import { FRAME, type WiringPlan } from "../wiring/plan";
+import { FRAME, type MotorPlan } from "../wiring/plan";
 
 /** A good plan with one wrong move in it, and what the move was. */
 export interface WrongWiring {
   readonly kind: WrongKind;
   /** In words, for a learner who has looked for it. */
   readonly says: string;
-  readonly plan: WiringPlan;
+  readonly plan: MotorPlan;
 }
 
 /** Wrong moves of the trade. */
@@ -34,7 +34,7 @@ export type WrongKind = (typeof WRONG_KINDS)[number];
 
 /** Every plan that is one wrong move away from a good one. */
 export function wrongWirings(
-  plan: WiringPlan,
+  plan: MotorPlan,
   motor: WoundMotor,
   name: (lead: string) => string,
 ): WrongWiring[] {
@@ -83,13 +83,13 @@ export function wrongWirings(
   return [...made, ...equipmentWrongs(plan)];
 }
 
-function equipmentWrongs(plan: WiringPlan): WrongWiring[] {
+function equipmentWrongs(plan: MotorPlan): WrongWiring[] {
   const { compartment: made } = plan;
   const wrong = (
     kind: WrongKind,
     says: string,
     compartment: Compartment,
-    more: Partial<WiringPlan> = {},
+    more: Partial<MotorPlan> = {},
   ): WrongWiring => ({
     kind,
     says,

@@ -83,7 +83,10 @@ function drawn(random: Random, wish: FaultWish): FaultTask | null {
     equipment: wish.equipment,
   });
   const { motor, fitted } = wiring.run;
-  const plan = { ...wiring.good, turn: { needed: NEEDED, neededBy: "the blade", asDrawn: null } as const };
+  const plan = {
+    ...wiring.good,
+    lands: { ...wiring.good.lands, turn: { needed: NEEDED, neededBy: "the blade", asDrawn: null } } as const,
+  };
   const states = statesOf(plan.compartment).filter(({ calls }) => calls.length === 1);
   const calls = states.filter(({ id }) =>
     plan.wanted.some(({ call, speed }) => call === id && speed !== null),
@@ -124,9 +127,9 @@ function drawn(random: Random, wish: FaultWish): FaultTask | null {
         landings: { ...plan.landings },
         jumpers: plan.jumpers.map((wire) => ({ ...wire })),
         wanted: plan.wanted.map((want) => ({ ...want })),
-        setting: plan.setting,
-        startOut: plan.startOut,
-        turn: plan.turn,
+        setting: plan.lands.setting,
+        startOut: plan.lands.startOut,
+        turn: plan.lands.turn,
       },
       load: { kind: "fan" },
     },

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { checkPlan } from "../wiring/check/check";
 import type { CheckCode, CheckFinding } from "../wiring/check/finding";
 import { CAPPED } from "../wiring/place";
-import type { Jumper, WiringPlan } from "../wiring/plan";
+import type { Jumper, MotorPlan } from "../wiring/plan";
 import { WIRING_EQUIPMENT, WIRING_TASKS, type WiringTask, wiringTask } from "./wiringTask";
 
 /** What comes of a wrong wire, in the words a learner chooses from. */
@@ -83,7 +83,7 @@ export interface HandedWires {
 }
 
 /** The plan as a learner wired it: leads left out are capped, jumpers are the learner's own. */
-export function handedPlan({ good }: WiringTask, given: HandedWires): WiringPlan {
+export function handedPlan({ good }: WiringTask, given: HandedWires): MotorPlan {
   const landings = Object.fromEntries(
     Object.keys(good.landings).map((lead) => [lead, given.landings[lead] ?? CAPPED]),
   );

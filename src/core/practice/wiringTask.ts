@@ -11,7 +11,7 @@ import { checkPlan } from "../wiring/check/check";
 import type { MotorToRun } from "../wiring/check/outcome";
 import type { Compartment } from "../wiring/compartment";
 import { compartmentById, EQUIPMENT } from "../wiring/equipment";
-import type { WiringPlan } from "../wiring/plan";
+import type { MotorPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import { coloured } from "./coloured";
 
@@ -48,7 +48,7 @@ export interface WiringTask {
   readonly plate: Plate;
   readonly run: MotorToRun;
   readonly compartment: Compartment;
-  readonly good: WiringPlan;
+  readonly good: MotorPlan;
   /** The wiring with one wrong move that a learner is to find; null where the motor is to be wired. */
   readonly wrong: WrongWiring | null;
 }
@@ -107,7 +107,7 @@ export function wiringTask(seed: number, wish: WiringWish): WiringTask {
 /** A wrong move that matters: the kinds come up alike often, however many moves there are of each. */
 function wrongOf(
   random: Random,
-  good: WiringPlan,
+  good: MotorPlan,
   run: MotorToRun,
   leads: readonly Lead[],
 ): WrongWiring | null {

@@ -12,7 +12,7 @@ import {
 import { type Solution, solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
 import { CAPPED, readPlace } from "../wiring/place";
-import type { WiringPlan } from "../wiring/plan";
+import type { MotorPlan } from "../wiring/plan";
 import { hungMotor, leadEnd, type StateCircuit, stateCircuit } from "../wiring/stateCircuit";
 import type { OpenDirection } from "./leftOpen";
 import type { ProvingCall, ProvingCase } from "./provingCase";
@@ -157,7 +157,7 @@ const SAME_AMPS = 0.005;
 
 /** Whether a lead carries all that a line gives: alike at rest and at speed, so by the wires and not by chance. */
 export function carriesLine(
-  { compartment }: Pick<WiringPlan, "compartment">,
+  { compartment }: Pick<MotorPlan, "compartment">,
   run: CallRun,
   lead: string,
 ): boolean {

@@ -3,7 +3,7 @@ import { abs, ZERO } from "../machine/complex";
 import type { FittedMotor } from "../machine/fitMotor";
 import { solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
-import type { WiringPlan } from "../wiring/plan";
+import type { MotorPlan } from "../wiring/plan";
 import { type EquipmentState, hungMotor, stateCircuit } from "../wiring/stateCircuit";
 import { calledBy, lastOf, toldApart } from "./capacitorNames";
 
@@ -23,7 +23,7 @@ export interface CapacitorPlace {
 
 /** A motor wired by a plan, with the states that run it. */
 interface Wired {
-  readonly plan: WiringPlan;
+  readonly plan: MotorPlan;
   readonly motor: WoundMotor;
   readonly fitted: FittedMotor;
   readonly states: readonly EquipmentState[];
@@ -60,7 +60,7 @@ export function capacitorsInCircuit({ plan, motor, fitted, states }: Wired): Cap
 
 /** The capacitor that a hand or a program means; null where there is none of that name. */
 export function capacitorAt(
-  { capacitors, plan }: { readonly capacitors: readonly CapacitorPlace[]; readonly plan: WiringPlan },
+  { capacitors, plan }: { readonly capacitors: readonly CapacitorPlace[]; readonly plan: MotorPlan },
   at: string,
 ): CapacitorPlace | null {
   const wanted = at.trim().toLowerCase();

@@ -219,7 +219,7 @@ function ampsVerdict(
   const { value } = figure;
   const banded = inBand(judging, figure, `A on ${nameOf(reading.lead)}`);
   if (!carriesAll(judging, reading.call, reading.lead)) return banded;
-  const plate = plateAmpsAt(made.fitted.rating, made.plan.setting);
+  const plate = plateAmpsAt(made.fitted.rating, made.plan.lands.setting);
   const half = halfWidth(judging, figure);
   const stop = stopAmps(made.plate, plate);
   const stands = judging.belief.standing.told.some(
@@ -257,7 +257,7 @@ function ampsVerdict(
 
 /** The plate's volts at the setting that the motor stands at. */
 function plateVolts({ made: { fitted, plan } }: Judging): readonly [least: number, most: number] {
-  return [fitted.rating.leastVolts[plan.setting], fitted.rating.volts[plan.setting]];
+  return [fitted.rating.leastVolts[plan.lands.setting], fitted.rating.volts[plan.lands.setting]];
 }
 
 function isNearPlateVolts(judging: Judging, { value }: Figure): boolean {

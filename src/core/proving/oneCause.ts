@@ -125,7 +125,7 @@ export function withoutHarmless(made: ProvingCase, sight: Sight, belief: Belief)
 function isCarried(made: ProvingCase, sight: Sight, one: Believed): boolean {
   if (one.suspect.cause !== "load-heavy" && one.suspect.cause !== "load-light") return false;
   const { rating } = made.fitted;
-  const plate = amps(rating, made.plan.setting);
+  const plate = amps(rating, made.plan.lands.setting);
   return made.calls.every(({ state }) => {
     const run = sight.run(AS_PLANNED, state.id);
     if (!run || !isNearSpeed(made, sight, one, run, state.id)) return false;

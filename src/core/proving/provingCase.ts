@@ -7,7 +7,7 @@ import type { Plate } from "../motor/plate/plate";
 import { fault, type Refused, refused } from "../quantity/fault";
 import type { Compartment } from "../wiring/compartment";
 import { compartmentById } from "../wiring/equipment";
-import { NO_TURN, type WiringPlan } from "../wiring/plan";
+import { type MotorPlan, NO_TURN } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import { type EquipmentState, statesOf } from "../wiring/stateCircuit";
 import { type CapacitorPlace, capacitorsInCircuit } from "./capacitorsInCircuit";
@@ -26,7 +26,7 @@ export interface ProvingCase {
   readonly motor: WoundMotor;
   readonly fitted: FittedMotor;
   readonly plate: Plate;
-  readonly plan: WiringPlan;
+  readonly plan: MotorPlan;
   readonly load: TurnedLoad;
   readonly calls: readonly ProvingCall[];
   readonly capacitors: readonly CapacitorPlace[];
@@ -111,9 +111,9 @@ function equipmentOf({ compartment, equipment }: ProvingSheet["wiring"]): Compar
 function asGiven(
   compartment: Compartment,
   { landings, jumpers, wanted, setting, startOut, turn }: ProvingSheet["wiring"],
-  base: WiringPlan | undefined,
-): WiringPlan {
-  const plain: WiringPlan = base ?? {
+  base: MotorPlan | undefined,
+): MotorPlan {
+  const plain: MotorPlan = base ?? {
     id: "given",
     title: "",
     school: "",
@@ -124,9 +124,7 @@ function asGiven(
     capacitors: [],
     parts: [],
     wanted: compartment.offers.feeds.map(({ call }) => ({ call, speed: 1, reversed: false })),
-    setting: "high",
-    startOut: "motor",
-    turn: NO_TURN,
+    lands: { kind: "motor", setting: "high", startOut: "motor", turn: NO_TURN, plugTurned: false },
     reasons: {},
     cautions: [],
   };
@@ -134,13 +132,16 @@ function asGiven(
     ...plain,
     ...(landings ? { landings, jumpers: jumpers ?? [] } : {}),
     ...(wanted ? { wanted } : {}),
-    ...(setting ? { setting } : {}),
-    ...(startOut ? { startOut } : {}),
-    ...(turn ? { turn } : {}),
+    lands: {
+      ...plain.lands,
+      ...(setting ? { setting } : {}),
+      ...(startOut ? { startOut } : {}),
+      ...(turn ? { turn } : {}),
+    },
   };
 }
 
-function callsOf(plan: WiringPlan): ProvingCall[] {
+function callsOf(plan: MotorPlan): ProvingCall[] {
   return statesOf(plan.compartment).flatMap((state) => {
     const [call] = state.calls;
     const want = state.calls.length === 1 ? plan.wanted.find((one) => one.call === call) : undefined;

@@ -85,7 +85,7 @@ export function turnAsPlanned(
   { reversed }: ProvingCall,
   right: CallRun | null,
 ): Way | null {
-  const { asDrawn, needed } = plan.turn;
+  const { asDrawn, needed } = plan.lands.turn;
   if (asDrawn && !feedingOf(motor).bumpTells && motor.unproved.length === 0)
     return right?.point.outcome === "runs-backward" ? otherWay(asDrawn) : asDrawn;
   if (!needed) return null;

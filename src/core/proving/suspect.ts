@@ -1,7 +1,7 @@
 import type { Branch } from "../machine/circuit";
 import type { MotorParameters } from "../machine/motorBranches";
 import type { StartContact } from "../machine/operatingPoint";
-import type { WiringPlan } from "../wiring/plan";
+import type { MotorPlan } from "../wiring/plan";
 import type { Cause } from "./causes";
 
 /** How much of a cause there is, where that is a matter of degree. */
@@ -21,7 +21,7 @@ export interface Severity {
 
 /** What a cause changes on the machine as planned; each left out changes nothing. */
 export interface Change {
-  readonly plan?: WiringPlan;
+  readonly plan?: MotorPlan;
   readonly parameters?: (p: MotorParameters) => MotorParameters;
   /** Ohms of every coil and of the field, this many times: the windings joined for other volts. */
   readonly ohmsTimes?: number;

@@ -6,7 +6,7 @@ import { type MotorParameters, startChains } from "../machine/motorBranches";
 import { isHiddenEnd } from "../motor/sectionEnd";
 import { isTap } from "../motor/slot";
 import { CAPPED } from "../wiring/place";
-import type { WiringPlan } from "../wiring/plan";
+import type { MotorPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import type { CapacitorPlace } from "./capacitorsInCircuit";
 import { type Cause, COMMON, PRIOR } from "./causes";
@@ -289,10 +289,10 @@ function contactsOf({ motor, plan, fitted }: ProvingCase): Draft[] {
     parts.some(({ kind }) => kind === "potential-relay"),
   );
   const own =
-    plan.startOut === "motor" &&
+    plan.lands.startOut === "motor" &&
     fitted.gear.shaftSwitch &&
     motor.coils.some(({ winding }) => winding === "start");
-  if (!own && !(relay && plan.startOut === "equipment")) return [];
+  if (!own && !(relay && plan.lands.startOut === "equipment")) return [];
   const held = (closed: boolean): Change => ({ contacts: () => [], branches: withStartContacts(closed) });
   return [
     { cause: "start-contact-stays-open", at: ["start contact"], change: held(false) },
@@ -333,10 +333,10 @@ function settingOf({ motor, fitted, plan }: ProvingCase): Draft[] {
 function otherSetting(
   motor: ProvingCase["motor"],
   fitted: ProvingCase["fitted"],
-  plan: WiringPlan,
-): WiringPlan | null {
+  plan: MotorPlan,
+): MotorPlan | null {
   const { compartment: made } = plan;
-  const other = plan.setting === "high" ? "low" : "high";
+  const other = plan.lands.setting === "high" ? "low" : "high";
   const volts = fitted.rating.volts[other];
   const planned = planWiring({
     motor,
@@ -347,8 +347,8 @@ function otherSetting(
     reversed: false,
   });
   const [first] = planned.ok ? planned.plans : [];
-  return first && first.setting === other
-    ? { ...plan, landings: first.landings, jumpers: first.jumpers, setting: other }
+  return first && first.lands.setting === other
+    ? { ...plan, landings: first.landings, jumpers: first.jumpers, lands: { ...plan.lands, setting: other } }
     : null;
 }
 
@@ -435,7 +435,7 @@ function shaftOf({ load }: ProvingCase): Draft[] {
 
 function turnOf({ plan, motor, load }: ProvingCase): Draft[] {
   // A pump's turn is told by its pressure where nothing else says which way it has to be.
-  const tells = plan.turn.needed !== null || plan.turn.asDrawn !== null || load.kind === "pump";
+  const tells = plan.lands.turn.needed !== null || plan.lands.turn.asDrawn !== null || load.kind === "pump";
   return tells && motor.coils.length > 0
     ? [{ cause: "turn-reversed", at: [], change: { turned: true } }]
     : [];

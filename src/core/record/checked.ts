@@ -20,7 +20,7 @@ export function checked(question: string): Checked | null {
   const asked = JSON.parse(question) as JobWiring;
   if (asked.kind === "plan") {
     const { weight, findings, assumes } = checkPlan(asked.plan, asked);
-    return { weight, findings, assumes, speeds: speedForecast(asked, asked.plan.setting) };
+    return { weight, findings, assumes, speeds: speedForecast(asked, asked.plan.lands.setting) };
   }
   if (asked.kind !== "retrofit") return null;
   const { weight, findings, assumes } = checkRetrofit(asked.plan, asked.plated);

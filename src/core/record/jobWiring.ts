@@ -7,12 +7,19 @@ import { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
 import { type WoundMotor, woundMotor } from "../machine/woundMotor";
 import { slotOfMark } from "../motor/marks";
 import { type Plate, readPlate } from "../motor/plate";
-import type { Fault } from "../quantity/fault";
+import type { Fault, Refused } from "../quantity/fault";
 import type { VoltRange } from "../quantity/volts";
 import { powerLeadFor } from "../replacement/powerLead";
 import type { Compartment } from "../wiring/compartment";
 import { HARNESS } from "../wiring/harness";
-import { type HandChanges, type Turn, type WiringPlan, withChanges } from "../wiring/plan";
+import {
+  type HandChanges,
+  type ModulePlan,
+  type MotorPlan,
+  type Turn,
+  type WiringPlan,
+  withChanges,
+} from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import { planRetrofit, type RetrofitModule } from "../wiring/retrofit";
 import type { SetInside } from "./facts";
@@ -42,26 +49,26 @@ export type JobWiring =
       readonly polarity: Polarity;
       readonly says: readonly string[];
     }
-  | (PlanChoice & {
+  | (PlanChoice<MotorPlan> & {
       readonly kind: "plan";
       readonly motor: WoundMotor;
       readonly fitted: FittedMotor;
       /** What the battery kicks say of its ends. */
       readonly polarity: Polarity;
     })
-  | (PlanChoice & {
+  | (PlanChoice<ModulePlan> & {
       readonly kind: "retrofit";
       /** Volts that the retrofit's plate names. */
       readonly plated: readonly VoltRange[];
     });
 
-interface PlanChoice {
+interface PlanChoice<Plan extends WiringPlan> {
   readonly compartment: Compartment;
-  readonly plans: readonly WiringPlan[];
+  readonly plans: readonly Plan[];
   /** The plan taken, before any change by hand. */
-  readonly asMade: WiringPlan;
+  readonly asMade: Plan;
   /** The same with the changes by hand. */
-  readonly plan: WiringPlan;
+  readonly plan: Plan;
   /** Leads in the order of the sheet, or of the harness. */
   readonly leads: readonly string[];
 }
@@ -224,8 +231,8 @@ function turnOf(
   };
 }
 
-function chosen(
-  planned: ReturnType<typeof planWiring>,
+function chosen<Plan extends WiringPlan>(
+  planned: { readonly ok: true; readonly plans: readonly Plan[] } | Refused,
   {
     wish,
     changes,
@@ -236,7 +243,7 @@ function chosen(
     readonly plug: boolean;
   },
   compartment: Compartment,
-  as: (parts: Omit<PlanChoice, "leads">) => JobWiring,
+  as: (parts: Omit<PlanChoice<Plan>, "leads">) => JobWiring,
 ): JobWiring {
   if (!planned.ok) return { kind: "refused", faults: planned.faults, compartment, plug };
   const asMade = planned.plans.find(({ id }) => id === wish.plan) ?? planned.plans[0];

@@ -7,7 +7,7 @@ import { shortRotation } from "../quantity/rotation";
 import type { Assumption } from "../wiring/check/assumption";
 import { type Compartment, placeName } from "../wiring/compartment";
 import { harnessName } from "../wiring/harness";
-import { FRAME, type WiringPlan } from "../wiring/plan";
+import { FRAME, turnOfPlan, type WiringPlan } from "../wiring/plan";
 import { capacitorStepId, planSteps, stepTick } from "../wiring/steps";
 import type { Job } from "./job";
 import type { JobWiring } from "./jobWiring";
@@ -82,14 +82,11 @@ export function labelContent({
     };
   const { plan, leads } = planned;
   const done = landedWhole(plan, leads, job.ticked);
-  const turn = plan.turn.needed ?? plan.turn.asDrawn;
+  const turn = planned.kind === "plan" ? turnOfPlan(planned.plan) : null;
   return {
     ...head,
     supply: `${standWords(done, job.proof.signed !== null)}${settingWords(planned)}`,
-    capacitor: [
-      capacitor || workedCapacitor(plan, job.ticked),
-      turn && planned.kind === "plan" ? `turns ${shortRotation(turn)}` : "",
-    ]
+    capacitor: [capacitor || workedCapacitor(plan, job.ticked), turn ? `turns ${shortRotation(turn)}` : ""]
       .filter(Boolean)
       .join(" · "),
     proved: job.proof.signed ? provedAmps(plan, job.proof.seen, short) : "",
@@ -197,12 +194,12 @@ function landedWhole(plan: WiringPlan, leads: readonly string[], ticked: readonl
 /** What the motor is set or made for: a label outlives the supply that it was wired on. */
 function settingWords(planned: Extract<JobWiring, { kind: "plan" | "retrofit" }>): string {
   if (planned.kind === "retrofit") {
-    const { moduleVolts } = planned.plan;
-    return moduleVolts === undefined ? "Module’s volts not looked at" : `Module set for ${moduleVolts} V`;
+    const { setFor } = planned.plan.lands;
+    return setFor === null ? "Module’s volts not looked at" : `Module set for ${setFor} V`;
   }
   const { rating } = planned.fitted;
   if (rating.sources.volts?.kind === "assumed") return "Motor’s volts not known";
-  const { setting } = planned.plan;
+  const { setting } = planned.plan.lands;
   const [low, high] = [rating.leastVolts[setting], rating.volts[setting]].map(Math.round);
   const volts = low === high ? `${high} V` : `${low}–${high} V`;
   if (rating.insideSetting)

@@ -24,7 +24,7 @@ export function provingSheetOf(
   if (wiring.kind !== "plan" || !answer) return null;
   const { plan } = wiring;
   const typed = Object.keys(job.plates.new).length > 0 ? job.plates.new : job.plates.old;
-  const { turn } = plan;
+  const { turn } = plan.lands;
   const seen = job.proof.seen.map((one) => one.seen);
   return {
     format: "odd-lead/proving-sheet@1",
@@ -44,8 +44,8 @@ export function provingSheetOf(
       landings: { ...plan.landings },
       jumpers: [...plan.jumpers],
       wanted: [...plan.wanted],
-      setting: plan.setting,
-      startOut: plan.startOut,
+      setting: plan.lands.setting,
+      startOut: plan.lands.startOut,
       turn,
     },
     load: turnedBy(job),

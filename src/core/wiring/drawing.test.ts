@@ -16,7 +16,7 @@ import {
 import { countCrossings, wiringDrawing } from "./drawing";
 import { COMPARTMENTS, compartmentById } from "./equipment";
 import { CAPPED } from "./place";
-import { FRAME, NO_TURN } from "./plan";
+import { FRAME } from "./plan";
 import { planSteps } from "./steps";
 import { symbolPath } from "./symbolPath";
 
@@ -148,9 +148,7 @@ describe("equipment without a motor", () => {
       capacitors: [],
       parts: [],
       wanted: [],
-      setting: "high" as const,
-      startOut: "motor" as const,
-      turn: NO_TURN,
+      lands: { kind: "module", setFor: null } as const,
       reasons: {},
       cautions: [],
     };

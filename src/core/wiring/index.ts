@@ -41,8 +41,11 @@ export {
   FRAME,
   type HandChanges,
   type Jumper,
+  type ModulePlan,
+  type MotorPlan,
   NO_CHANGES,
   type PlanStep,
+  turnOfPlan,
   type WiringPlan,
   withChanges,
 } from "./plan";

@@ -5,7 +5,7 @@ import { formatHp } from "../quantity/power";
 import type { CapacitorPlace } from "./capacitorPlace";
 import { type Compartment, terminalOf } from "./compartment";
 import { CAPPED, jointPlace, readPlace } from "./place";
-import { FRAME, type Jumper, NO_TURN, type Wanted, type WiringPlan } from "./plan";
+import { FRAME, type Jumper, type MotorPlan, type MotorToLand, NO_TURN, type Wanted } from "./plan";
 import type { NetEnd, TerminalNet } from "./terminalNets";
 import type { WiringAsk } from "./wiringAsk";
 
@@ -22,7 +22,7 @@ const SERVICE_ORDER: Readonly<Record<Service, number>> = {
 export interface Laid {
   readonly wanted: readonly Wanted[];
   readonly setting: "low" | "high";
-  readonly startOut: WiringPlan["startOut"];
+  readonly startOut: MotorToLand["startOut"];
 }
 
 /** The plan that puts each net's leads on its terminals, joins what has no room there, and caps or parks what is left. */
@@ -31,7 +31,7 @@ export function landed(
   place: CapacitorPlace,
   nets: readonly TerminalNet[],
   { wanted, setting, startOut }: Laid,
-): WiringPlan {
+): MotorPlan {
   const { compartment: made } = place;
   const { capacitor } = made.offers;
   const landings: Record<string, string> = { [FRAME]: made.offers.ground };
@@ -122,10 +122,13 @@ export function landed(
     capacitors: place.work,
     parts: [],
     wanted,
-    setting,
-    startOut,
-    turn: ask.turn ?? NO_TURN,
-    ...(ask.motor.plugTurned ? { plugTurned: true } : {}),
+    lands: {
+      kind: "motor",
+      setting,
+      startOut,
+      turn: ask.turn ?? NO_TURN,
+      plugTurned: ask.motor.plugTurned === true,
+    },
     reasons,
     cautions: [
       "Unused leads are live when the motor runs: each capped on its own, never two together.",

@@ -10,18 +10,18 @@ import {
 import { feedingOf } from "../machine/feedingOf";
 import { checkPlan } from "./check/check";
 import { compartmentById } from "./equipment";
-import type { WiringPlan } from "./plan";
+import type { MotorPlan } from "./plan";
 
-function planned(motor: TestMotor, id: string): WiringPlan {
+function planned(motor: TestMotor, id: string): MotorPlan {
   const made = compartmentById(id);
   const [plan] = made ? plansFor(motor, made) : [];
   if (!plan) throw new Error(id);
   return plan;
 }
 
-const stops = (plan: WiringPlan, motor: TestMotor) =>
+const stops = (plan: MotorPlan, motor: TestMotor) =>
   checkPlan(plan, motor).findings.flatMap(({ weight, code }) => (weight === "stop" ? [code] : []));
-const joined = (plan: WiringPlan, ...leads: string[]) =>
+const joined = (plan: MotorPlan, ...leads: string[]) =>
   new Set(leads.map((lead) => plan.landings[lead])).size === 1;
 
 describe("a start winding on two leads of its own, by a run capacitor", () => {
@@ -34,7 +34,7 @@ describe("a start winding on two leads of its own, by a run capacitor", () => {
   });
 
   it("its two ends exchanged turn it the other way", () => {
-    const turns = (of: WiringPlan) => checkPlan(of, startPair).outcomes.at(-1)?.point?.outcome;
+    const turns = (of: MotorPlan) => checkPlan(of, startPair).outcomes.at(-1)?.point?.outcome;
     const { pu = "", ye = "" } = plan.landings;
     const exchanged = { ...plan, landings: { ...plan.landings, pu: ye, ye: pu } };
     expect([turns(plan), turns(exchanged)].sort()).toEqual(["runs", "runs-backward"]);
@@ -76,8 +76,8 @@ describe("a protector on leads of its own", () => {
   });
 
   it.each([
-    ["both its ends on the line", (p: WiringPlan) => ({ p2: p.landings.p1 ?? "", bu: p.landings.p1 ?? "" })],
-    ["the start winding fed beside it", (p: WiringPlan) => ({ rd: p.landings.p1 ?? "" })],
+    ["both its ends on the line", (p: MotorPlan) => ({ p2: p.landings.p1 ?? "", bu: p.landings.p1 ?? "" })],
+    ["the start winding fed beside it", (p: MotorPlan) => ({ rd: p.landings.p1 ?? "" })],
   ])("%s: it guards nothing, and the plan is stopped", (_, move) => {
     const wrong = { ...plan, landings: { ...plan.landings, ...move(plan) } };
     expect(stops(wrong, guarded)).toContain("protector-bypassed");

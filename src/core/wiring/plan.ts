@@ -34,6 +34,11 @@ export interface Turn {
 
 export const NO_TURN: Turn = { needed: null, neededBy: "", asDrawn: null };
 
+/** Which way it has to turn; where nothing tells, the way its drawing turns it. */
+export function turnOfPlan({ lands: { turn } }: MotorPlan): Turn["needed"] {
+  return turn.needed ?? turn.asDrawn;
+}
+
 /** What becomes of a capacitor. */
 export interface CapacitorWork {
   readonly device: string;
@@ -82,8 +87,26 @@ export interface PlanStep {
   readonly because: string;
 }
 
+/** A wound motor as a plan lands it. */
+export interface MotorToLand {
+  readonly kind: "motor";
+  readonly setting: "low" | "high";
+  /** What takes the start winding out again once it runs: a switch of the motor's own, or something of the equipment. */
+  readonly startOut: "motor" | "equipment";
+  readonly turn: Turn;
+  /** The plug of the motor's start winding is to be turned over. */
+  readonly plugTurned: boolean;
+}
+
+/** The module of an electronic retrofit as a plan lands it. */
+export interface ModuleToLand {
+  readonly kind: "module";
+  /** Volts that its jumper or plug was seen set for; null where nobody looked. */
+  readonly setFor: number | null;
+}
+
 /** Where everything goes: the plan as one value, from which steps, check and drawing are made. */
-export interface WiringPlan {
+export interface WiringPlan<What extends MotorToLand | ModuleToLand = MotorToLand | ModuleToLand> {
   readonly id: string;
   readonly title: string;
   /** The school it follows, in words; "" where there is one way only. */
@@ -97,18 +120,15 @@ export interface WiringPlan {
   readonly capacitors: readonly CapacitorWork[];
   readonly parts: readonly PartWork[];
   readonly wanted: readonly Wanted[];
-  readonly setting: "low" | "high";
-  /** What takes the start winding out again once it runs: a switch of the motor's own, or something of the equipment. */
-  readonly startOut: "motor" | "equipment";
-  readonly turn: Turn;
-  /** Volts that an electronic retrofit's jumper was seen set for; left out where nobody looked. */
-  readonly moduleVolts?: number;
-  /** The plug of the motor's start winding is to be turned over. */
-  readonly plugTurned?: boolean;
+  /** What it lands. */
+  readonly lands: What;
   /** Why each lead goes where it goes. */
   readonly reasons: Readonly<Record<string, string>>;
   readonly cautions: readonly string[];
 }
+
+export type MotorPlan = WiringPlan<MotorToLand>;
+export type ModulePlan = WiringPlan<ModuleToLand>;
 
 /** Changes made by hand on a plan. */
 export interface HandChanges {
@@ -121,7 +141,7 @@ export interface HandChanges {
 export const NO_CHANGES: HandChanges = { landings: {}, added: [], gone: [] };
 
 /** The plan with changes made by hand; leads that are not the motor's are passed over. */
-export function withChanges(plan: WiringPlan, changes: HandChanges): WiringPlan {
+export function withChanges<Plan extends WiringPlan>(plan: Plan, changes: HandChanges): Plan {
   if (changes === NO_CHANGES) return plan;
   const moved = Object.fromEntries(
     Object.entries(changes.landings).filter(([lead]) => lead in plan.landings),

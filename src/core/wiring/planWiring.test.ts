@@ -28,7 +28,7 @@ import { checkPlan } from "./check/check";
 import type { Compartment } from "./compartment";
 import { emptied } from "./emptied";
 import { COMPARTMENTS, compartmentById } from "./equipment";
-import { FRAME, NO_CHANGES, type WiringPlan, withChanges } from "./plan";
+import { FRAME, type MotorPlan, NO_CHANGES, withChanges } from "./plan";
 import { planWiring } from "./planWiring";
 import { speedsOf } from "./speedsOf";
 import { planSteps } from "./steps";
@@ -58,7 +58,7 @@ function stating(made: Compartment): Compartment {
 }
 
 /** Landings without the frame, then jumpers as "from>to". */
-function table({ landings, jumpers }: WiringPlan): Record<string, string> {
+function table({ landings, jumpers }: MotorPlan): Record<string, string> {
   const { [FRAME]: _, ...leads } = landings;
   return { ...leads, ...Object.fromEntries(jumpers.map(({ from, to }) => [`${from}>`, to])) };
 }
@@ -67,7 +67,7 @@ interface Case {
   readonly title: string;
   readonly motor: TestMotor;
   readonly made: Compartment;
-  readonly school?: WiringPlan["id"];
+  readonly school?: MotorPlan["id"];
   readonly expected: Record<string, string>;
 }
 

@@ -7,7 +7,7 @@ import { type AskedCapacitor, capacitorPlaces } from "./capacitorPlace";
 import { checkPlan } from "./check/check";
 import { type Compartment, placeName } from "./compartment";
 import { landed } from "./landing";
-import type { Wanted, WiringPlan } from "./plan";
+import type { MotorPlan, Wanted } from "./plan";
 import { speedCalls } from "./speedCalls";
 import { speedsOf } from "./speedsOf";
 import { withOwnCapacitors, withStartGear } from "./startGear";
@@ -20,7 +20,7 @@ import type { WiringAsk } from "./wiringAsk";
  */
 export function planWiring(
   ask: WiringAsk,
-): { readonly ok: true; readonly plans: readonly WiringPlan[] } | Refused {
+): { readonly ok: true; readonly plans: readonly MotorPlan[] } | Refused {
   const { motor, compartment: made, fitted } = ask;
   const setting = settingFor(ask);
   const faults = misfits(ask);
@@ -66,7 +66,7 @@ export function planWiring(
 }
 
 /** Plans as the schools come, but those that the check stops behind those that run. */
-function bestFirst(plans: readonly WiringPlan[], { motor, fitted }: WiringAsk): readonly WiringPlan[] {
+function bestFirst(plans: readonly MotorPlan[], { motor, fitted }: WiringAsk): readonly MotorPlan[] {
   if (plans.length < 2) return plans;
   const stopped = new Map(plans.map((plan) => [plan, checkPlan(plan, { motor, fitted }).weight === "stop"]));
   return [...plans].sort((a, b) => Number(stopped.get(a)) - Number(stopped.get(b)));

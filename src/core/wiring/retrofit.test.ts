@@ -3,7 +3,7 @@ import { checkRetrofit } from "./check/retrofit";
 import type { Compartment } from "./compartment";
 import { compartmentById } from "./equipment";
 import { CAPPED } from "./place";
-import type { WiringPlan } from "./plan";
+import type { ModulePlan } from "./plan";
 import { planRetrofit } from "./retrofit";
 import { planSteps } from "./steps";
 
@@ -12,18 +12,18 @@ const at = (id: string): Compartment => {
   if (!made) throw new Error(id);
   return made;
 };
-const planFor = (made: Compartment): WiringPlan => {
+const planFor = (made: Compartment): ModulePlan => {
   const planned = planRetrofit(made);
   if (!planned.ok) throw new Error(planned.faults[0]?.says);
   const [plan] = planned.plans;
   if (!plan) throw new Error("no plan");
   return plan;
 };
-const stops = (plan: WiringPlan) =>
+const stops = (plan: ModulePlan) =>
   checkRetrofit(plan)
     .findings.filter(({ weight }) => weight === "stop")
     .map(({ code }) => code);
-const moved = (plan: WiringPlan, landings: Record<string, string>): WiringPlan => ({
+const moved = (plan: ModulePlan, landings: Record<string, string>): ModulePlan => ({
   ...plan,
   landings: { ...plan.landings, ...landings },
 });
@@ -119,13 +119,14 @@ describe("wrong moves on a retrofit", () => {
   });
 
   it("its jumper for 115 V on 230, and for 230 on 115", () => {
-    const on = (volts: number): WiringPlan => ({
+    const on = (volts: number, setFor: number): ModulePlan => ({
       ...plan,
       compartment: { ...plan.compartment, supply: { ...plan.compartment.supply, volts } },
+      lands: { kind: "module", setFor },
     });
-    expect(stops({ ...on(230), moduleVolts: 115 })).toContain("setting");
-    expect(stops({ ...on(115), moduleVolts: 230 })).toContain("setting");
-    expect(stops({ ...on(115), moduleVolts: 115 })).toEqual([]);
+    expect(stops(on(230, 115))).toContain("setting");
+    expect(stops(on(115, 230))).toContain("setting");
+    expect(stops(on(115, 115))).toEqual([]);
   });
 
   it("continuous fan needs no speed lead of its own, but says so where no run signal comes with it", () => {

@@ -3,7 +3,7 @@ import { formatPower } from "../quantity/power";
 import type { Compartment } from "./compartment";
 import { HARNESS } from "./harness";
 import { CAPPED } from "./place";
-import { FRAME, type Jumper, NO_TURN, type PartWork, type WiringPlan } from "./plan";
+import { FRAME, type Jumper, type ModulePlan, type PartWork } from "./plan";
 import { NOTHING_HUNG, stateCircuit, statesOf } from "./stateCircuit";
 
 /**
@@ -14,7 +14,7 @@ import { NOTHING_HUNG, stateCircuit, statesOf } from "./stateCircuit";
 export function planRetrofit(
   made: Compartment,
   module: RetrofitModule = {},
-): { readonly ok: true; readonly plans: readonly WiringPlan[] } | Refused {
+): { readonly ok: true; readonly plans: readonly ModulePlan[] } | Refused {
   const line = made.devices
     .flatMap(({ terminals }) => terminals)
     .find(({ kind, id }) => kind === "line" && !made.supply.terminals.includes(id));
@@ -81,11 +81,8 @@ export function planRetrofit(
         capacitors: [],
         parts: preparations(made, module),
         wanted: run.map((call) => ({ call, speed: 1, reversed: false })),
-        setting: "high",
-        startOut: "motor",
-        turn: NO_TURN,
+        lands: { kind: "module", setFor: module.setFor ?? null },
         reasons,
-        ...(module.setFor === undefined ? {} : { moduleVolts: module.setFor }),
         cautions: [
           ...idle.map(
             (name) =>

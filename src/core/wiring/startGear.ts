@@ -7,7 +7,7 @@ import { solve } from "../machine/solve";
 import type { WoundMotor } from "../machine/woundMotor";
 import type { Device, Part } from "./compartment";
 import { singleCapacitor } from "./equipment/parts";
-import type { PartWork, WiringPlan } from "./plan";
+import type { MotorPlan, PartWork } from "./plan";
 import { hungMotor, stateCircuit, statesOf } from "./stateCircuit";
 
 /** The speed at which the start winding is to go out: three quarters of synchronous. */
@@ -70,8 +70,8 @@ function usualStartVolts(volts: number): number {
 }
 
 /** The motor as its reference starts it: what the equipment gives it from outside in line with its start winding. */
-export function fittedWithStart(plan: WiringPlan, { motor, fitted }: MotorAndFit): FittedMotor {
-  if (plan.startOut !== "equipment") return fitted;
+export function fittedWithStart(plan: MotorPlan, { motor, fitted }: MotorAndFit): FittedMotor {
+  if (plan.lands.startOut !== "equipment") return fitted;
   const need = startNeed(motor, fitted);
   return need === null
     ? fitted
@@ -91,7 +91,7 @@ interface MotorAndFit {
 }
 
 /** Whether a lead of the motor stands where the equipment's start gear feeds it. */
-function startsByEquipment({ compartment: made, landings }: WiringPlan): boolean {
+function startsByEquipment({ compartment: made, landings }: MotorPlan): boolean {
   const { start, takesStartOut } = made.offers;
   return takesStartOut === true && start !== undefined && Object.values(landings).includes(start);
 }
@@ -102,7 +102,7 @@ function startsByEquipment({ compartment: made, landings }: WiringPlan): boolean
  * coil stands at three quarters of speed with the capacitor in, held by what it keeps after. Null where nobody stated the
  * relay and none would tell this motor's start from its run.
  */
-export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): WiringPlan | null {
+export function withStartGear(plan: MotorPlan, motor: WoundMotor, fitted: FittedMotor): MotorPlan | null {
   const parts = plan.compartment.devices.flatMap((device) => device.parts.map((part) => ({ device, part })));
   const relay = parts.find(({ part }) => part.kind === "potential-relay");
   const capacitor = parts.find(({ part }) => part.kind === "capacitor" && part.start === true);
@@ -113,7 +113,7 @@ export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: Fitte
   // A run capacitor on the plate and no start capacitor: it may start on that alone.
   const runAlone = fitted.rating.runMicrofarads !== null && !need.plated;
   const band = bandWords(fitted, need);
-  const started: WiringPlan = { ...plan, startOut: "equipment" };
+  const started: MotorPlan = { ...plan, lands: { ...plan.lands, startOut: "equipment" } };
   const sized = withRunBeside(
     capacitor.part.stated
       ? started
@@ -137,7 +137,7 @@ export function withStartGear(plan: WiringPlan, motor: WoundMotor, fitted: Fitte
  * Capacitor start and run: the run capacitor that the plate names stays in line with the start winding for good, beside
  * the start capacitor and what takes it out. Where the equipment has none, one is added there.
  */
-function withRunBeside(plan: WiringPlan, start: CapacitorPart, { rating }: FittedMotor): WiringPlan {
+function withRunBeside(plan: MotorPlan, start: CapacitorPart, { rating }: FittedMotor): MotorPlan {
   const { compartment: made } = plan;
   const { runMicrofarads, runVolts, sources } = rating;
   const into = made.offers.start;
@@ -182,9 +182,10 @@ const USUAL_RUN_VOLTS = 440;
  * The plan with the capacitors that sit on the motor itself, each with its place and a step: in its own wart where it has
  * one, else in line before the start lead.
  */
-export function withOwnCapacitors(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): WiringPlan {
+export function withOwnCapacitors(plan: MotorPlan, motor: WoundMotor, fitted: FittedMotor): MotorPlan {
   const { startMicrofarads, runBesideMicrofarads } = fitted.gear;
-  if (plan.startOut !== "motor" || !feedingOf(motor).shaftSwitch || startMicrofarads === null) return plan;
+  if (plan.lands.startOut !== "motor" || !feedingOf(motor).shaftSwitch || startMicrofarads === null)
+    return plan;
   const start = new Set(
     motor.coils.filter(({ winding }) => winding === "start").flatMap(({ from, to }) => [from, to]),
   );
@@ -219,7 +220,7 @@ export function withOwnCapacitors(plan: WiringPlan, motor: WoundMotor, fitted: F
 
 /** Volts by which a relay suits: between what it may pick up at and what holds it, by the machine model. */
 function relayVolts(
-  plan: WiringPlan,
+  plan: MotorPlan,
   motor: WoundMotor,
   fitted: FittedMotor,
   relay: string,
@@ -247,7 +248,7 @@ function relayVolts(
 const OVER_REST = 1.03;
 
 /** The plan with the start gear's wires off: no relay would know this motor's start from its run. */
-function withoutStartGear(plan: WiringPlan, devices: readonly string[]): WiringPlan {
+function withoutStartGear(plan: MotorPlan, devices: readonly string[]): MotorPlan {
   const ends = new Set(
     plan.compartment.devices
       .filter(({ id }) => devices.includes(id))
@@ -256,7 +257,7 @@ function withoutStartGear(plan: WiringPlan, devices: readonly string[]): WiringP
   const off = plan.compartment.wires.filter(({ from, to }) => ends.has(from) || ends.has(to));
   return {
     ...plan,
-    startOut: "motor",
+    lands: { ...plan.lands, startOut: "motor" },
     compartment: { ...plan.compartment, wires: plan.compartment.wires.filter((wire) => !off.includes(wire)) },
     removed: [...plan.removed, ...off],
     cautions: [
@@ -319,10 +320,10 @@ function bandWords({ rating }: FittedMotor, need: StartNeed): string {
 }
 
 function withPart(
-  plan: WiringPlan,
+  plan: MotorPlan,
   id: string,
   values: Partial<CapacitorPart> | Partial<RelayPart>,
-): WiringPlan {
+): MotorPlan {
   const devices = plan.compartment.devices.map((device) => ({
     ...device,
     parts: device.parts.map((part) => (part.id === id ? ({ ...part, ...values } as Part) : part)),

@@ -8,7 +8,7 @@ import type { WoundMotor } from "../machine/woundMotor";
 import { unforeseen } from "../quantity/unforeseen";
 import type { Compartment, Contact, Device } from "./compartment";
 import { CAPPED } from "./place";
-import { FRAME, type WiringPlan } from "./plan";
+import { FRAME, type MotorPlan } from "./plan";
 
 /** A state of the equipment: the calls that stand. */
 export interface EquipmentState {
@@ -30,9 +30,9 @@ export interface Hung {
 }
 
 /** A wound motor as it hangs on this equipment: its own start switch stands idle where the equipment takes its place. */
-export function hungMotor(plan: WiringPlan, motor: WoundMotor, fitted: FittedMotor): Hung {
+export function hungMotor(plan: MotorPlan, motor: WoundMotor, fitted: FittedMotor): Hung {
   const { supply } = plan.compartment;
-  const gear = plan.startOut === "equipment" ? NO_START_GEAR : fitted.gear;
+  const gear = plan.lands.startOut === "equipment" ? NO_START_GEAR : fitted.gear;
   const own = motorBranches(motor, fitted.parameters, gear, supply.hertz);
   return { ...own, leads: motor.leads, frictionNm: fitted.parameters.frictionNm };
 }
@@ -103,7 +103,7 @@ export const NOTHING_HUNG: Hung = { leads: [], branches: [], fields: [], contact
 
 /** Builds the circuit of a plan in a state: closed contacts and wires make nodes, what carries current makes branches. */
 export function stateCircuit(
-  plan: Pick<WiringPlan, "compartment" | "landings" | "jumpers">,
+  plan: Pick<MotorPlan, "compartment" | "landings" | "jumpers">,
   own: Hung,
   state: EquipmentState,
 ): StateCircuit {

@@ -36,16 +36,17 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
       because: byHand ? "Taken off by hand." : "The motor’s own leads take its place.",
     }),
   );
-  const plug = plan.plugTurned
-    ? [
-        step({
-          id: "plug",
-          kind: "plug",
-          does: "Turn the plug of the start winding over.",
-          because: "It changes the start winding’s two ends: the motor turns the other way, no lead moves.",
-        }),
-      ]
-    : [];
+  const plug =
+    plan.lands.kind === "motor" && plan.lands.plugTurned
+      ? [
+          step({
+            id: "plug",
+            kind: "plug",
+            does: "Turn the plug of the start winding over.",
+            because: "It changes the start winding’s two ends: the motor turns the other way, no lead moves.",
+          }),
+        ]
+      : [];
   const capacitors = plan.capacitors.map(({ device, change, microfarads, volts, known }) => {
     const on = made.devices.find(({ id }) => id === device)?.name ?? "capacitor";
     return step({
@@ -146,12 +147,11 @@ export function stepTick(plan: Pick<WiringPlan, "compartment" | "id">, step: str
 }
 
 /** The first second of power, with the turn to look for; none where the module finds its own. */
-function bumps({ turn, wanted, moduleVolts, parts }: WiringPlan): string[] {
-  const module = moduleVolts !== undefined || parts.some(({ device }) => device === "module-volts");
-  if (module || wanted.length === 0) return [];
+function bumps({ lands, wanted }: WiringPlan): string[] {
+  if (lands.kind === "module" || wanted.length === 0) return [];
   return [
-    turn.needed
-      ? `Bump it for a second: it has to turn ${formatRotation(turn.needed)}. If not, power off, and the one swap that reverses it.`
+    lands.turn.needed
+      ? `Bump it for a second: it has to turn ${formatRotation(lands.turn.needed)}. If not, power off, and the one swap that reverses it.`
       : "Bump it for a second and look which way it turns and where the air goes. If it is wrong: power off, and the one swap that reverses it.",
   ];
 }

@@ -1,6 +1,6 @@
 import { turnedByPlug } from "../machine/rotationPlug";
 import type { MotorToRun, StateOutcome } from "./check/outcome";
-import type { WiringPlan } from "./plan";
+import type { MotorPlan } from "./plan";
 import type { EquipmentState } from "./stateCircuit";
 import { isChanged, type TriedChange, withChange } from "./triedChange";
 import { type CurvePoint, whatIf } from "./whatIf";
@@ -31,7 +31,7 @@ export interface Tried {
 
 /** What is to be tried. */
 export interface TriedAsk extends MotorToRun {
-  readonly plan: WiringPlan;
+  readonly plan: MotorPlan;
   readonly state: EquipmentState;
   readonly change: TriedChange;
 }
@@ -55,7 +55,7 @@ export function tried(question: string): Tried | null {
 
 const WAY = { runs: "forward", "runs-backward": "backward", stalls: "not" } as const;
 
-function screenRun(plan: WiringPlan, run: MotorToRun, state: EquipmentState): ScreenRun {
+function screenRun(plan: MotorPlan, run: MotorToRun, state: EquipmentState): ScreenRun {
   const { outcome, curve, live } = whatIf(plan, run, state);
   const [most] = [...outcome.capacitors].sort((a, b) => b.amps - a.amps);
   return {

@@ -1,4 +1,4 @@
-import type { WiringPlan } from "./plan";
+import type { MotorPlan } from "./plan";
 
 /** What is changed on a planned circuit to see what becomes of it. */
 export interface TriedChange {
@@ -19,10 +19,7 @@ export function isChanged({ swap: [one, other], capacitorTimes, plugOver }: Trie
 }
 
 /** The plan with the change made; the same plan where its wires and capacitors are left as they are. */
-export function withChange(
-  plan: WiringPlan,
-  { swap: [one, other], capacitorTimes }: TriedChange,
-): WiringPlan {
+export function withChange(plan: MotorPlan, { swap: [one, other], capacitorTimes }: TriedChange): MotorPlan {
   const { landings } = plan;
   const swapped = isSwap(one, other)
     ? { ...plan, landings: { ...landings, [one]: landings[other] ?? "", [other]: landings[one] ?? "" } }
@@ -34,7 +31,7 @@ function isSwap(one: string, other: string): boolean {
   return one !== "" && other !== "" && one !== other;
 }
 
-function withCapacitor(plan: WiringPlan, times: number): WiringPlan {
+function withCapacitor(plan: MotorPlan, times: number): MotorPlan {
   const devices = plan.compartment.devices.map((device) => ({
     ...device,
     parts: device.parts.flatMap((part) => {

@@ -11,7 +11,7 @@ import {
   type StateOutcome,
 } from "./check/outcome";
 import { CAPPED } from "./place";
-import type { WiringPlan } from "./plan";
+import type { MotorPlan } from "./plan";
 import { fittedWithStart } from "./startGear";
 import { type EquipmentState, leadEnd } from "./stateCircuit";
 
@@ -36,11 +36,11 @@ export interface WhatIf {
 const CURVE_POINTS = 60;
 
 /** Runs a plan in a state, with its curves over speed as it runs up, start contacts moving on the way. */
-export function whatIf(plan: WiringPlan, run: MotorToRun, state: EquipmentState): WhatIf {
+export function whatIf(plan: MotorPlan, run: MotorToRun, state: EquipmentState): WhatIf {
   const load = ratedLoad(run.fitted);
   const right: (speed: number, reversed: boolean) => RightRun | null = rightRuns(
     { ...run, fitted: fittedWithStart(plan, run) },
-    plan.setting,
+    plan.lands.setting,
     load,
     plan.compartment.supply,
   );

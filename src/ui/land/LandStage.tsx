@@ -101,7 +101,7 @@ function More() {
         <SupplyPanel />
       </Fold>
       {wiring.kind === "plan" && feedingOf(wiring.motor).twoVoltages ? (
-        <Fold title="Voltage setting" summary={`set for the ${wiring.plan.setting} volts by this plan`}>
+        <Fold title="Voltage setting" summary={`set for the ${wiring.plan.lands.setting} volts by this plan`}>
           <VoltagePanel />
         </Fold>
       ) : null}
@@ -153,8 +153,8 @@ function InsideSetting() {
   return low && high ? (
     <Fold
       title="The module’s jumper"
-      open={wiring.plan.moduleVolts === undefined}
-      summary={wiring.plan.moduleVolts ? `for ${wiring.plan.moduleVolts} V` : "nobody has looked"}
+      open={wiring.plan.lands.setFor === null}
+      summary={wiring.plan.lands.setFor ? `for ${wiring.plan.lands.setFor} V` : "nobody has looked"}
     >
       <SettingPanel low={low.high} high={high.high} module />
     </Fold>

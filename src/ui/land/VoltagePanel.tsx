@@ -15,7 +15,7 @@ export function VoltagePanel() {
   const { short } = useLeadNames();
   if (wiring.kind !== "plan") return null;
   const { motor, plan } = wiring;
-  const { setting } = plan;
+  const { setting } = plan.lands;
   const reversed = plan.wanted[0]?.reversed ?? false;
   const wanted = netsOfSetting(motor, setting, reversed);
   const other = setting === "low" ? "high" : "low";

@@ -3,7 +3,15 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { familyById, type WiringWish } from "@/core";
-import { canHavePlug, NO_CHANGES, type SpeedForecast, speedsOf, tapName, tapSlot } from "@/core/wiring";
+import {
+  canHavePlug,
+  NO_CHANGES,
+  type SpeedForecast,
+  speedsOf,
+  tapName,
+  tapSlot,
+  turnOfPlan,
+} from "@/core/wiring";
 import { useAnswer, useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { TurnPicture } from "../parts/TurnPicture";
@@ -16,7 +24,7 @@ export function Wishes({ forecast }: { forecast: readonly SpeedForecast[] }) {
   const wiring = useJobWiring();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { plans, asMade, compartment } = wiring;
-  const turn = wiring.plan.turn.needed ?? wiring.plan.turn.asDrawn;
+  const turn = wiring.kind === "plan" ? turnOfPlan(wiring.plan) : null;
   const choose = (change: Partial<WiringWish>) =>
     add({ kind: "wiring-wish", wish: { ...job.wish, ...change } });
   const speeds = wiring.kind === "plan" ? speedsOf(wiring.motor) : 1;

@@ -1,5 +1,5 @@
 import type { VoltRange } from "../../quantity/volts";
-import type { WiringPlan } from "../plan";
+import type { ModulePlan, MotorPlan } from "../plan";
 import { callsUnstated, jumperUnseen, startGearUnstated } from "./assumedOfEquipment";
 import { assumedOfMotor } from "./assumedOfMotor";
 import type { Assumption, EffectOf } from "./assumption";
@@ -9,7 +9,7 @@ import type { MotorToRun, RightRun } from "./outcome";
 type RightRuns = (speed: number, reversed: boolean) => RightRun | null;
 
 /** Everything a verdict on a plan assumes: the one place where that is derived. */
-export function assumptionsOf(plan: WiringPlan, run: MotorToRun, right: RightRuns): Assumption[] {
+export function assumptionsOf(plan: MotorPlan, run: MotorToRun, right: RightRuns): Assumption[] {
   const taken: Otherwise = { plan, run };
   const effectOf: EffectOf = (others) => (worstOf(taken, others, right) === null ? "figures" : "stop");
   return [
@@ -25,12 +25,12 @@ export function assumptionsOf(plan: WiringPlan, run: MotorToRun, right: RightRun
  * @param stops how many stops the check finds on a plan without what it assumes.
  */
 export function retrofitAssumptions(
-  plan: WiringPlan,
+  plan: ModulePlan,
   plated: readonly VoltRange[],
-  stops: (plan: WiringPlan) => number,
+  stops: (plan: ModulePlan) => number,
 ): Assumption[] {
   const found = stops(plan);
-  const effectOf = (others: readonly WiringPlan[]) =>
+  const effectOf = (others: readonly ModulePlan[]) =>
     others.some((other) => stops(other) > found) ? "stop" : "figures";
   return [
     ...jumperUnseen(plan, plated, effectOf),

@@ -1,6 +1,6 @@
 import { assumed, computed } from "../../quantity/source";
 import type { VoltRange } from "../../quantity/volts";
-import type { WiringPlan } from "../plan";
+import type { ModulePlan, WiringPlan } from "../plan";
 import type { Assumption, EffectOf } from "./assumption";
 import { OTHER_CAPACITY, type Otherwise, withParts } from "./otherwise";
 
@@ -10,7 +10,7 @@ const OTHER_PICK_UP = [0.5, 0.7, 1.4, 2] as const;
 /** What starts it from outside, as far as nobody stated it: run with other capacitors, and with other relays. */
 export function startGearUnstated(taken: Otherwise, effectOf: EffectOf): Assumption[] {
   const { plan, run } = taken;
-  if (plan.startOut !== "equipment") return [];
+  if (plan.lands.startOut !== "equipment") return [];
   const parts = plan.compartment.devices.flatMap((device) => device.parts);
   const capacitor = parts.some((part) => part.kind === "capacitor" && part.start && !part.stated);
   const relay = parts.some((part) => part.kind === "potential-relay" && !part.stated);
@@ -89,18 +89,18 @@ export function callsUnstated(
  * @param plated the volts its plate names, one range for each setting.
  */
 export function jumperUnseen(
-  plan: WiringPlan,
+  plan: ModulePlan,
   plated: readonly VoltRange[],
-  effectOf: (others: readonly WiringPlan[]) => Assumption["effect"],
+  effectOf: (others: readonly ModulePlan[]) => Assumption["effect"],
 ): Assumption[] {
-  if (plated.length < 2 || plan.moduleVolts !== undefined) return [];
+  if (plated.length < 2 || plan.lands.setFor !== null) return [];
   return [
     {
       code: "setting-unknown",
       short: "the module’s jumper",
       says: `Nobody has said what its jumper or plug is set for; the list sets it for ${Math.round(plan.compartment.supply.volts)} V. Set for another its electronics burn at the first power, or it runs weak.`,
       source: assumed("set by the first step of the list"),
-      effect: effectOf(plated.map(({ high }) => ({ ...plan, moduleVolts: high }))),
+      effect: effectOf(plated.map(({ high }) => ({ ...plan, lands: { ...plan.lands, setFor: high } }))),
       fact: "Look at the jumper before its connectors go on, and say how it stands.",
       leads: ["power-1", "power-2"],
     },

@@ -1,7 +1,7 @@
 import { nearNumberings, renumbered } from "../../machine/numberings";
 import type { RatingFigure } from "../../machine/rating";
 import { assumed } from "../../quantity/source";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import type { Assumption, EffectOf } from "./assumption";
 import { atTimesVolts, OTHER_CAPACITY, type Otherwise, withOpenCoil, withParts } from "./otherwise";
 import type { MotorToRun } from "./outcome";
@@ -145,7 +145,7 @@ function otherCapacities(taken: Otherwise): Otherwise[] {
 }
 
 /** A plate that names microfarads and no volts: what is asked for is the higher of the usual ratings, and said to be that. */
-function runVoltsUnknown({ capacitors }: WiringPlan, { fitted }: MotorToRun): Assumption[] {
+function runVoltsUnknown({ capacitors }: MotorPlan, { fitted }: MotorToRun): Assumption[] {
   const { runMicrofarads, runVolts, sources } = fitted.rating;
   const fitting = capacitors.find(({ change }) => change !== "left-empty" && change !== "removed");
   if (!fitting || runMicrofarads === null || runVolts !== null) return [];

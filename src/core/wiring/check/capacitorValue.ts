@@ -1,6 +1,6 @@
 import { joinedCircuit } from "../../machine/joinedCircuit";
 import type { Part } from "../compartment";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun } from "./outcome";
 
@@ -12,11 +12,11 @@ const BAND_NEAR = 0.15;
 const BAND_FAR = 0.3;
 
 /** Capacitors of another value or of fewer volts than the motor's plate names. */
-export function capacitorValueFindings(plan: WiringPlan, run: MotorToRun): CheckFinding[] {
+export function capacitorValueFindings(plan: MotorPlan, run: MotorToRun): CheckFinding[] {
   return [...runValue(plan, run), ...startValue(plan, run)];
 }
 
-function runValue(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
+function runValue(plan: MotorPlan, { fitted }: MotorToRun): CheckFinding[] {
   const { runMicrofarads, runVolts, sources } = fitted.rating;
   if (runMicrofarads === null || sources["run capacitor"]?.kind === "assumed") return [];
   const { capacitor } = plan.compartment.offers;
@@ -26,7 +26,7 @@ function runValue(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
     (p) =>
       p.kind === "capacitor" &&
       !p.start &&
-      (plan.startOut === "equipment" || [p.from, p.to].includes(capacitor.startSide)),
+      (plan.lands.startOut === "equipment" || [p.from, p.to].includes(capacitor.startSide)),
   );
   if (part?.kind !== "capacitor") return [];
   const off = Math.abs(part.microfarads / runMicrofarads - 1);
@@ -49,10 +49,10 @@ function runValue(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
 
 /** A lead of the motor, or the gear that starts it, stands on the capacitor: a motor with its own wart leaves it be. */
 function servesTheMotor(
-  { compartment: made, landings, jumpers, startOut }: WiringPlan,
+  { compartment: made, landings, jumpers, lands }: MotorPlan,
   startSide: string,
 ): boolean {
-  if (startOut === "equipment") return true;
+  if (lands.startOut === "equipment") return true;
   const { nodeOf } = joinedCircuit(
     [],
     [...made.wires, ...jumpers].map(({ from, to }): [string, string] => [from, to]),
@@ -60,9 +60,9 @@ function servesTheMotor(
   return Object.values(landings).some((place) => nodeOf(place) === nodeOf(startSide));
 }
 
-function startValue(plan: WiringPlan, { fitted }: MotorToRun): CheckFinding[] {
+function startValue(plan: MotorPlan, { fitted }: MotorToRun): CheckFinding[] {
   const plated = fitted.rating.startPlated;
-  if (plan.startOut !== "equipment" || !plated) return [];
+  if (plan.lands.startOut !== "equipment" || !plated) return [];
   const middle = (plated.lowMicrofarads + plated.highMicrofarads) / 2;
   return plan.compartment.devices.flatMap(({ parts }) =>
     parts.flatMap((part) => {

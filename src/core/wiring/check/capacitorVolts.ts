@@ -1,5 +1,5 @@
 import type { Part } from "../compartment";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import type { CheckFinding } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
 import { figure } from "./running";
@@ -19,7 +19,7 @@ const SCATTER_PERCENT = 20;
  */
 function beyondRating(
   { capacitors, state, reference }: StateOutcome,
-  plan: WiringPlan,
+  plan: MotorPlan,
   { fitted }: MotorToRun,
 ): CheckFinding[] {
   const { runVolts } = fitted.rating;
@@ -43,7 +43,7 @@ const CARRIES_AMPS = 0.01;
  */
 export function capacitorVoltsFindings(
   outcomes: readonly StateOutcome[],
-  plan: WiringPlan,
+  plan: MotorPlan,
   run: MotorToRun,
 ): CheckFinding[] {
   const against = outcomes.flatMap((outcome) => beyondRating(outcome, plan, run));
@@ -52,7 +52,7 @@ export function capacitorVoltsFindings(
 
 function withinRating(
   outcomes: readonly StateOutcome[],
-  plan: WiringPlan,
+  plan: MotorPlan,
   against: readonly CheckFinding[],
 ): CheckFinding[] {
   const parts = plan.compartment.devices.flatMap(({ parts: own }) => own);

@@ -1,11 +1,11 @@
 import { CAPPED } from "../place";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import type { CheckFinding } from "./finding";
 import type { StateOutcome } from "./outcome";
 import { figure } from "./running";
 
 /** What stands on the leads that are capped, in the state where it is most. */
-export function cappedFindings(outcomes: readonly StateOutcome[], plan: WiringPlan): CheckFinding[] {
+export function cappedFindings(outcomes: readonly StateOutcome[], plan: MotorPlan): CheckFinding[] {
   return Object.entries(plan.landings).flatMap(([lead, place]) => {
     if (place !== CAPPED) return [];
     const stands = outcomes.map(({ leads, state }) => ({ state, volts: leads.get(lead)?.volts ?? 0 }));

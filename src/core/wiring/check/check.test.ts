@@ -18,7 +18,7 @@ import type { Compartment } from "../compartment";
 import { DEVICE_LIBRARY } from "../deviceLibrary";
 import { compartmentById } from "../equipment";
 import { CAPPED } from "../place";
-import { FRAME, type WiringPlan } from "../plan";
+import { FRAME, type MotorPlan } from "../plan";
 import { checkPlan, type WiringCheck } from "./check";
 
 const at = (id: string): Compartment => {
@@ -26,14 +26,14 @@ const at = (id: string): Compartment => {
   if (!made) throw new Error(id);
   return made;
 };
-const first = (motor: TestMotor, id: string): WiringPlan => {
+const first = (motor: TestMotor, id: string): MotorPlan => {
   const [plan] = plansFor(motor, at(id));
   if (!plan) throw new Error(id);
   return plan;
 };
 const codes = (check: WiringCheck, weight = "stop") =>
   check.findings.filter((found) => found.weight === weight).map(({ code }) => code);
-const moved = (plan: WiringPlan, landings: Record<string, string>): WiringPlan => ({
+const moved = (plan: MotorPlan, landings: Record<string, string>): MotorPlan => ({
   ...plan,
   landings: { ...plan.landings, ...landings },
 });
@@ -157,7 +157,7 @@ describe("a wrong move, as the trade knows what comes of it", () => {
   it("230 V on the low setting burns, 115 V on the high one hangs with more than its amps", () => {
     const low = first(dualVoltage, "centrifugal-switch");
     const high = first(dualVoltage, "pump-pressure-switch");
-    const supply = (plan: WiringPlan, volts: number): WiringPlan => ({
+    const supply = (plan: MotorPlan, volts: number): MotorPlan => ({
       ...plan,
       compartment: { ...plan.compartment, supply: { ...plan.compartment.supply, volts } },
     });
@@ -345,7 +345,7 @@ describe("contacts beyond a call", () => {
     if (!plug) throw new Error("no plug for rotation");
     const plan = first(splitPhase, "bench-cord");
     const ends = splitPhase.motor.leads.filter(({ slot }) => slot === "T5" || slot === "T8");
-    const through = (position: string): WiringPlan => ({
+    const through = (position: string): MotorPlan => ({
       ...moved(plan, Object.fromEntries(ends.map(({ id }, i) => [id, `${plug.id}.${i + 1}`]))),
       compartment: {
         ...plan.compartment,

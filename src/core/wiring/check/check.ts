@@ -1,6 +1,6 @@
 import { abs, ZERO } from "../../machine/complex";
 import type { Load } from "../../machine/load";
-import { FRAME, type WiringPlan } from "../plan";
+import { FRAME, type MotorPlan } from "../plan";
 import { fittedWithStart } from "../startGear";
 import { hungMotor, statesOf } from "../stateCircuit";
 import { assumptionsOf } from "./assumed";
@@ -41,12 +41,12 @@ export interface WiringCheck {
  * @param ownLoad the plate's load as a fan takes it, where left out; less of it where the fitted motor hangs under that,
  *   so that its wires are held against a run all the same.
  */
-export function checkPlan(plan: WiringPlan, run: MotorToRun, ownLoad?: Load): WiringCheck {
+export function checkPlan(plan: MotorPlan, run: MotorToRun, ownLoad?: Load): WiringCheck {
   const started = { ...run, fitted: fittedWithStart(plan, run) };
   const { supply } = plan.compartment;
-  const load = ownLoad ?? figuredLoad(started, plan.setting);
-  const right = rightRuns(started, plan.setting, load, supply);
-  const rated = rightRuns(started, plan.setting, load);
+  const load = ownLoad ?? figuredLoad(started, plan.lands.setting);
+  const right = rightRuns(started, plan.lands.setting, load, supply);
+  const rated = rightRuns(started, plan.lands.setting, load);
   const outcomes = statesOf(plan.compartment).map((state) => runState(plan, run, state, right, load));
   const assumes = assumptionsOf(plan, run, right);
   const structure = structureFindings(plan, run);

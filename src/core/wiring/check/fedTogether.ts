@@ -1,13 +1,13 @@
 import { isTap } from "../../motor/slot";
 import { CAPPED } from "../place";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
 
 /** Calls that stand at once: two taps of the motor fed through two closed contacts, or one tap alone. */
 export function fedTogether(
   { state, circuit, wanted, point }: StateOutcome,
-  plan: WiringPlan,
+  plan: MotorPlan,
   { motor }: MotorToRun,
 ): CheckFinding[] {
   const nets = new Map<string, (typeof motor.leads)[number][]>();

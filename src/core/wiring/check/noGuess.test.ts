@@ -20,7 +20,7 @@ import { type WoundMotor, woundMotor } from "../../machine/woundMotor";
 import type { Plate } from "../../motor/plate/plate";
 import type { Compartment, Part } from "../compartment";
 import { COMPARTMENTS, compartmentById } from "../equipment";
-import { type Turn, type WiringPlan, withChanges } from "../plan";
+import { type MotorPlan, type Turn, withChanges } from "../plan";
 import { planWiring } from "../planWiring";
 import { settingByOhms } from "../settingByOhms";
 import { planSteps } from "../steps";
@@ -41,16 +41,16 @@ const first = (
   motor: Omit<TestMotor, "leads">,
   made: Compartment,
   more: Parameters<typeof plansFor>[2] = {},
-): WiringPlan => {
+): MotorPlan => {
   const [plan] = plansFor(motor, made, more);
   if (!plan) throw new Error("no plan");
   return plan;
 };
-const stops = (plan: WiringPlan, run: Parameters<typeof checkPlan>[1]) =>
+const stops = (plan: MotorPlan, run: Parameters<typeof checkPlan>[1]) =>
   checkPlan(plan, run).findings.filter(({ weight }) => weight === "stop");
-const codes = (plan: WiringPlan, run: Parameters<typeof checkPlan>[1]) =>
+const codes = (plan: MotorPlan, run: Parameters<typeof checkPlan>[1]) =>
   stops(plan, run).map(({ code }) => code);
-const withPart = (plan: WiringPlan, change: (part: Part) => Part): WiringPlan => ({
+const withPart = (plan: MotorPlan, change: (part: Part) => Part): MotorPlan => ({
   ...plan,
   compartment: {
     ...plan.compartment,
@@ -421,7 +421,7 @@ describe("a motor that starts and runs by capacitors has both placed", () => {
     if (!plan) throw new Error("no plan");
     return { run, plan };
   };
-  const runCapacitors = (plan: WiringPlan) =>
+  const runCapacitors = (plan: MotorPlan) =>
     plan.compartment.devices
       .flatMap((device) => device.parts)
       .filter((part) => part.kind === "capacitor" && !part.start);
@@ -483,7 +483,7 @@ describe("what nobody stated is run with its other values", () => {
     const { motor, plate } = builtMotor(seededRandom(31), "two-winding", 6, made.supply.volts);
     return refitted(motor, plate, made);
   };
-  const effects = (plan: WiringPlan, run: Parameters<typeof checkPlan>[1]) =>
+  const effects = (plan: MotorPlan, run: Parameters<typeof checkPlan>[1]) =>
     Object.fromEntries(checkPlan(plan, run).assumes.map(({ short, effect }) => [short, effect]));
 
   it("calls of which two would feed two taps are a stop until it is said which can meet", () => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import { fan3, fan4, plansFor, type TestMotor } from "../../../../tests/material/motors";
 import type { Compartment } from "../compartment";
 import { compartmentById } from "../equipment";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import { atTimesVolts, type Otherwise, withAnyTwoCalls, withOpenCoil, withParts, worstOf } from "./otherwise";
 import { rightRuns } from "./outcome";
 
@@ -12,8 +12,8 @@ const at = (id: string): Compartment => {
   return made;
 };
 const planned = (motor: TestMotor, id: string): { taken: Otherwise; right: ReturnType<typeof rightRuns> } => {
-  const plan = plansFor(motor, at(id))[0] as WiringPlan;
-  return { taken: { plan, run: motor }, right: rightRuns(motor, plan.setting) };
+  const plan = plansFor(motor, at(id))[0] as MotorPlan;
+  return { taken: { plan, run: motor }, right: rightRuns(motor, plan.lands.setting) };
 };
 
 describe("what other values of something nobody stated make of a plan", () => {

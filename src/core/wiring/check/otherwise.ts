@@ -1,6 +1,6 @@
 import type { WoundMotor } from "../../machine/woundMotor";
 import type { Part } from "../compartment";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan, WiringPlan } from "../plan";
 import { type EquipmentState, statesOf } from "../stateCircuit";
 import { type MotorToRun, type RightRun, runState, type StateOutcome } from "./outcome";
 
@@ -9,7 +9,7 @@ export type Harm = "burns" | "hums" | "weak";
 
 /** The plan and its motor as they would be with such a value. */
 export interface Otherwise {
-  readonly plan: WiringPlan;
+  readonly plan: MotorPlan;
   readonly run: MotorToRun;
 }
 
@@ -93,7 +93,7 @@ export function withOpenCoil({ plan, run }: Otherwise, coil: string): Otherwise 
 }
 
 /** The plan on equipment on which any two of its calls can stand at once. */
-export function withAnyTwoCalls(plan: WiringPlan): WiringPlan {
+export function withAnyTwoCalls<Plan extends WiringPlan>(plan: Plan): Plan {
   const { calls } = plan.compartment;
   const together = calls.flatMap(({ id }, i) => calls.slice(i + 1).map((other) => [id, other.id]));
   return { ...plan, compartment: { ...plan.compartment, together } };

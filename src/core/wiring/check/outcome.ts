@@ -6,7 +6,7 @@ import type { Load } from "../../machine/load";
 import { type OperatingPoint, operatingPoint } from "../../machine/operatingPoint";
 import { type Solution, solve } from "../../machine/solve";
 import type { WoundMotor } from "../../machine/woundMotor";
-import type { Wanted, WiringPlan } from "../plan";
+import type { MotorPlan, Wanted } from "../plan";
 import { type EquipmentState, hungMotor, leadEnd, type StateCircuit, stateCircuit } from "../stateCircuit";
 
 /** A motor as the check runs it. */
@@ -99,7 +99,7 @@ function loadOnTap(load: Load, { rating }: FittedMotor, rank: number): Load {
 
 /** Runs the plan in a state. */
 export function runState(
-  plan: WiringPlan,
+  plan: MotorPlan,
   run: MotorToRun,
   state: EquipmentState,
   rightRun: (speed: number, reversed: boolean) => RightRun | null,
@@ -160,7 +160,7 @@ export function runState(
  * What a state is to do with the motor. A call runs it as the plan has it; of several that stand at once the one whose
  * contact the equipment leaves closed; a call without a terminal of its own as those whose terminal it makes live.
  */
-function wantedIn(plan: WiringPlan, state: EquipmentState, { nodeOf }: StateCircuit): Wanted | null {
+function wantedIn(plan: MotorPlan, state: EquipmentState, { nodeOf }: StateCircuit): Wanted | null {
   if (state.opened) return null;
   const { feeds } = plan.compartment.offers;
   const wants = plan.wanted.filter(({ speed }) => speed !== null);
@@ -174,7 +174,7 @@ function wantedIn(plan: WiringPlan, state: EquipmentState, { nodeOf }: StateCirc
 
 /** Greatest amps of any winding with the shaft held, in a state; null where the circuit is a dead short. */
 export function ampsAtRest(
-  plan: WiringPlan,
+  plan: MotorPlan,
   { motor, fitted }: MotorToRun,
   state: EquipmentState,
 ): number | null {
@@ -183,7 +183,7 @@ export function ampsAtRest(
   return point && Math.max(0, ...coilsOf(motor, point.solution).map(({ amps }) => amps));
 }
 
-function isControl({ compartment: made }: WiringPlan, branch: string): boolean {
+function isControl({ compartment: made }: MotorPlan, branch: string): boolean {
   return branch === `supply:${made.supply.control?.hot}`;
 }
 

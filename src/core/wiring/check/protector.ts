@@ -1,4 +1,4 @@
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import { statesOf } from "../stateCircuit";
 import { type CheckFinding, finding } from "./finding";
 import { figuredLoad, type MotorToRun, type RightRun, runState } from "./outcome";
@@ -11,14 +11,14 @@ const STILL_FED_SHARE = 0.03;
  * nothing may flow.
  */
 export function protectorFindings(
-  plan: WiringPlan,
+  plan: MotorPlan,
   run: MotorToRun,
   right: (speed: number, reversed: boolean) => RightRun | null,
 ): CheckFinding[] {
   const { protector } = run.motor;
   if (!protector) return [];
   const hot: MotorToRun = { ...run, motor: { ...run.motor, hot: true } };
-  const load = figuredLoad(run, plan.setting);
+  const load = figuredLoad(run, plan.lands.setting);
   for (const state of statesOf(plan.compartment)) {
     const { coils, wanted } = runState(plan, hot, state, right, load);
     const amps = Math.max(0, ...coils.map((coil) => coil.amps));

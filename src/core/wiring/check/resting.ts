@@ -1,4 +1,4 @@
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import { type CheckFinding, finding, LIVE_VOLTS } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
 import { figure, notFigured, SHORT_TIMES, shortThroughMotor } from "./running";
@@ -9,7 +9,7 @@ export const RUNS_SHARE = 0.03;
 /** What is wrong with a state in which the motor is to rest: it runs all the same, or its leads stay live. */
 export function restingFindings(
   outcome: StateOutcome,
-  plan: WiringPlan,
+  plan: MotorPlan,
   { fitted }: MotorToRun,
 ): CheckFinding[] {
   const { state, wanted, point } = outcome;
@@ -67,7 +67,7 @@ export function restingFindings(
 }
 
 /** The equipment itself leaves a line through to its load side, whatever calls. */
-function oneLegStays({ compartment: made }: WiringPlan): boolean {
+function oneLegStays({ compartment: made }: MotorPlan): boolean {
   const lines = new Set(made.supply.terminals);
   return made.devices.some(({ parts }) =>
     parts.some(

@@ -4,7 +4,7 @@ import type { VoltRange } from "../../quantity/volts";
 import type { Compartment } from "../compartment";
 import { HARNESS, HARNESS_JUNCTION, type HarnessLead, hungRetrofit } from "../harness";
 import { CAPPED } from "../place";
-import type { WiringPlan } from "../plan";
+import type { ModulePlan } from "../plan";
 import {
   type EquipmentState,
   NOTHING_HUNG,
@@ -53,7 +53,7 @@ const SPEEDS = HARNESS.filter(({ harness, id }) => harness === "low-volt" && id 
  * @param plated the volts its plate names, one range for each setting; none where no plate says.
  */
 export function checkRetrofit(
-  plan: WiringPlan,
+  plan: ModulePlan,
   plated: readonly VoltRange[] = [],
 ): {
   readonly weight: CheckFinding["weight"];
@@ -74,7 +74,7 @@ export function checkRetrofit(
 
 /** What is found by running a plan in every state, whatever it assumes. */
 function foundOn(
-  plan: WiringPlan,
+  plan: ModulePlan,
   plated: readonly VoltRange[],
 ): { readonly states: readonly RetrofitState[]; readonly findings: readonly CheckFinding[] } {
   const states = statesOf(plan.compartment).map((state) => runRetrofit(plan, state));
@@ -101,7 +101,7 @@ function foundOn(
   return { states, findings };
 }
 
-function runRetrofit(plan: WiringPlan, state: EquipmentState): RetrofitState {
+function runRetrofit(plan: ModulePlan, state: EquipmentState): RetrofitState {
   const circuit = stateCircuit(plan, hungRetrofit(), state);
   const solution = circuit.shorted.length > 0 ? null : solve(circuit.machine, 1);
   const node = (lead: string) => solution?.nodes.get(circuit.nodeOf(`${HARNESS_JUNCTION}:${lead}`)) ?? ZERO;
@@ -117,13 +117,13 @@ function runRetrofit(plan: WiringPlan, state: EquipmentState): RetrofitState {
   return { state, circuit, alone, volts: new Map(solution ? inputs : []) };
 }
 
-function settingFindings(plan: WiringPlan, plated: readonly VoltRange[]): CheckFinding[] {
+function settingFindings(plan: ModulePlan, plated: readonly VoltRange[]): CheckFinding[] {
   const { volts } = plan.compartment.supply;
   const near = (one: number) => Math.abs(volts / one - 1) <= VOLTS_TAKEN;
   const fits = plated.some(
     ({ low, high }) => volts >= low * (1 - VOLTS_TAKEN) && volts <= high * (1 + VOLTS_TAKEN),
   );
-  const set = plan.moduleVolts;
+  const set = plan.lands.setFor;
   return [
     ...(plated.length === 0 || fits
       ? []
@@ -136,7 +136,7 @@ function settingFindings(plan: WiringPlan, plated: readonly VoltRange[]): CheckF
             mend: "Another retrofit, of this supply’s volts.",
           }),
         ]),
-    ...(set === undefined || near(set)
+    ...(set === null || near(set)
       ? []
       : [
           finding({
@@ -150,7 +150,7 @@ function settingFindings(plan: WiringPlan, plated: readonly VoltRange[]): CheckF
   ];
 }
 
-function powerFindings({ compartment: made }: WiringPlan, states: readonly RetrofitState[]): CheckFinding[] {
+function powerFindings({ compartment: made }: ModulePlan, states: readonly RetrofitState[]): CheckFinding[] {
   const { volts } = made.supply;
   const run = states.filter((s) => s.volts.size > 0);
   const off = run.filter((s) => Math.abs((s.volts.get("power-1") ?? 0) / volts - 1) > POWER_TAKEN);
@@ -195,7 +195,7 @@ function burnt({ state, volts }: RetrofitState): CheckFinding[] {
 
 /** Whether the run signal comes with every call that can give one, and with no other. */
 function runSignal(
-  { compartment: made }: WiringPlan,
+  { compartment: made }: ModulePlan,
   { state, alone, volts }: RetrofitState,
 ): CheckFinding[] {
   if (volts.size === 0) return [];
@@ -237,7 +237,7 @@ function runSignal(
 }
 
 /** Speeds that the strip calls in a state, beside those that reach the module. */
-function speedSignals(plan: WiringPlan, { state, alone, volts }: RetrofitState): CheckFinding[] {
+function speedSignals(plan: ModulePlan, { state, alone, volts }: RetrofitState): CheckFinding[] {
   if (volts.size === 0) return [];
   const { compartment: made } = plan;
   const is = SPEEDS.filter(({ id }) => {

@@ -3,7 +3,7 @@ import type { StartContact } from "../../machine/operatingPoint";
 import type { Solution } from "../../machine/solve";
 import { isTap } from "../../motor/slot";
 import { formatRotation } from "../../quantity/rotation";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
 import { turnOf } from "./turning";
@@ -26,7 +26,7 @@ const NOTHING_SHARE = 0.03;
 const CAPACITOR_SHARE = 0.3;
 
 /** What a state that is to run the motor does instead, or that it does so; each finding with its numbers. */
-export function runningFindings(outcome: StateOutcome, plan: WiringPlan, run: MotorToRun): CheckFinding[] {
+export function runningFindings(outcome: StateOutcome, plan: MotorPlan, run: MotorToRun): CheckFinding[] {
   const { fitted } = run;
   const { state, wanted, point, reference } = outcome;
   if (!wanted || outcome.circuit.shorted.length > 0) return [];
@@ -106,7 +106,7 @@ export function runningFindings(outcome: StateOutcome, plan: WiringPlan, run: Mo
 }
 
 /** The way it turns, as far as the leads tell it, from both ends. */
-function turn(outcome: StateOutcome, plan: WiringPlan, run: MotorToRun): string {
+function turn(outcome: StateOutcome, plan: MotorPlan, run: MotorToRun): string {
   const way = turnOf(plan, run, outcome);
   if (way) return formatRotation(way);
   const { unproved, plugTurned } = run.motor;

@@ -3,7 +3,7 @@ import { abs, add, mul, polar, ZERO } from "../../machine/complex";
 import { fieldImpedance, type RotorField } from "../../machine/field";
 import { type Solution, solve } from "../../machine/solve";
 import type { Device, Part } from "../compartment";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import { type EquipmentState, type Hung, NOTHING_HUNG, stateCircuit, statesOf } from "../stateCircuit";
 import { type CheckFinding, finding } from "./finding";
 
@@ -34,7 +34,7 @@ interface CompressorRun {
  *
  * @param hung the fan's motor.
  */
-export function servedFindings(plan: WiringPlan, hung: Hung): CheckFinding[] {
+export function servedFindings(plan: MotorPlan, hung: Hung): CheckFinding[] {
   return plan.compartment.devices.flatMap((device) =>
     device.parts.flatMap((part) =>
       part.kind === "compressor" ? compressorFindings(plan, hung, device, part) : [],
@@ -42,7 +42,7 @@ export function servedFindings(plan: WiringPlan, hung: Hung): CheckFinding[] {
   );
 }
 
-function compressorFindings(plan: WiringPlan, hung: Hung, device: Device, part: Compressor): CheckFinding[] {
+function compressorFindings(plan: MotorPlan, hung: Hung, device: Device, part: Compressor): CheckFinding[] {
   const found = asFound(plan);
   const states = statesOf(plan.compartment);
   const right = (state: EquipmentState) => runCompressor(found, NOTHING_HUNG, state, part);
@@ -88,7 +88,7 @@ function harm(right: CompressorRun, is: CompressorRun, rated: CompressorRun): st
 }
 
 /** The equipment as it was found: what the plan took off is back, what it added is not there. */
-function asFound(plan: WiringPlan): WiringPlan {
+function asFound(plan: MotorPlan): MotorPlan {
   const { wires } = plan.compartment;
   const back = plan.removed.filter(({ id }) => wires.every((wire) => wire.id !== id));
   return {
@@ -100,7 +100,7 @@ function asFound(plan: WiringPlan): WiringPlan {
 }
 
 function runCompressor(
-  plan: WiringPlan,
+  plan: MotorPlan,
   hung: Hung,
   state: EquipmentState,
   part: Compressor,

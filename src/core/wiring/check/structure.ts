@@ -2,14 +2,14 @@ import { joinedCircuit } from "../../machine/joinedCircuit";
 import { isTap, tapRank } from "../../motor/slot";
 import { placeName } from "../compartment";
 import { CAPPED } from "../place";
-import { FRAME, type WiringPlan } from "../plan";
+import { FRAME, type MotorPlan, type WiringPlan } from "../plan";
 import { controlSideFindings } from "./controlSide";
 import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun } from "./outcome";
 import { placesFindings } from "./places";
 
 /** What is wrong with the wires as they lie, whatever flows in them. */
-export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFinding[] {
+export function structureFindings(plan: MotorPlan, run: MotorToRun): CheckFinding[] {
   return [
     ...tiedTaps(plan, run),
     ...tiedWindings(plan, run),
@@ -24,7 +24,7 @@ export function structureFindings(plan: WiringPlan, run: MotorToRun): CheckFindi
 }
 
 /** Leads of different junctions that the plan's wires make one, in no call's chart. */
-function tiedTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
+function tiedTaps(plan: MotorPlan, { motor }: MotorToRun): CheckFinding[] {
   const nets = joinedLeads(plan);
   return nets.flatMap((leads) => {
     const taps = motor.leads.filter(({ id, slot }) => leads.includes(id) && isTap(slot));
@@ -42,7 +42,7 @@ function tiedTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
 }
 
 /** A winding with both its ends on one wire: no chart has one, and it does nothing but carry what the others induce. */
-function tiedWindings(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
+function tiedWindings(plan: MotorPlan, { motor }: MotorToRun): CheckFinding[] {
   const nets = joinedLeads(plan);
   const of = (junction: string) => motor.leads.filter((lead) => lead.junction === junction);
   return motor.coils.flatMap(({ from, to, winding }) => {
@@ -80,7 +80,7 @@ export function onGround(plan: WiringPlan): CheckFinding[] {
 }
 
 /** The same for a capacitor or a start relay: it would work by the frame's current, and at other volts than its own. */
-function startGearOnGround(plan: WiringPlan): CheckFinding[] {
+function startGearOnGround(plan: MotorPlan): CheckFinding[] {
   const { devices, supply } = plan.compartment;
   const nodeOf = wiredNodes(plan);
   return devices.flatMap((device) =>
@@ -123,7 +123,7 @@ function wiredNodes({ compartment: made, jumpers }: WiringPlan): (place: string)
 }
 
 /** Each call's hot feeds the tap that was chosen for it: also where two taps run too nearly alike to be told by speed. */
-function wrongTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
+function wrongTaps(plan: MotorPlan, { motor }: MotorToRun): CheckFinding[] {
   const nodeOf = wiredNodes(plan);
   return plan.wanted.flatMap(({ call, speed }) => {
     const hot = plan.compartment.offers.feeds.find((feed) => feed.call === call)?.hot;
@@ -149,7 +149,7 @@ function wrongTaps(plan: WiringPlan, { motor }: MotorToRun): CheckFinding[] {
 }
 
 /** What a wire served has lost it: its two ends stand on one potential no more. What is run beside the fan tells itself. */
-function servesCut(plan: WiringPlan): CheckFinding[] {
+function servesCut(plan: MotorPlan): CheckFinding[] {
   const nodeOf = wiredNodes(plan);
   const { removed, compartment: made } = plan;
   const run = new Set(

@@ -1,12 +1,12 @@
 import { feedingOf } from "../../machine/feedingOf";
-import type { WiringPlan } from "../plan";
+import type { MotorPlan } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 import { type MotorToRun, type RightRun, VOLTS_TAKEN } from "./outcome";
 import { figure } from "./running";
 
 /** Whether the supply's volts and hertz are what the motor, as it is set, is made for. */
 export function supplyFindings(
-  plan: WiringPlan,
+  plan: MotorPlan,
   run: MotorToRun,
   right: (speed: number, reversed: boolean) => RightRun | null,
   rated: (speed: number, reversed: boolean) => RightRun | null,
@@ -15,7 +15,7 @@ export function supplyFindings(
 }
 
 function voltsFindings(
-  { compartment: made, setting: set }: WiringPlan,
+  { compartment: made, lands: { setting: set } }: MotorPlan,
   { fitted, motor }: MotorToRun,
 ): CheckFinding[] {
   const { rating } = fitted;
@@ -73,7 +73,7 @@ const SATURATES = 1.1;
 const OVERLOADS = 1.25;
 
 function hertzFindings(
-  { compartment: made, setting: set }: WiringPlan,
+  { compartment: made, lands: { setting: set } }: MotorPlan,
   { fitted }: MotorToRun,
   here: RightRun | null,
   rated: RightRun | null,

@@ -1,7 +1,7 @@
 import { feedingOf } from "../../machine/feedingOf";
 import { familyById } from "../../motor/families";
 import { formatRotation } from "../../quantity/rotation";
-import type { Turn, WiringPlan } from "../plan";
+import type { MotorPlan, Turn } from "../plan";
 import { type CheckFinding, finding } from "./finding";
 import type { MotorToRun, StateOutcome } from "./outcome";
 
@@ -11,8 +11,8 @@ type Way = NonNullable<Turn["needed"]>;
  * Which way a state turns the motor, seen from its ends; null where its leads do not tell (the order of the supply's
  * phases, ends that nobody proved, a drawing that names no turn) or it does not turn.
  */
-export function turnOf(plan: WiringPlan, { motor }: MotorToRun, { point }: StateOutcome): Way | null {
-  const { asDrawn } = plan.turn;
+export function turnOf(plan: MotorPlan, { motor }: MotorToRun, { point }: StateOutcome): Way | null {
+  const { asDrawn } = plan.lands.turn;
   if (!asDrawn || feedingOf(motor).bumpTells || motor.unproved.length > 0) return null;
   if (!point || point.outcome === "stalls") return null;
   return point.outcome === "runs" ? asDrawn : other(asDrawn);
@@ -24,11 +24,11 @@ function other(way: Way): Way {
 
 /** The turn beside the one that is needed; where nothing tells, the bump is the step. */
 export function turningFindings(
-  plan: WiringPlan,
+  plan: MotorPlan,
   run: MotorToRun,
   outcomes: readonly StateOutcome[],
 ): CheckFinding[] {
-  const { needed, neededBy } = plan.turn;
+  const { needed, neededBy } = plan.lands.turn;
   const running = outcomes.filter(
     ({ wanted, state, point }) => wanted && state.calls.length === 1 && point && point.outcome !== "stalls",
   );
