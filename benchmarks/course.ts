@@ -1,5 +1,5 @@
 import { familyById, type Identification, identify, type ReadingSheetInput } from "../src/core";
-import { junctionGroups, meterFor, ohmmeter, type Random, type VirtualMotor } from "../src/core/bench";
+import { connectedGroups, meterFor, ohmmeter, type Random, type VirtualMotor } from "../src/core/bench";
 import { led } from "../src/core/practice";
 
 /** What became of one motor that was led from an empty sheet to the end. */
@@ -65,7 +65,7 @@ export function partnerSearch(motor: VirtualMotor): number {
 /** The leads of each connected group. */
 export function groups(motor: VirtualMotor): string[][] {
   const { network } = motor;
-  const group = junctionGroups(network);
+  const group = connectedGroups(network.junctions, network.sections);
   const byGroup = new Map<number, string[]>();
   for (const [id, junction] of network.leadAt) {
     const g = group[junction] as number;

@@ -1,6 +1,7 @@
 /** The door of the virtual bench: random motors and simulated instruments, for tests, demo data and practice. */
 
-export { junctionGroups, type Network } from "../motor/network";
+export { connectedGroups } from "../motor/connectedGroups";
+export type { Network } from "../motor/network";
 export { type BuiltMotor, builtMotor } from "./builtMotor";
 export { drawnFault } from "./drawnFault";
 export {

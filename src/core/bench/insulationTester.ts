@@ -1,4 +1,5 @@
-import { junctionGroups, type Network } from "../motor/network";
+import { connectedGroups } from "../motor/connectedGroups";
+import type { Network } from "../motor/network";
 import { gaussian, type Random } from "./random";
 
 /** A path from a junction of the motor to its shell, through insulation that is never perfect. */
@@ -35,7 +36,7 @@ export function insulationTester(
   windingC: number,
   random: Random,
 ): InsulationTester {
-  const group = junctionGroups(network);
+  const group = connectedGroups(network.junctions, network.sections);
   return (lead) => {
     const junction = network.leadAt.get(lead);
     if (junction === undefined) throw new RangeError(`no lead ${lead} on this motor`);

@@ -5,7 +5,7 @@ import { aboutOf, meterFor } from "../bench/faultyMotor";
 import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
 import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
-import { junctionGroups } from "../motor/network";
+import { connectedGroups } from "../motor/connectedGroups";
 import type { Ask } from "./ask";
 import type { Identification } from "./identification";
 import { identify } from "./identify";
@@ -14,7 +14,7 @@ import { tieQuestions } from "./tieQuestions";
 
 /** The leads of each winding or group of windings. */
 function groupsOf({ network }: VirtualMotor): string[][] {
-  const group = junctionGroups(network);
+  const group = connectedGroups(network.junctions, network.sections);
   const byGroup = new Map<number, string[]>();
   for (const [lead, at] of [...network.leadAt].sort())
     byGroup.set(group[at] ?? -1, [...(byGroup.get(group[at] ?? -1) ?? []), lead]);

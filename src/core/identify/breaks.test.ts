@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { connectedGroups } from "../motor/connectedGroups";
 import { FAMILIES } from "../motor/families";
-import { connectedGroups } from "../ohms/effectiveResistance";
 import { breaksOf } from "./breaks";
 
 const VARIANTS = FAMILIES.flatMap((family) =>
@@ -15,10 +15,7 @@ const groupsWithLeads = (
   sections: readonly { from: number; to: number }[],
   leads: readonly number[],
 ) => {
-  const group = connectedGroups({
-    junctions: nodes.length,
-    sections: sections.map((s) => ({ ...s, ohms: 1, winding: "main" as const })),
-  });
+  const group = connectedGroups(nodes.length, sections);
   return new Set(group.filter((_, n) => (leads[n] ?? 0) > 0)).size;
 };
 

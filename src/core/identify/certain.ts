@@ -1,9 +1,10 @@
 import type { LeadName } from "../motor/lead";
 import type { Role } from "../motor/role";
 import type { Answer } from "./answers";
-import { type Evidence, joinedGroups } from "./evidence";
+import type { Evidence } from "./evidence";
 import { breakOf, type Hypothesis } from "./hypotheses";
 import type { Certainty } from "./identification";
+import { hasLead } from "./leadSet";
 import { capitalised, listed } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
 
@@ -146,10 +147,9 @@ function isWholeGroup(one: Weighed, leads: readonly number[]): boolean {
 
 /** Leads that some reading of ohms joins, group by group. */
 function readGroups(evidence: Evidence): number[][] {
-  const touched = new Set(evidence.pairs.flatMap(({ a, b }) => [a, b]));
   const byGroup = new Map<number, number[]>();
-  joinedGroups(evidence).forEach((g, lead) => {
-    if (touched.has(lead)) byGroup.set(g, [...(byGroup.get(g) ?? []), lead]);
+  evidence.groupOf.forEach((g, lead) => {
+    if (hasLead(evidence.touched, lead)) byGroup.set(g, [...(byGroup.get(g) ?? []), lead]);
   });
   return [...byGroup.values()];
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { METER, table } from "../../../tests/material/sheets";
-import { joinedGroups, weighEvidence, without } from "./evidence";
+import { weighEvidence, without } from "./evidence";
+import { leadsOf } from "./leadSet";
 import { type ReadingSheetInput, readingSheet } from "./sheet";
 
 const weigh = (sheet: ReadingSheetInput) => weighEvidence(readingSheet.parse(sheet));
@@ -42,13 +43,25 @@ describe("weighing what the meter said", () => {
 
   it("groups leads that ohms were read through, and drops a pair when asked", () => {
     const evidence = weigh(table("a b 5\nc d 7\na c OL\nb e 3"));
-    const group = joinedGroups(evidence);
+    const group = evidence.groupOf;
     expect(group[0]).toBe(group[1]);
     expect(group[0]).toBe(group[4]);
     expect(group[2]).toBe(group[3]);
     expect(group[0]).not.toBe(group[2]);
     const [first] = evidence.pairs;
-    expect(first && without(evidence, first).pairs).toHaveLength(3);
+    const rest = first && without(evidence, first);
+    expect(rest?.pairs).toHaveLength(3);
+    expect(rest?.groupOf[0]).not.toBe(rest?.groupOf[1]);
+  });
+
+  it("finds a pair in either order, the leads touched, and the leads each has read open to", () => {
+    const evidence = weigh(table("a b 5\nc d 7\na c OL\nb e OL"));
+    expect(evidence.pairOf(1, 0)?.ohms).toBe(5);
+    expect(evidence.pairOf(0, 2)?.ohms).toBeNull();
+    expect(evidence.pairOf(0, 3)).toBeUndefined();
+    expect(leadsOf(evidence.touched)).toEqual([0, 1, 2, 3, 4]);
+    expect(evidence.openTo.map(leadsOf)).toEqual([[2], [4], [0], [], [1]]);
+    expect(evidence.read.map(({ ohms }) => ohms)).toEqual([5, 7]);
   });
 });
 

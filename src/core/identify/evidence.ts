@@ -1,4 +1,6 @@
+import { connectedGroups } from "../motor/connectedGroups";
 import { readingSigmaOhms } from "../ohms/readingError";
+import { type LeadSet, leadSet, NO_LEADS, withLead } from "./leadSet";
 import type { ReadingSheet } from "./sheet";
 
 /** What stands for one pair of leads after repeats are weighed and probes and cable are taken off. */
@@ -15,12 +17,66 @@ export interface PairEvidence {
   readonly discarded: readonly (number | null)[];
 }
 
-/** Everything the meter said, ready for inference. */
-export interface Evidence {
+/** A pair that ohms were read through. */
+export type ReadPair = PairEvidence & { readonly ohms: number };
+
+/** What the meter said, pair by pair. */
+interface Weighed {
   readonly leadCount: number;
   readonly pairs: readonly PairEvidence[];
   /** The two leads touched last, or null. */
   readonly last: readonly [number, number] | null;
+}
+
+/** Everything the meter said, ready for inference: with it what inference asks of it over and over. */
+export interface Evidence extends Weighed {
+  /** The pairs that ohms were read through, in the order of {@link Weighed.pairs}. */
+  readonly read: readonly ReadPair[];
+  /** The leads of all pairs, open or not. */
+  readonly touched: LeadSet;
+  /** For each lead, the leads that it has read open to. */
+  readonly openTo: readonly LeadSet[];
+  /** The group of each lead as far as ohms were read through it: leads with the same number hang together. */
+  readonly groupOf: readonly number[];
+  /** What stands for a pair of leads, in either order. */
+  readonly pairOf: (a: number, b: number) => PairEvidence | undefined;
+}
+
+/** The evidence of pairs that were weighed. */
+export function evidenceOf({ leadCount, pairs, last }: Weighed): Evidence {
+  const read = pairs.filter((pair): pair is ReadPair => pair.ohms !== null);
+  const openTo: LeadSet[] = Array(leadCount).fill(NO_LEADS);
+  const table: (PairEvidence | undefined)[] = Array(leadCount * leadCount).fill(undefined);
+  for (const pair of pairs) {
+    const { a, b, ohms } = pair;
+    table[a * leadCount + b] = pair;
+    table[b * leadCount + a] = pair;
+    if (ohms !== null) continue;
+    openTo[a] = withLead(openTo[a] as LeadSet, b);
+    openTo[b] = withLead(openTo[b] as LeadSet, a);
+  }
+  return {
+    leadCount,
+    pairs,
+    last,
+    read,
+    touched: leadSet(pairs.flatMap(({ a, b }) => [a, b])),
+    openTo,
+    groupOf: groupsOf(leadCount, read),
+    pairOf: (a, b) => table[a * leadCount + b],
+  };
+}
+
+function groupsOf(leadCount: number, read: readonly PairEvidence[]): number[] {
+  return connectedGroups(
+    leadCount,
+    read.map(({ a, b }) => ({ from: a, to: b })),
+  );
+}
+
+/** Whether some pair reads open. */
+export function someOpen({ pairs, read }: Evidence): boolean {
+  return read.length < pairs.length;
 }
 
 /** No winding of a fan, blower or pump motor reads this high: leakage or a finger, taken for open. */
@@ -45,11 +101,11 @@ export function weighEvidence(sheet: ReadingSheet): Evidence {
   });
   const latest = sheet.readings.at(-1);
   const pairs = [...byPair.values()].map(({ a, b, shown, at }) => ({ a, b, at, ...settle(shown, sheet) }));
-  return {
+  return evidenceOf({
     leadCount: sheet.leads.length,
-    pairs: withoutStaleOpens(pairs).map(({ at: _, ...pair }) => pair),
+    pairs: withoutStaleOpens(pairs, sheet.leads.length).map(({ at: _, ...pair }) => pair),
     last: latest ? [place(latest.between[0]), place(latest.between[1])] : null,
-  };
+  });
 }
 
 interface DatedPair extends PairEvidence {
@@ -62,15 +118,13 @@ interface DatedPair extends PairEvidence {
  * before then, between leads that may have been on its two sides, says nothing any more and is to be read again. A group
  * that read open to both sides was on neither.
  */
-function withoutStaleOpens(pairs: readonly DatedPair[]): readonly DatedPair[] {
+function withoutStaleOpens(pairs: readonly DatedPair[], leadCount: number): readonly DatedPair[] {
   const closed = pairs.filter(({ ohms, shown }) => ohms !== null && shown.some(isOpen));
   if (closed.length === 0) return pairs;
-  const leadCount = Math.max(...pairs.map(({ b }) => b)) + 1;
-  const group = joinedGroups({
+  const group = groupsOf(
     leadCount,
-    pairs: pairs.filter((pair) => !closed.includes(pair)),
-    last: null,
-  });
+    pairs.filter((pair) => pair.ohms !== null && !closed.includes(pair)),
+  );
   const stale = new Set(
     closed.flatMap(({ a, b, at }) => {
       const opens = pairs.filter((pair) => pair.ohms === null && pair.at < at);
@@ -134,37 +188,13 @@ export function isDisputed(pair: PairEvidence): boolean {
 
 /** The same evidence without one of its pairs. */
 export function without(evidence: Evidence, pair: PairEvidence): Evidence {
-  return { ...evidence, pairs: evidence.pairs.filter((other) => other !== pair) };
-}
-
-/** The group of each lead as far as ohms were read through it: leads with the same number hang together. */
-export function joinedGroups(evidence: Evidence): number[] {
-  const group = Array.from({ length: evidence.leadCount }, (_, i) => i);
-  for (const { a, b, ohms } of evidence.pairs) {
-    if (ohms === null) continue;
-    const [from, to] = [group[a], group[b]];
-    group.forEach((g, i) => {
-      if (g === from) group[i] = to ?? g;
-    });
-  }
-  return group;
+  return evidenceOf({ ...evidence, pairs: evidence.pairs.filter((other) => other !== pair) });
 }
 
 /** Whether nothing else that was read joins a pair's leads: then no sum can tell that its reading is wrong. */
 export function standsAlone(evidence: Evidence, pair: PairEvidence): boolean {
-  const groupOf = joinedGroups(without(evidence, pair));
+  const { groupOf } = without(evidence, pair);
   return groupOf[pair.a] !== groupOf[pair.b];
-}
-
-/** For each lead, the leads that it has read open to, as a bit mask. */
-export function openMasks(evidence: Evidence): number[] {
-  const masks: number[] = Array(evidence.leadCount).fill(0);
-  for (const { a, b, ohms } of evidence.pairs) {
-    if (ohms !== null) continue;
-    masks[a] = (masks[a] as number) | (1 << b);
-    masks[b] = (masks[b] as number) | (1 << a);
-  }
-  return masks;
 }
 
 /** The same evidence with so many ohms taken off every reading. */
@@ -172,5 +202,5 @@ export function lessOhms(evidence: Evidence, offsetOhms: number): Evidence {
   const pairs = evidence.pairs.map((pair) =>
     pair.ohms === null ? pair : { ...pair, ohms: pair.ohms - offsetOhms },
   );
-  return { ...evidence, pairs };
+  return evidenceOf({ ...evidence, pairs });
 }

@@ -1,3 +1,19 @@
+import {
+  common,
+  countOf,
+  firstLeads,
+  firstOf,
+  hasLead,
+  haveCommon,
+  type LeadSet,
+  MOST_LEADS,
+  NO_LEADS,
+  union,
+  withLead,
+  withoutFirst,
+  withoutLead,
+} from "./leadSet";
+
 /**
  * Leads that no ohms were read through are alike to the meter but for the opens: they float. How many ways are left to
  * seat them is counted here, group by group, and not tried lead by lead.
@@ -5,12 +21,12 @@
 export interface Floating {
   /** Free places of each connected group. Their sum is the number of leads that float. */
   readonly free: readonly number[];
-  /** For each group, the leads that may not come there because they read open to one that is there; a bit mask. */
-  readonly barred: readonly number[];
-  /** The floating leads that have read open to something, as a bit mask; the rest are told apart by nothing. */
-  readonly touched: number;
-  /** For each lead of the sheet, the leads that it has read open to, as a bit mask. */
-  readonly openTo: readonly number[];
+  /** For each group, the leads that may not come there because they read open to one that is there. */
+  readonly barred: readonly LeadSet[];
+  /** The floating leads that have read open to something; the rest are told apart by nothing. */
+  readonly touched: LeadSet;
+  /** For each lead of the sheet, the leads that it has read open to. */
+  readonly openTo: readonly LeadSet[];
   /** Counts already made for this sheet, where many placements ask for the same. */
   readonly counted?: Map<string, number>;
 }
@@ -25,51 +41,52 @@ export interface Floating {
  * opens do not tell apart lead to the same task.
  */
 export function seatingWays({ free, barred, touched, openTo, counted = new Map() }: Floating): number {
-  let room = -bitCount(touched);
+  let room = -countOf(touched);
   const groups: number[] = [];
   for (let g = 0; g < free.length; g++) {
     const places = free[g] as number;
     room += places;
-    if (places > 0) groups.push(groupCode(places, (barred[g] as number) & touched));
+    if (places > 0) groups.push(groupCode(places, common(barred[g] as LeadSet, touched)));
   }
   return room < 0 ? 0 : waysFrom(groups.sort(ascending), touched, openTo, counted);
 }
 
-/** Leads of a sheet are under 16: a group that is not full as one number, its free places over the mask of whom it bars. */
-const groupCode = (places: number, barred: number) => (places << 16) | barred;
-const placesOf = (code: number) => code >> 16;
-const barredOf = (code: number) => code & 0xffff;
+/** A group that is not full as one number: its free places over whom it bars. */
+const groupCode = (places: number, barred: LeadSet) => (places << MOST_LEADS) | barred;
+const placesOf = (code: number) => code >> MOST_LEADS;
+const barredOf = (code: number) => common(code as LeadSet, firstLeads(MOST_LEADS));
 
 const ascending = (a: number, b: number) => a - b;
 
 /** @param groups codes of the groups that are not full, ascending. */
 function waysFrom(
   groups: readonly number[],
-  waiting: number,
-  openTo: readonly number[],
+  waiting: LeadSet,
+  openTo: readonly LeadSet[],
   counted: Map<string, number>,
 ): number {
   const held = heldBack(groups, waiting, openTo);
-  if (held === 0) return factorial(groups.reduce((sum, code) => sum + placesOf(code), 0));
+  if (held === NO_LEADS) return factorial(groups.reduce((sum, code) => sum + placesOf(code), 0));
   let task = String.fromCharCode(held);
-  for (const code of groups) task += String.fromCharCode(placesOf(code), barredOf(code) & held);
+  for (const code of groups) task += String.fromCharCode(placesOf(code), common(barredOf(code), held));
   const before = counted.get(task);
   if (before !== undefined) return before;
   const lead = mostBarred(groups, held);
-  const rest = held & ~(1 << lead);
+  const rest = withoutLead(held, lead);
   let ways = 0;
   for (let g = 0; g < groups.length; g++) {
     const code = groups[g] as number;
-    if ((barredOf(code) >> lead) & 1) continue;
+    if (hasLead(barredOf(code), lead)) continue;
     let alike = 1;
     for (; groups[g + 1] === code; g++) alike += 1;
     const places = placesOf(code);
     const next: number[] = [];
     for (let other = 0; other < groups.length; other++) {
       const kept = groups[other] as number;
-      if (other !== g) next.push(groupCode(placesOf(kept), barredOf(kept) & rest));
+      if (other !== g) next.push(groupCode(placesOf(kept), common(barredOf(kept), rest)));
     }
-    if (places > 1) next.push(groupCode(places - 1, (barredOf(code) | (openTo[lead] as number)) & rest));
+    if (places > 1)
+      next.push(groupCode(places - 1, common(union(barredOf(code), openTo[lead] as LeadSet), rest)));
     ways += alike * places * waysFrom(next.sort(ascending), rest, openTo, counted);
   }
   counted.set(task, ways);
@@ -77,25 +94,25 @@ function waysFrom(
 }
 
 /** The waiting leads that may not sit everywhere: barred from a group, or open to another that waits. */
-function heldBack(groups: readonly number[], waiting: number, openTo: readonly number[]): number {
-  let held = 0;
-  for (const code of groups) held |= barredOf(code);
-  held &= waiting;
-  for (let left = waiting; left !== 0; left &= left - 1) {
-    const bit = left & -left;
-    if (((openTo[31 - Math.clz32(bit)] as number) & waiting) !== 0) held |= bit;
+function heldBack(groups: readonly number[], waiting: LeadSet, openTo: readonly LeadSet[]): LeadSet {
+  let held = NO_LEADS;
+  for (const code of groups) held = union(held, barredOf(code));
+  held = common(held, waiting);
+  for (let left = waiting; left !== NO_LEADS; left = withoutFirst(left)) {
+    const lead = firstOf(left);
+    if (haveCommon(openTo[lead] as LeadSet, waiting)) held = withLead(held, lead);
   }
   return held;
 }
 
 /** The lead that most groups bar; the first of equals. */
-function mostBarred(groups: readonly number[], leads: number): number {
+function mostBarred(groups: readonly number[], leads: LeadSet): number {
   let most = -1;
   let best = 0;
-  for (let left = leads; left !== 0; left &= left - 1) {
-    const lead = 31 - Math.clz32(left & -left);
+  for (let left = leads; left !== NO_LEADS; left = withoutFirst(left)) {
+    const lead = firstOf(left);
     let barring = 0;
-    for (const code of groups) barring += (barredOf(code) >> lead) & 1;
+    for (const code of groups) if (hasLead(barredOf(code), lead)) barring += 1;
     if (barring <= most) continue;
     most = barring;
     best = lead;
@@ -108,8 +125,8 @@ export function seated(floating: Floating, group: number, lead: number | null): 
   const { openTo } = floating;
   const free = floating.free.map((places, g) => (g === group ? places - 1 : places));
   if (lead === null) return { ...floating, free };
-  const barred = floating.barred.map((mask, g) => (g === group ? mask | (openTo[lead] as number) : mask));
-  return { ...floating, free, barred, touched: floating.touched & ~(1 << lead) };
+  const barred = floating.barred.map((set, g) => (g === group ? union(set, openTo[lead] as LeadSet) : set));
+  return { ...floating, free, barred, touched: withoutLead(floating.touched, lead) };
 }
 
 /**
@@ -119,7 +136,7 @@ export function seated(floating: Floating, group: number, lead: number | null): 
 export function groupShares(floating: Floating, lead: number | null): number[] {
   let total = 0;
   const ways = floating.free.map((places, g) => {
-    if (places === 0 || (lead !== null && ((floating.barred[g] as number) >> lead) & 1)) return 0;
+    if (places === 0 || (lead !== null && hasLead(floating.barred[g] as LeadSet, lead))) return 0;
     const here = places * seatingWays(seated(floating, g, lead));
     total += here;
     return here;
@@ -144,7 +161,7 @@ export function onlySeating(
 ): ReadonlyMap<number, number> | null {
   if (leads.length > MOST_TO_SETTLE) return null;
   const room = [...free];
-  const members = room.map(() => 0);
+  const members = room.map(() => NO_LEADS);
   const seat = new Map<number, number>();
   let only: Map<number, number> | null = null;
   let ways = 0;
@@ -157,18 +174,18 @@ export function onlySeating(
     }
     const tried = new Set<string>();
     for (let g = 0; g < room.length && ways < 2; g++) {
-      if (room[g] === 0 || ((barred[g] as number) >> lead) & 1) continue;
-      if ((members[g] as number) & (openTo[lead] as number)) continue;
+      if (room[g] === 0 || hasLead(barred[g] as LeadSet, lead)) continue;
+      if (haveCommon(members[g] as LeadSet, openTo[lead] as LeadSet)) continue;
       const like = kind[g] ?? "";
-      if (members[g] === 0 && barred[g] === 0 && like !== "") {
+      if (members[g] === NO_LEADS && barred[g] === NO_LEADS && like !== "") {
         if (tried.has(like)) continue;
         tried.add(like);
       }
       room[g] = (room[g] as number) - 1;
-      members[g] = (members[g] as number) | (1 << lead);
+      members[g] = withLead(members[g] as LeadSet, lead);
       seat.set(lead, g);
       place(at + 1);
-      members[g] = (members[g] as number) & ~(1 << lead);
+      members[g] = withoutLead(members[g] as LeadSet, lead);
       room[g] = (room[g] as number) + 1;
     }
     seat.delete(lead);
@@ -179,11 +196,4 @@ export function onlySeating(
 
 export function factorial(n: number): number {
   return n <= 1 ? 1 : n * factorial(n - 1);
-}
-
-/** Bits that are set. */
-export function bitCount(mask: number): number {
-  let count = 0;
-  for (let rest = mask; rest !== 0; rest &= rest - 1) count += 1;
-  return count;
 }

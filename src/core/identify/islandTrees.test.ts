@@ -5,18 +5,18 @@ import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
 import { randomMotor } from "../bench/randomMotor";
 import { FAMILIES } from "../motor/families";
-import type { Evidence, PairEvidence } from "./evidence";
+import { type Evidence, evidenceOf, type PairEvidence } from "./evidence";
 import { type IslandTree, islandTrees } from "./islandTrees";
 import { templateOf } from "./template";
 
 function evidence(leadCount: number, pairs: readonly [number, number, number][]): Evidence {
-  return {
+  return evidenceOf({
     leadCount,
     last: null,
     pairs: pairs.map(
       ([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, shown: [], discarded: [] }),
     ),
-  };
+  });
 }
 
 /** A tree as its edges, each named by the leads at its ends, in one order. */
@@ -107,7 +107,7 @@ describe("the trees that readings allow", () => {
             .map((_, i) => i)
             .filter((i) => i === 0 || pairs.some((p) => p.a === 0 && p.b === i));
           if (island.length < 3) return;
-          const [best] = islandTrees(island, { leadCount: leads, pairs, last: null }).trees;
+          const [best] = islandTrees(island, evidenceOf({ leadCount: leads, pairs, last: null })).trees;
           // Leads stand on one vertex in the tree exactly when they hang on one junction of the motor.
           for (const vertex of best?.vertices ?? []) {
             for (const lead of vertex)

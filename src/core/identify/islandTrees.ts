@@ -1,4 +1,5 @@
 import type { Evidence } from "./evidence";
+import { type LeadSet, leadSet } from "./leadSet";
 import { EdgeFit, LEAST_EDGE_SHARE, type Reading, STRIDE } from "./treeEdges";
 
 /**
@@ -12,8 +13,8 @@ export interface IslandTree {
   readonly parents: readonly number[];
   /** For each vertex, the conductors of what hangs on it, branch by branch, the most first. */
   readonly hanging: readonly (readonly number[])[];
-  /** The leads on each vertex as a bit mask. */
-  readonly masks: readonly number[];
+  /** The leads on each vertex as a set. */
+  readonly sets: readonly LeadSet[];
   /** Vertices that are no hidden joint, and whether three windings meet somewhere. */
   readonly conductors: number;
   readonly branched: boolean;
@@ -56,53 +57,80 @@ const LARGE_GROUP: readonly number[] = [7, 8];
  * the catalogue is a row or has one joint of three with one of them a single winding, so no other trees are tried.
  */
 export function islandTrees(leads: readonly number[], evidence: Evidence): IslandTrees {
-  const readings = evidence.pairs.flatMap(({ a, b, ohms, sigmaOhms }): Reading[] =>
-    ohms !== null && leads.includes(a) && leads.includes(b)
-      ? [{ a, b, ohms, weight: 1 / sigmaOhms ** 2 }]
-      : [],
+  const readings = evidence.read.flatMap(({ a, b, ohms, sigmaOhms }): Reading[] =>
+    leads.includes(a) && leads.includes(b) ? [{ a, b, ohms, weight: 1 / sigmaOhms ** 2 }] : [],
   );
   const leastOhms = LEAST_EDGE_SHARE * readings.reduce((most, { ohms }) => Math.max(most, ohms), 0);
   const shortOhms = (leastOhms * SHORT_SHARE) / LEAST_EDGE_SHARE;
   const fit = new EdgeFit();
   const most = LARGE_GROUP.includes(leads.length) ? MOST_TREES_OF_LARGE_GROUPS : MOST_TREES;
-  let states: Tree[] = [firstTree(leads[0] as number)];
+  /** Each candidate is tried on this one tree: most are dropped at once, and only those kept are copied. */
+  const trial = blankTree();
+  let states: readonly Tree[] = [firstTree(leads[0] as number)];
   let cut = false;
   let work = 0;
   for (let k = 1; k < leads.length; k++) {
-    const lead = leads[k] as number;
-    const here = new Set(leads.slice(0, k + 1));
-    const rows = readings.filter(({ a, b }) => here.has(a) && here.has(b));
-    let best = Number.POSITIVE_INFINITY;
-    /** The cheapest that was left out for the number of trees there are. */
-    let leftOut = Number.POSITIVE_INFINITY;
-    let worst = Number.POSITIVE_INFINITY;
-    let grown: Tree[] = [];
-    const keepMost = () => {
-      grown.sort((x, y) => x.cost - y.cost);
-      leftOut = Math.min(leftOut, grown[most]?.cost ?? Number.POSITIVE_INFINITY);
-      grown = grown.slice(0, most);
-      worst = Math.min(worst, grown[most - 1]?.cost ?? Number.POSITIVE_INFINITY);
-    };
+    const here = leads.slice(0, k + 1);
+    const rows = readings.filter(({ a, b }) => here.includes(a) && here.includes(b));
+    const grown = new Shortlist(most);
     for (const state of states) {
-      eachExtension(state, lead, (tree) => {
+      eachExtension(state, leads[k] as number, trial, (tree) => {
         work += tree.edges ** 2;
-        tree.cost = fit.nats(tree, rows, best + HOPELESS_NATS - tree.oddity) + tree.oddity;
+        tree.cost = fit.nats(tree, rows, grown.dearest - tree.oddity) + tree.oddity;
         for (let e = 0; e < tree.edges; e++) if ((fit.ohms[e] as number) < shortOhms) tree.cost += SHORT_NATS;
-        if (tree.cost > best + HOPELESS_NATS || fit.vanishes(leastOhms)) return;
-        best = Math.min(best, tree.cost);
-        if (tree.cost >= worst) {
-          leftOut = Math.min(leftOut, tree.cost);
-          return;
-        }
-        grown.push(copyOf(tree));
-        if (grown.length >= 2 * most) keepMost();
+        if (tree.cost <= grown.dearest && !fit.vanishes(leastOhms)) grown.offer(tree);
       });
     }
-    keepMost();
-    cut ||= leftOut <= best + HOPELESS_NATS;
-    states = grown.filter((tree) => tree.cost <= best + HOPELESS_NATS);
+    const closed = grown.closed();
+    cut ||= closed.cut;
+    states = closed.trees;
   }
   return { trees: states.map(asIslandTree), cut, work };
+}
+
+/** The cheapest trees of those offered: at most so many, and none that is hopeless beside the best. */
+class Shortlist {
+  private trees: Tree[] = [];
+  private best = Number.POSITIVE_INFINITY;
+  /** What the dearest of a full list costs. */
+  private worst = Number.POSITIVE_INFINITY;
+  /** The cheapest that was left out for the number of trees there are. */
+  private leftOut = Number.POSITIVE_INFINITY;
+
+  constructor(private readonly most: number) {}
+
+  /** What costs more is hopeless, in nats. */
+  get dearest(): number {
+    return this.best + HOPELESS_NATS;
+  }
+
+  /** Takes a copy of a tree, where there is room for it. */
+  offer(tree: Tree): void {
+    this.best = Math.min(this.best, tree.cost);
+    if (tree.cost >= this.worst) {
+      this.leftOut = Math.min(this.leftOut, tree.cost);
+      return;
+    }
+    this.trees.push(copyOf(tree));
+    if (this.trees.length >= 2 * this.most) this.shorten();
+  }
+
+  /** The list, cheapest first, and whether any that is not hopeless was left out. */
+  closed(): { readonly trees: readonly Tree[]; readonly cut: boolean } {
+    this.shorten();
+    return {
+      trees: this.trees.filter(({ cost }) => cost <= this.dearest),
+      cut: this.leftOut <= this.dearest,
+    };
+  }
+
+  private shorten(): void {
+    const { most } = this;
+    this.trees.sort((x, y) => x.cost - y.cost);
+    this.leftOut = Math.min(this.leftOut, this.trees[most]?.cost ?? Number.POSITIVE_INFINITY);
+    this.trees = this.trees.slice(0, most);
+    this.worst = Math.min(this.worst, this.trees[most - 1]?.cost ?? Number.POSITIVE_INFINITY);
+  }
 }
 
 /** A tree under construction. Edges are bits; `path` holds the edges between any two vertices. */
@@ -156,11 +184,8 @@ function copyOf(tree: Tree): Tree {
   };
 }
 
-/** The one tree that candidates are tried on: most are dropped at once, and only those kept are copied. */
-const trial = blankTree();
-
 /** Makes the trial tree like another. */
-function asTrial(tree: Tree): Tree {
+function asTrial(trial: Tree, tree: Tree): Tree {
   trial.count = tree.count;
   trial.edges = tree.edges;
   trial.vertexOf.set(tree.vertexOf);
@@ -175,19 +200,19 @@ function asTrial(tree: Tree): Tree {
 }
 
 /** Visits every tree that comes of adding a lead to a tree; what is visited is the trial tree, gone with the next. */
-function eachExtension(tree: Tree, lead: number, visit: (candidate: Tree) => void): void {
+function eachExtension(tree: Tree, lead: number, trial: Tree, visit: (candidate: Tree) => void): void {
   const offer = (candidate: Tree) => {
     if (tree.branch < 0 || hasShortLeg(candidate)) visit(candidate);
   };
   for (let v = 0; v < tree.count; v++) {
-    offer(onVertex(tree, v, lead));
+    offer(onVertex(trial, tree, v, lead));
     const degree = degreeOf(tree, v);
     if (v === tree.hidden || degree > 2 || (degree === 2 && tree.branch >= 0)) continue;
-    offer(beyondVertex(tree, v, lead));
+    offer(beyondVertex(trial, tree, v, lead));
   }
   for (let e = 0; e < tree.edges; e++) {
-    offer(withinEdge(tree, e, lead));
-    if (tree.branch < 0) offer(besideEdge(tree, e, lead));
+    offer(withinEdge(trial, tree, e, lead));
+    if (tree.branch < 0) offer(besideEdge(trial, tree, e, lead));
   }
 }
 
@@ -207,8 +232,8 @@ function degreeOf(tree: Tree, v: number): number {
 }
 
 /** The lead is one conductor with those on a vertex, or comes out of what was a hidden joint. */
-function onVertex(tree: Tree, v: number, lead: number): Tree {
-  const next = asTrial(tree);
+function onVertex(trial: Tree, tree: Tree, v: number, lead: number): Tree {
+  const next = asTrial(trial, tree);
   next.vertexOf[lead] = v;
   if (v === tree.hidden) {
     next.hidden = -1;
@@ -220,8 +245,8 @@ function onVertex(tree: Tree, v: number, lead: number): Tree {
 }
 
 /** A new winding from a vertex to the lead. */
-function beyondVertex(tree: Tree, v: number, lead: number): Tree {
-  const next = asTrial(tree);
+function beyondVertex(trial: Tree, tree: Tree, v: number, lead: number): Tree {
+  const next = asTrial(trial, tree);
   if (tree.branch >= 0) next.oddity += SIDE_NATS;
   if (degreeOf(tree, v) === 2) {
     next.branch = v;
@@ -232,16 +257,16 @@ function beyondVertex(tree: Tree, v: number, lead: number): Tree {
 }
 
 /** The lead comes out within a winding. */
-function withinEdge(tree: Tree, edge: number, lead: number): Tree {
-  const next = asTrial(tree);
+function withinEdge(trial: Tree, tree: Tree, edge: number, lead: number): Tree {
+  const next = asTrial(trial, tree);
   if (tree.branch >= 0) next.oddity += SIDE_NATS;
   next.vertexOf[lead] = split(next, edge);
   return next;
 }
 
 /** A new winding from a hidden joint within a winding to the lead. */
-function besideEdge(tree: Tree, edge: number, lead: number): Tree {
-  const next = asTrial(tree);
+function besideEdge(trial: Tree, tree: Tree, edge: number, lead: number): Tree {
+  const next = asTrial(trial, tree);
   const joint = split(next, edge);
   next.hidden = joint;
   next.branch = joint;
@@ -328,7 +353,7 @@ function asIslandTree(tree: Tree): IslandTree {
     vertices,
     parents,
     hanging: hangingOn(vertices, parents),
-    masks: vertices.map((leads) => leads.reduce((mask, lead) => mask | (1 << lead), 0)),
+    sets: vertices.map(leadSet),
     conductors: vertices.filter((leads) => leads.length > 0).length,
     branched: tree.branch >= 0,
   };

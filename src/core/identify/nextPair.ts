@@ -1,8 +1,9 @@
 import type { Meter } from "../ohms/readingError";
-import { type Evidence, openMasks } from "./evidence";
+import type { Evidence } from "./evidence";
 import { groupShares, seated } from "./floating";
 import type { Hypothesis } from "./hypotheses";
 import { type BinShares, JointWeights } from "./jointWeights";
+import { hasLead, leadSet, MOST_LEADS } from "./leadSet";
 import { predict } from "./prediction";
 import type { Stakes } from "./stakes";
 import { APART } from "./template";
@@ -27,7 +28,6 @@ const AS_GOOD = 0.93;
  * of the sheet, so that the same sheet gives the same probe everywhere.
  */
 export function pairValues(stakes: Stakes, evidence: Evidence, meter: Meter): PairValue[] {
-  const openTo = openMasks(evidence);
   const candidates = [...stakes.classed]
     .sort((x, y) => y.hypothesis.logWeight - x.hypothesis.logWeight)
     .slice(0, MOST_HYPOTHESES);
@@ -50,7 +50,7 @@ export function pairValues(stakes: Stakes, evidence: Evidence, meter: Meter): Pa
     bins: expectations(hypothesis, meter),
   }));
   const joint = new JointWeights();
-  const values = pairsWorthAsking(evidence, openTo).map(([a, b]): PairValue => {
+  const values = pairsWorthAsking(evidence).map(([a, b]): PairValue => {
     joint.clear();
     for (const { index, weight, seats, bins } of believed) {
       seats(a, b, (mask, share, label) => {
@@ -66,18 +66,18 @@ export function pairValues(stakes: Stakes, evidence: Evidence, meter: Meter): Pa
  * Pairs no reading stands for, in the order of the sheet. Floating leads that have read open to the same leads are
  * alike to the meter, so the first of them stands for all: nothing is lost by not asking about the others.
  */
-function pairsWorthAsking(evidence: Evidence, openTo: readonly number[]): [number, number][] {
-  const read = new Set(evidence.pairs.map(({ a, b }) => `${a}-${b}`));
-  const placed = new Set(evidence.pairs.flatMap(({ a, b, ohms }) => (ohms === null ? [] : [a, b])));
+function pairsWorthAsking(evidence: Evidence): [number, number][] {
+  const { openTo } = evidence;
+  const placed = leadSet(evidence.read.flatMap(({ a, b }) => [a, b]));
   const alike = (lead: number) =>
-    placed.has(lead)
+    hasLead(placed, lead)
       ? [lead]
-      : openTo.flatMap((mask, other) => (mask === openTo[lead] && !placed.has(other) ? [other] : []));
+      : openTo.flatMap((open, other) => (open === openTo[lead] && !hasLead(placed, other) ? [other] : []));
   const pairs: [number, number][] = [];
   for (let a = 0; a < evidence.leadCount; a++) {
     const [first, second] = alike(a);
     for (let b = a + 1; b < evidence.leadCount; b++) {
-      if (read.has(`${a}-${b}`)) continue;
+      if (evidence.pairOf(a, b)) continue;
       const firstOfB = alike(b)[0];
       if (a === first && (b === firstOfB || b === second)) pairs.push([a, b]);
     }
@@ -93,9 +93,9 @@ const MOST_TAGS = 30;
 /** More labels than two leads have seats. */
 const MOST_SEATS = 1024;
 
-/** Leads of a sheet are under this; the number stands for one that nothing has touched. */
-const UNTOUCHED = 15;
-const FLOATERS = 16;
+/** Stands for a lead that nothing has touched: one more than a sheet may have. */
+const UNTOUCHED = MOST_LEADS;
+const FLOATERS = MOST_LEADS + 1;
 
 /** Where two leads may sit under a hypothesis: one way when both are placed, all free places otherwise. */
 function seating(
@@ -104,7 +104,7 @@ function seating(
 ): (a: number, b: number, seat: Seat) => void {
   const { template, nodeOf, room, floating } = placement;
   const path = (i: number, j: number) => template.path[i]?.[j] ?? APART;
-  const touched = (lead: number) => ((floating.touched >> lead) & 1 ? lead : null);
+  const touched = (lead: number) => (hasLead(floating.touched, lead) ? lead : null);
   const labels = (node: number) => labelsOf[node] as number;
   const inGroup = (g: number) => room.flatMap((r, n) => (template.group[n] === g && r > 0 ? [n] : []));
   const labelsOf = room.map((_, node) => labelOf(node));

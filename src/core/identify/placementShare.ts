@@ -1,4 +1,5 @@
 import { type Floating, factorial, seatingWays } from "./floating";
+import { type LeadSet, NO_LEADS, union } from "./leadSet";
 import type { Placement } from "./placement";
 import type { Seating } from "./seating";
 import type { Facts } from "./sheetFacts";
@@ -34,7 +35,7 @@ export function placementOf(
     if (ways === 0) continue;
     const s = seats.of[b] as number;
     if (open[s] === -1)
-      open[s] = facts.floaters === 0 ? 1 : seatingWays(left[s] as Floating) / factorial(free);
+      open[s] = facts.floaters === NO_LEADS ? 1 : seatingWays(left[s] as Floating) / factorial(free);
     const weight = (build.share * ways * (open[s] as number)) / orders;
     if (weight === 0) continue;
     share += weight;
@@ -54,16 +55,16 @@ function floatingLeft(
   facts: Facts,
 ): Floating[] {
   const { length } = template.variant.nodes;
-  const barred: number[] = Array(length).fill(0);
+  const barred: LeadSet[] = Array(length).fill(NO_LEADS);
   const held: number[] = Array(length).fill(0);
   template.group.forEach((g, n) => {
     held[g] = (held[g] as number) + (count[n] as number);
   });
-  if (facts.floaters > 0) {
+  if (facts.floaters !== NO_LEADS) {
     nodeOf.forEach((node, lead) => {
       if (node === null) return;
       const g = template.group[node] as number;
-      barred[g] = (barred[g] as number) | (openTo[lead] as number);
+      barred[g] = union(barred[g] as LeadSet, openTo[lead] as LeadSet);
     });
   }
   return seats.kinds.map((places) => ({

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { seededRandom, shuffled } from "../bench/random";
 import { FAMILIES, familyById } from "../motor/families";
 import type { Family, Variant } from "../motor/family";
-import type { Evidence, PairEvidence } from "./evidence";
+import { type Evidence, evidenceOf, type PairEvidence } from "./evidence";
 import { placements } from "./placements";
 import { factsOf } from "./sheetFacts";
 import { gather, type Skeleton } from "./skeleton";
@@ -12,13 +12,13 @@ import { APART } from "./template";
 const ALL = 1e6;
 
 function evidence(leadCount: number, pairs: readonly [number, number, number | null][]): Evidence {
-  return {
+  return evidenceOf({
     leadCount,
     last: null,
     pairs: pairs.map(
       ([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, shown: [], discarded: [] }),
     ),
-  };
+  });
 }
 
 /** One build alone as a skeleton. */

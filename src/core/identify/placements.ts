@@ -1,4 +1,5 @@
 import type { IslandTree } from "./islandTrees";
+import { type LeadSet, NO_LEADS } from "./leadSet";
 import type { Placement } from "./placement";
 import { placementOf } from "./placementShare";
 import { emptySeating, imagesOf, maySit, type Seating, seatInPlace } from "./seating";
@@ -120,7 +121,7 @@ function seatTree(search: Search, tree: IslandTree, vertex: number, used: number
   const { template, count } = seating;
   const { nodes } = template.variant;
   const parent = tree.parents[vertex] as number;
-  const mask = tree.masks[vertex] as number;
+  const set = tree.sets[vertex] as LeadSet;
   const seats = search.at[depth.island] as Int8Array;
   const path = parent < 0 ? null : (template.path[seats[parent] as number] as readonly number[]);
   const ahead = parent < 0 ? null : template.ahead[seats[parent] as number];
@@ -133,18 +134,18 @@ function seatTree(search: Search, tree: IslandTree, vertex: number, used: number
     const there = count[node] as number;
     if (there + leads.length > (nodes[node]?.leads ?? 0)) continue;
     seats[vertex] = node;
-    if (mask === 0) {
+    if (set === NO_LEADS) {
       seatTree(search, tree, vertex + 1, used | edge, depth);
       continue;
     }
     const beside = there > 0 ? leads.length : leads.length - 1;
-    if (beside > search.spare || !maySit(seating, node, leads, mask)) continue;
+    if (beside > search.spare || !maySit(seating, node, leads, set)) continue;
     const alike = imagesOf(seating, node);
     const deeper = alike === 1 ? depth : { ...depth, images: depth.images * alike };
     search.spare -= beside;
-    seatInPlace(seating, node, leads, mask, true);
+    seatInPlace(seating, node, leads, set, true);
     seatTree(search, tree, vertex + 1, used | edge, deeper);
-    seatInPlace(seating, node, leads, mask, false);
+    seatInPlace(seating, node, leads, set, false);
     search.spare += beside;
   }
 }

@@ -1,5 +1,6 @@
 import { directionVariance } from "./fit";
-import { bits, type Hypothesis } from "./hypotheses";
+import type { Hypothesis } from "./hypotheses";
+import { sectionsOn } from "./paths";
 
 /** What a hypothesis expects to read along a path, meter error left out. */
 export interface Prediction {
@@ -18,7 +19,7 @@ export function predict(hypothesis: Hypothesis, mask: number): Prediction {
   const direction = new Float64Array(fit.ohms.length);
   let ohms = 0;
   let variance = 0;
-  for (const s of bits(mask)) {
+  for (const s of sectionsOn(mask)) {
     const f = fitIndex[s] ?? -1;
     const value = sectionOhms(hypothesis, s);
     ohms += value;

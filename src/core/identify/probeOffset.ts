@@ -1,15 +1,8 @@
 import { type Evidence, lessOhms, type PairEvidence } from "./evidence";
 import { directionVariance } from "./fit";
 import type { Told } from "./hints";
-import {
-  bits,
-  type Hypotheses,
-  type Hypothesis,
-  hypotheses,
-  logSum,
-  pathBetween,
-  type Scope,
-} from "./hypotheses";
+import { type Hypotheses, type Hypothesis, hypotheses, logSum, type Scope } from "./hypotheses";
+import { pathBetween, sectionsOn } from "./paths";
 import type { WorkBudget } from "./workBudget";
 
 /** Probes that were not zeroed: what they add to every reading, and what stands once that is taken off. */
@@ -202,7 +195,7 @@ function ownOffset(
     const weight = 1 / (sigmaOhms * sigmaOhms);
     slope += (fit.residualSigmas[row] as number) / sigmaOhms;
     curvature += weight;
-    for (const s of bits(pathBetween(template, nodeOf, a, b))) {
+    for (const s of sectionsOn(pathBetween(template, nodeOf, a, b))) {
       const f = fitIndex[s] as number;
       along[f] = (along[f] as number) + weight * (fit.ohms[f] as number);
     }

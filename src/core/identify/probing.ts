@@ -1,8 +1,9 @@
 import type { LeadName } from "../motor/lead";
 import type { RoleName } from "../motor/role";
 import type { Answer } from "./answers";
-import { type Evidence, isDisputed, joinedGroups, type PairEvidence, standsAlone } from "./evidence";
+import { type Evidence, isDisputed, type PairEvidence, someOpen, standsAlone } from "./evidence";
 import type { NextProbe } from "./identification";
+import { countOf, hasLead, leadsOf, NO_LEADS } from "./leadSet";
 import { type PairValue, pairValues } from "./nextPair";
 import { capitalised } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
@@ -37,7 +38,7 @@ export function shellTestDue(
   names: ReadonlyMap<string, LeadName>,
 ): NextProbe | null {
   const tested = new Set(sheet.frame.map((test) => test.lead));
-  const group = joinedGroups(evidence);
+  const { groupOf: group } = evidence;
   const groupTested = (g: number) => sheet.leads.some((lead, i) => group[i] === g && tested.has(lead.id));
   const knownApart = (g: number) =>
     evidence.pairs.some(({ a, b, ohms }) => {
@@ -79,9 +80,8 @@ export function decidingPair(
   names: ReadonlyMap<string, LeadName>,
 ): NextProbe | null {
   const values = pairValues(stakes, evidence, sheet.meter);
-  const touched = new Set(evidence.pairs.flatMap((pair) => [pair.a, pair.b]));
   const usual = fromSharedLead(values, evidence, sheet) ?? fromAnEnd(values, list, evidence) ?? values[0];
-  const best = worthReading(usual, values, stakes, touched);
+  const best = worthReading(usual, values, stakes, evidence);
   if (!best) return null;
   return asProbe(best, sheet, whyDeciding(best, list, evidence, sheet, names));
 }
@@ -94,10 +94,10 @@ function worthReading(
   best: PairValue | undefined,
   values: readonly PairValue[],
   stakes: Stakes,
-  touched: ReadonlySet<number>,
+  { touched }: Evidence,
 ): PairValue | null {
   if (!best) return null;
-  const untouched = ({ a, b }: PairValue) => !touched.has(a) || !touched.has(b);
+  const untouched = ({ a, b }: PairValue) => !hasLead(touched, a) || !hasLead(touched, b);
   if (untouched(best) || best.nats >= worthNats(stakes)) return best;
   return values.find(untouched) ?? null;
 }
@@ -136,18 +136,23 @@ function fromAnEnd(
   list: readonly Answer[],
   evidence: Evidence,
 ): PairValue | null {
-  const touched = new Set(evidence.pairs.flatMap(({ a, b }) => [a, b]));
-  const untouched = evidence.leadCount - touched.size;
-  if (untouched === 0 || touched.size < 3 || evidence.pairs.some(({ ohms }) => ohms === null)) return null;
+  const { touched } = evidence;
+  const count = countOf(touched);
+  if (count === evidence.leadCount || count < 3 || someOpen(evidence)) return null;
   const ends = endProbabilities(list, evidence.leadCount);
   const score = (lead: number) => {
     const { any, main } = ends[lead] as EndProbability;
     return main + START_WORTH * (any - main);
   };
-  const hub = [...touched].reduce((best, lead) => (score(lead) > score(best) ? lead : best));
-  const cross = values.find(({ a, b, nats }) => nats > WORTHLESS_NATS && touched.has(a) && touched.has(b));
-  if ((ends[hub]?.any ?? 0) < SURE_END && cross && evidence.pairs.length < touched.size) return cross;
-  return values.find(({ a, b }) => (a === hub && !touched.has(b)) || (b === hub && !touched.has(a))) ?? null;
+  const hub = leadsOf(touched).reduce((best, lead) => (score(lead) > score(best) ? lead : best));
+  const cross = values.find(
+    ({ a, b, nats }) => nats > WORTHLESS_NATS && hasLead(touched, a) && hasLead(touched, b),
+  );
+  if ((ends[hub]?.any ?? 0) < SURE_END && cross && evidence.pairs.length < count) return cross;
+  return (
+    values.find(({ a, b }) => (a === hub && !hasLead(touched, b)) || (b === hub && !hasLead(touched, a))) ??
+    null
+  );
 }
 
 /** An end of the start winding is worth so much of an end of the main: from it the two sides of the joint look alike. */
@@ -189,14 +194,13 @@ export function checkingPair(best: Answer, evidence: Evidence, sheet: ReadingShe
   const [hypothesis] = best.members;
   if (!hypothesis) return null;
   const { nodeOf } = hypothesis.placement;
-  const read = new Set(evidence.pairs.map(({ a, b }) => `${a}-${b}`));
   const clips = ({ a, b }: PairValue) => (evidence.last?.some((lead) => lead === a || lead === b) ? 0 : 1);
   const groups = leadGroups(hypothesis);
   const least = groups.length > 1 ? LEAST_CHECKED_OF_SEVERAL : 3;
   const open = groups
     .filter((leads) => leads.length >= least && checkCount(hypothesis, evidence, leads) === 0)
     .flatMap((leads) => leads.flatMap((a, i) => leads.slice(i + 1).map((b) => ({ a, b, nats: 0 }))))
-    .filter(({ a, b }) => nodeOf[a] !== nodeOf[b] && !read.has(`${a}-${b}`))
+    .filter(({ a, b }) => nodeOf[a] !== nodeOf[b] && !evidence.pairOf(a, b))
     .sort((x, y) => clips(x) - clips(y));
   return open[0]
     ? asProbe(open[0], sheet, "One more reading to check the sums; so far none of them is confirmed.")
@@ -208,14 +212,13 @@ export function checkingPair(best: Answer, evidence: Evidence, sheet: ReadingShe
  * group. For when so many builds are left that not all were looked at. Null when every pair is read.
  */
 export function furtherPair(evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
-  const group = joinedGroups(evidence);
-  const read = new Set(evidence.pairs.map(({ a, b }) => `${a}-${b}`));
+  const { groupOf: group } = evidence;
   const times = (lead: number) => evidence.pairs.filter(({ a, b }) => a === lead || b === lead).length;
   let best: PairValue | null = null;
   let fewest = Number.POSITIVE_INFINITY;
   for (let a = 0; a < evidence.leadCount; a++) {
     for (let b = a + 1; b < evidence.leadCount; b++) {
-      if (group[a] !== group[b] || read.has(`${a}-${b}`)) continue;
+      if (group[a] !== group[b] || evidence.pairOf(a, b)) continue;
       const clip = evidence.last?.some((lead) => lead === a || lead === b) ? 0 : 0.5;
       const count = times(a) + times(b) + clip;
       if (count >= fewest) continue;
@@ -245,13 +248,11 @@ export function decisivePair(best: Answer, evidence: Evidence, sheet: ReadingShe
   const whole = evidence.pairs.length === (evidence.leadCount * (evidence.leadCount - 1)) / 2;
   if (!apart || whole || (sections.some(alike) && sheet.about.phase !== undefined)) return null;
   const ends = sections.filter((section) => section.ratioTo !== null && !alike(section));
-  const decisive = evidence.pairs.filter(
-    ({ a, b, ohms }) =>
-      ohms !== null &&
-      ends.some(({ from, to }) => [from, to].every((node) => [nodeOf[a], nodeOf[b]].includes(node))),
+  const decisive = evidence.read.filter(({ a, b }) =>
+    ends.some(({ from, to }) => [from, to].every((node) => [nodeOf[a], nodeOf[b]].includes(node))),
   );
   if (decisive.length === 0 || decisive.some(({ shown }) => shown.length > 1)) return null;
-  const longest = decisive.reduce((most, pair) => ((pair.ohms ?? 0) > (most.ohms ?? 0) ? pair : most));
+  const longest = decisive.reduce((most, pair) => (pair.ohms > most.ohms ? pair : most));
   return asProbe(
     longest,
     sheet,
@@ -296,7 +297,7 @@ const STRAINED_SIGMAS = 2.7;
 /** The reading that fits its answer worst, where that is badly and it was taken only once; null where none does. */
 export function strainedPair(best: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
   const residuals = best.members[0]?.fit.residualSigmas ?? [];
-  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  const { read } = evidence;
   let worst = -1;
   read.forEach((pair, row) => {
     const z = Math.abs(residuals[row] ?? 0);
@@ -319,9 +320,9 @@ function whyDeciding(
   names: ReadonlyMap<string, LeadName>,
 ): string {
   const word = (lead: number) => names.get(sheet.leads[lead]?.id ?? "")?.long ?? String(lead);
-  const touched = new Set(evidence.pairs.flatMap((pair) => [pair.a, pair.b]));
-  if (touched.size === 0) return "Nothing is read yet; any pair is as good a start.";
-  const fresh = [a, b].filter((lead) => !touched.has(lead));
+  const { touched } = evidence;
+  if (touched === NO_LEADS) return "Nothing is read yet; any pair is as good a start.";
+  const fresh = [a, b].filter((lead) => !hasLead(touched, lead));
   if (fresh.length > 0) {
     const verb = fresh.length > 1 ? "have" : "has";
     return capitalised(`${fresh.map(word).join(" and ")} ${verb} not been touched yet.`);

@@ -1,5 +1,5 @@
 import type { Answer } from "./answers";
-import { type Evidence, joinedGroups } from "./evidence";
+import type { Evidence } from "./evidence";
 import type { FindingContext } from "./findings/context";
 import { partnerProbe } from "./findings/open";
 import type { NextProbe } from "./identification";
@@ -52,7 +52,7 @@ export function progressOf(
   const whole = wholenessPair(unread, all, sheet, names);
   const asked = stakesOf(answers, ask);
   // Leads that readings join to one group are whole, whatever builds were not looked at.
-  const joined = new Set(joinedGroups(all)).size === 1;
+  const joined = new Set(all.groupOf).size === 1;
   const done =
     ask === "sound"
       ? !broken && unread.length === 0 && (complete || joined || confidence >= SURE_OF_THE_REST)

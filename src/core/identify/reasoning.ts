@@ -3,10 +3,10 @@ import type { LeadName } from "../motor/lead";
 import { placeAlongWinding } from "../motor/role";
 import { formatOhms } from "../quantity/ohms";
 import type { Answer } from "./answers";
-import type { Evidence } from "./evidence";
+import { type Evidence, someOpen } from "./evidence";
 import { breakOf } from "./hypotheses";
 import type { ReadingSheet } from "./sheet";
-import { bondedLeads, isOneGroup, pairOf } from "./structure";
+import { bondedLeads, isOneGroup } from "./structure";
 
 /**
  * The steps a technician would write beside the table for the best answer, in order: what is one conductor, what is
@@ -45,7 +45,7 @@ function bondedSentences(groups: readonly number[][], evidence: Evidence, word: 
     const [first, ...others] = group;
     if (first === undefined) return [];
     return others.map((other) => {
-      const shown = pairOf(evidence, first, other)?.ohms;
+      const shown = evidence.pairOf(first, other)?.ohms;
       const how =
         typeof shown === "number"
           ? `reads ${ohms(Math.max(0, shown))}`
@@ -57,7 +57,7 @@ function bondedSentences(groups: readonly number[][], evidence: Evidence, word: 
 
 function groupSentences(answer: Answer, evidence: Evidence, word: Word): string[] {
   const hypothesis = answer.members[0];
-  if (!hypothesis || !evidence.pairs.some((pair) => pair.ohms === null)) return [];
+  if (!hypothesis || !someOpen(evidence)) return [];
   if (breakOf(hypothesis) !== null || isOneGroup(hypothesis)) return [];
   const groups = new Map<number, number[]>();
   const { template, nodeOf } = hypothesis.placement;
@@ -75,10 +75,10 @@ function groupSentences(answer: Answer, evidence: Evidence, word: Word): string[
 }
 
 function longestSentence(evidence: Evidence, word: Word, ohms: Ohms): string[] {
-  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  const { read } = evidence;
   if (read.length < 2) return [];
-  const longest = read.reduce((best, pair) => ((pair.ohms ?? 0) > (best.ohms ?? 0) ? pair : best));
-  return [`${word(longest.a)} to ${word(longest.b)} is the longest, ${ohms(longest.ohms ?? 0)}.`];
+  const longest = read.reduce((best, pair) => (pair.ohms > best.ohms ? pair : best));
+  return [`${word(longest.a)} to ${word(longest.b)} is the longest, ${ohms(longest.ohms)}.`];
 }
 
 /** Three leads in a row whose sum closes: the strongest single check in the table. */
@@ -91,8 +91,8 @@ function closingSentence(answer: Answer, evidence: Evidence, word: Word, ohms: O
   for (const { a, b, ohms: sum, sigmaOhms } of whole) {
     if (sum === null) continue;
     for (let via = 0; via < evidence.leadCount; via++) {
-      const one = pairOf(evidence, a, via);
-      const other = pairOf(evidence, via, b);
+      const one = evidence.pairOf(a, via);
+      const other = evidence.pairOf(via, b);
       const first = one?.ohms ?? null;
       const second = other?.ohms ?? null;
       if (!one || !other || first === null || second === null) continue;

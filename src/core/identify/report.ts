@@ -18,7 +18,7 @@ import { SETTLED } from "./settled";
 import type { ReadingSheet } from "./sheet";
 import { type Slip, slipBehindBreak } from "./slips";
 import { brokenShare } from "./stakes";
-import { bondedLeads, pairOf, sectionsOf, sectionsWithoutFamily } from "./structure";
+import { bondedLeads, sectionsOf, sectionsWithoutFamily } from "./structure";
 
 /** An answer at this is held against what was seen beside the ohms. */
 const WORTH_HOLDING = 0.5;
@@ -313,7 +313,7 @@ function againFor(
   const [a, b] = finding?.leads ?? [];
   if (a === undefined || b === undefined) return null;
   const place = (id: string) => sheet.leads.findIndex((lead) => lead.id === id);
-  const read = pairOf(evidence, place(a), place(b));
+  const read = evidence.pairOf(place(a), place(b));
   if (read && isConfirmed(read)) return null;
   return { kind: "pair", between: [a, b], because };
 }

@@ -1,3 +1,4 @@
+import { haveCommon, type LeadSet, less, NO_LEADS, union } from "./leadSet";
 import type { Facts } from "./sheetFacts";
 import type { Template } from "./template";
 
@@ -7,14 +8,14 @@ import type { Template } from "./template";
  */
 export interface Seating {
   readonly template: Template;
-  /** For each lead, those it read open to, as a bit mask. */
-  readonly openTo: readonly number[];
+  /** For each lead, those it read open to. */
+  readonly openTo: readonly LeadSet[];
   /** The node of each lead, by place in the sheet. */
   readonly nodeOf: (number | null)[];
   /** Leads on each node. */
   readonly count: number[];
-  /** Leads in each group, as a bit mask. */
-  readonly members: number[];
+  /** Leads in each group. */
+  readonly members: LeadSet[];
 }
 
 /** Nobody seated yet. */
@@ -25,15 +26,16 @@ export function emptySeating(template: Template, { openTo }: Pick<Facts, "openTo
     openTo,
     nodeOf: Array(openTo.length).fill(null),
     count: Array(length).fill(0),
-    members: Array(length).fill(0),
+    members: Array(length).fill(NO_LEADS),
   };
 }
 
 /** Whether leads may sit on a node: it is their turn among its mirror images, and nobody in its group reads open to them. */
-export function maySit(seating: Seating, node: number, leads: readonly number[], mask: number): boolean {
+export function maySit(seating: Seating, node: number, leads: readonly number[], set: LeadSet): boolean {
   const { template, members } = seating;
   if (template.before[node]?.some((block) => isUntouched(seating, block))) return false;
-  return (((members[template.group[node] as number] as number) | mask) & openToSome(seating, leads)) === 0;
+  const beside = members[template.group[node] as number] as LeadSet;
+  return !haveCommon(union(beside, set), openToSome(seating, leads));
 }
 
 /** Seats leads on a node, or with `on` false takes them off it. */
@@ -41,13 +43,13 @@ export function seatInPlace(
   { template, nodeOf, count, members }: Seating,
   node: number,
   leads: readonly number[],
-  mask: number,
+  set: LeadSet,
   on: boolean,
 ): void {
   const group = template.group[node] as number;
   for (const lead of leads) nodeOf[lead] = on ? node : null;
   count[node] = (count[node] as number) + (on ? leads.length : -leads.length);
-  members[group] = on ? (members[group] as number) | mask : (members[group] as number) & ~mask;
+  members[group] = on ? union(members[group] as LeadSet, set) : less(members[group] as LeadSet, set);
 }
 
 /** A node and its mirror images, as far as nothing yet tells them apart: how many they are. */
@@ -69,8 +71,8 @@ function isUntouched({ count }: Seating, block: readonly number[]): boolean {
 }
 
 /** The leads that some of these read open to. */
-function openToSome({ openTo }: Seating, leads: readonly number[]): number {
-  let shut = 0;
-  for (const lead of leads) shut |= openTo[lead] as number;
+function openToSome({ openTo }: Seating, leads: readonly number[]): LeadSet {
+  let shut = NO_LEADS;
+  for (const lead of leads) shut = union(shut, openTo[lead] as LeadSet);
   return shut;
 }

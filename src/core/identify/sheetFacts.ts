@@ -1,6 +1,20 @@
-import { type Evidence, openMasks } from "./evidence";
-import { bitCount } from "./floating";
+import type { Evidence } from "./evidence";
 import { type IslandTrees, islandTrees } from "./islandTrees";
+import {
+  common,
+  countOf,
+  firstLeads,
+  firstOf,
+  haveCommon,
+  type LeadSet,
+  leadSet,
+  leadsOf,
+  less,
+  NO_LEADS,
+  union,
+  withoutFirst,
+  withoutLead,
+} from "./leadSet";
 
 /** What a search asks of the evidence, the same for all skeletons. */
 export interface Facts {
@@ -18,22 +32,19 @@ export interface Facts {
   readonly leastGroups: number;
   /** So many leads at most have not read open to each other: no group has more. */
   readonly mostTogether: number;
-  /** For each lead, those it read open to; and the leads that read nothing but open. Bit masks. */
-  readonly openTo: readonly number[];
-  readonly floaters: number;
+  /** For each lead, those it read open to; and the leads that read nothing but open. */
+  readonly openTo: readonly LeadSet[];
+  readonly floaters: LeadSet;
   /** Seatings counted so far: see {@link Floating}. */
   readonly counted: Map<string, number>;
 }
 
 /** Works out the facts of a sheet. */
 export function factsOf(evidence: Evidence): Facts {
-  const openTo = openMasks(evidence);
+  const { openTo, touched } = evidence;
   const islands = islandsOf(evidence);
   const placed = islands.flat();
-  const floaters = openTo.reduce(
-    (mask, open, lead) => (open !== 0 && !placed.includes(lead) ? mask | (1 << lead) : mask),
-    0,
-  );
+  const floaters = less(touched, leadSet(placed));
   let trees: readonly IslandTrees[] | null = null;
   return {
     get islands() {
@@ -45,7 +56,7 @@ export function factsOf(evidence: Evidence): Facts {
     },
     largestIsland: islands[0]?.length ?? 0,
     placed: placed.length,
-    leastGroups: mutuallyOpen(islands, openTo),
+    leastGroups: mutuallyOpen([...islands, ...leadsOf(floaters).map((lead) => [lead])], openTo),
     mostTogether: mostTogether(openTo),
     openTo,
     floaters,
@@ -57,19 +68,17 @@ export function factsOf(evidence: Evidence): Facts {
  * So many islands and lone leads at most, each of which has read open to each other one: the largest clique, by trying
  * with and without each of at most a dozen.
  */
-function mutuallyOpen(islands: readonly (readonly number[])[], openTo: readonly number[]): number {
-  const placed = islands.flat();
-  const alone = openTo.flatMap((open, lead) => (open !== 0 && !placed.includes(lead) ? [[lead]] : []));
-  const parts = [...islands, ...alone].map((leads) => leads.reduce((mask, lead) => mask | (1 << lead), 0));
-  const shut = [...islands, ...alone].map((leads) =>
-    leads.reduce((mask, lead) => mask | (openTo[lead] as number), 0),
+function mutuallyOpen(parts: readonly (readonly number[])[], openTo: readonly LeadSet[]): number {
+  const members = parts.map(leadSet);
+  const shut = parts.map((leads) =>
+    leads.reduce<LeadSet>((set, lead) => union(set, openTo[lead] as LeadSet), NO_LEADS),
   );
   const largest = (from: number, allowed: readonly number[]): number => {
     if (from === allowed.length) return 0;
     const part = allowed[from] as number;
     const others = allowed
       .slice(from + 1)
-      .filter((other) => ((shut[part] as number) & (parts[other] as number)) !== 0);
+      .filter((other) => haveCommon(shut[part] as LeadSet, members[other] as LeadSet));
     return Math.max(1 + largest(0, others), largest(from + 1, allowed));
   };
   return largest(
@@ -79,18 +88,18 @@ function mutuallyOpen(islands: readonly (readonly number[])[], openTo: readonly 
 }
 
 /** The most leads of which no two have read open to each other, by trying with and without each of at most a dozen. */
-function mostTogether(openTo: readonly number[]): number {
-  const most = (waiting: number): number => {
-    for (let rest = waiting; rest !== 0; rest &= rest - 1) {
-      const lead = 31 - Math.clz32(rest & -rest);
-      const apart = (openTo[lead] as number) & waiting;
-      if (apart === 0) continue;
-      const without = waiting & ~(1 << lead);
-      return Math.max(most(without), most(without & ~apart) + 1);
+function mostTogether(openTo: readonly LeadSet[]): number {
+  const most = (waiting: LeadSet): number => {
+    for (let rest = waiting; rest !== NO_LEADS; rest = withoutFirst(rest)) {
+      const lead = firstOf(rest);
+      const apart = common(openTo[lead] as LeadSet, waiting);
+      if (apart === NO_LEADS) continue;
+      const without = withoutLead(waiting, lead);
+      return Math.max(most(without), most(less(without, apart)) + 1);
     }
-    return bitCount(waiting);
+    return countOf(waiting);
   };
-  return most((1 << openTo.length) - 1);
+  return most(firstLeads(openTo.length));
 }
 
 /**
@@ -99,13 +108,13 @@ function mostTogether(openTo: readonly number[]): number {
  * of these the farthest out, so that the order of the sheet has no say.
  */
 function islandsOf(evidence: Evidence): number[][] {
-  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  const { read } = evidence;
   const degree: number[] = Array(evidence.leadCount).fill(0);
   const reach: number[] = Array(evidence.leadCount).fill(0);
   for (const { a, b, ohms } of read) {
     for (const lead of [a, b]) {
       degree[lead] = (degree[lead] as number) + 1;
-      reach[lead] = (reach[lead] as number) + (ohms ?? 0);
+      reach[lead] = (reach[lead] as number) + ohms;
     }
   }
   const waiting = new Set(degree.flatMap((count, lead) => (count > 0 ? [lead] : [])));

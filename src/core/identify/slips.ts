@@ -1,5 +1,6 @@
 import {
   type Evidence,
+  evidenceOf,
   isConfirmed,
   LEAKAGE_OHMS,
   type PairEvidence,
@@ -89,7 +90,7 @@ function asAnyOhms(evidence: Evidence, pair: PairEvidence): Evidence {
   const pairs = evidence.pairs.map((other) =>
     other === pair ? { ...pair, sigmaOhms: ANY_OHMS_SIGMA } : other,
   );
-  return { ...evidence, pairs };
+  return evidenceOf({ ...evidence, pairs });
 }
 
 /** Before a motor is condemned, a slip behind it may be this likely at the most: another reading costs a minute. */
@@ -126,7 +127,7 @@ export function slipBehindBreak(
 /** The readings that least squares has to bend, the most bent first; all of them where nothing fits at all. */
 function suspects(evidence: Evidence, best: Hypothesis | undefined): readonly PairEvidence[] {
   if (!best) return evidence.pairs;
-  const read = evidence.pairs.filter((pair) => pair.ohms !== null);
+  const { read } = evidence;
   const bend = (row: number) => Math.abs(best.fit.residualSigmas[row] ?? 0);
   const bent = read
     .map((pair, row) => ({ pair, bend: bend(row) }))

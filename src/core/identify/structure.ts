@@ -1,9 +1,9 @@
 import { hiddenEnd } from "../motor/sectionEnd";
 import { additiveTree } from "../ohms/additiveTree";
-import type { Evidence, PairEvidence } from "./evidence";
+import type { Evidence } from "./evidence";
 import type { Hypothesis } from "./hypotheses";
-import { pathBetween } from "./hypotheses";
 import type { Identification } from "./identification";
+import { pathBetween } from "./paths";
 import { predict } from "./prediction";
 
 type SectionOut = Identification["sections"][number];
@@ -15,8 +15,7 @@ type SectionOut = Identification["sections"][number];
 export function sectionsOf(hypothesis: Hypothesis, evidence: Evidence, ids: readonly string[]): SectionOut[] {
   const { template, nodeOf } = hypothesis.placement;
   let read = 0;
-  for (const { a, b, ohms } of evidence.pairs)
-    if (ohms !== null) read |= Math.max(0, pathBetween(template, nodeOf, a, b));
+  for (const { a, b } of evidence.read) read |= Math.max(0, pathBetween(template, nodeOf, a, b));
   const name = (node: number) => {
     const lead = nodeOf.indexOf(node);
     return lead >= 0 ? (ids[lead] ?? "") : hiddenEnd(hiddenNumber(node));
@@ -35,7 +34,7 @@ export function sectionsOf(hypothesis: Hypothesis, evidence: Evidence, ids: read
 export function sectionsWithoutFamily(evidence: Evidence, ids: readonly string[]): SectionOut[] {
   const leads = completeGroup(evidence);
   if (leads.length < 2) return [];
-  const at = (a: number, b: number) => pairOf(evidence, a, b);
+  const at = evidence.pairOf;
   const tree = additiveTree(
     leads.map((a) => leads.map((b) => (a === b ? 0 : (at(a, b)?.ohms ?? 0)))),
     leads.map((a) => leads.map((b) => (a === b ? 0 : (at(a, b)?.sigmaOhms ?? 1)))),
@@ -44,7 +43,7 @@ export function sectionsWithoutFamily(evidence: Evidence, ids: readonly string[]
     const lead = leads[tree.junctionOf.indexOf(junction)];
     return lead === undefined ? hiddenEnd(junction + 1) : (ids[lead] ?? "");
   };
-  const sigma = Math.min(...evidence.pairs.filter((p) => p.ohms !== null).map((p) => p.sigmaOhms));
+  const sigma = Math.min(...evidence.read.map((p) => p.sigmaOhms));
   return tree.edges.map(({ from, to, ohms }) => ({
     between: [name(from), name(to)],
     ohms: round(ohms),
@@ -58,17 +57,12 @@ function completeGroup(evidence: Evidence): number[] {
   for (let start = 0; start < evidence.leadCount; start++) {
     const group = [start];
     for (let next = 0; next < evidence.leadCount; next++) {
-      const joins = (member: number) => (pairOf(evidence, member, next)?.ohms ?? null) !== null;
+      const joins = (member: number) => (evidence.pairOf(member, next)?.ohms ?? null) !== null;
       if (!group.includes(next) && group.every(joins)) group.push(next);
     }
     if (group.length > best.length) best = group.sort((a, b) => a - b);
   }
   return best;
-}
-
-/** What stands for a pair of leads, in either order. */
-export function pairOf(evidence: Evidence, a: number, b: number): PairEvidence | undefined {
-  return evidence.pairs.find((p) => (p.a === a && p.b === b) || (p.a === b && p.b === a));
 }
 
 /**
@@ -77,8 +71,8 @@ export function pairOf(evidence: Evidence, a: number, b: number): PairEvidence |
  */
 export function checkCount(hypothesis: Hypothesis, evidence: Evidence, among?: readonly number[]): number {
   const { template, nodeOf } = hypothesis.placement;
-  const rows = evidence.pairs
-    .filter((p) => p.ohms !== null && (!among || (among.includes(p.a) && among.includes(p.b))))
+  const rows = evidence.read
+    .filter((p) => !among || (among.includes(p.a) && among.includes(p.b)))
     .map((p) => pathBetween(template, nodeOf, p.a, p.b))
     .filter((mask) => mask !== 0)
     .map((mask) => template.variant.sections.map((_, s) => (mask >> s) & 1));

@@ -1,6 +1,6 @@
+import { connectedGroups } from "../motor/connectedGroups";
 import type { Variant } from "../motor/family";
 import { roleKey } from "../motor/role";
-import { connectedGroups } from "../ohms/effectiveResistance";
 
 /** A variant with what the search asks of it worked out once. */
 export interface Template {
@@ -41,7 +41,7 @@ export const APART = -1;
 /** Works out the template of a variant. */
 export function templateOf(variant: Variant): Template {
   const junctions = variant.nodes.length;
-  const group = connectedGroups({ junctions, sections: variant.sections.map((s) => ({ ...s, ohms: 1 })) });
+  const group = connectedGroups(junctions, variant.sections);
   const path = Array.from({ length: junctions }, (_, from) => masksFrom(from, variant, group));
   const before: number[][][] = Array.from({ length: junctions }, () => []);
   const mirrors: Mirror[][] = Array.from({ length: junctions }, () => []);

@@ -1,11 +1,12 @@
 import type { LeadName } from "../motor/lead";
 import type { Answer } from "./answers";
-import { type Evidence, joinedGroups } from "./evidence";
-import { bits, breakOf, type Hypothesis, pathBetween } from "./hypotheses";
+import type { Evidence } from "./evidence";
+import { breakOf, type Hypothesis } from "./hypotheses";
 import type { NextProbe } from "./identification";
+import { firstLeads, leadsOf, less } from "./leadSet";
+import { pathBetween, sectionsOn } from "./paths";
 import { capitalised, listed } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
-import { pairOf } from "./structure";
 
 /** Two leads by their place in the sheet. */
 export type LeadPair = readonly [number, number];
@@ -22,12 +23,12 @@ export function unreadWindings(answer: Answer, evidence: Evidence): LeadPair[] {
   const pairs = pairsOf(evidence.leadCount);
   const path = ([a, b]: LeadPair) => pathBetween(template, nodeOf, a, b);
   let read = 0;
-  for (const { a, b, ohms } of evidence.pairs) if (ohms !== null) read |= Math.max(0, path([a, b]));
+  for (const { a, b } of evidence.read) read |= Math.max(0, path([a, b]));
   const within = pairs.filter((pair) => path(pair) > 0);
   const all = within.reduce((mask, pair) => mask | path(pair), 0);
   const unread: LeadPair[] = [];
   for (let left = all & ~read; left !== 0; ) {
-    const new_ = (pair: LeadPair) => bits(path(pair) & left).length;
+    const new_ = (pair: LeadPair) => sectionsOn(path(pair) & left).length;
     const best = within.reduce((one, other) => (new_(other) > new_(one) ? other : one));
     unread.push(best);
     left &= ~path(best);
@@ -36,12 +37,12 @@ export function unreadWindings(answer: Answer, evidence: Evidence): LeadPair[] {
 }
 
 /** Leads that nobody has touched, each with one that somebody has. */
-function untouchedPairs({ leadCount, pairs }: Evidence): LeadPair[] {
-  const touched = new Set(pairs.flatMap(({ a, b }) => [a, b]));
-  const [first = 0] = touched;
-  return Array.from({ length: leadCount }, (_, lead) => lead)
-    .filter((lead) => !touched.has(lead))
-    .map((lead) => [Math.min(first, lead), Math.max(first, lead)]);
+function untouchedPairs({ leadCount, pairs, touched }: Evidence): LeadPair[] {
+  const first = pairs[0]?.a ?? 0;
+  return leadsOf(less(firstLeads(leadCount), touched)).map((lead) => [
+    Math.min(first, lead),
+    Math.max(first, lead),
+  ]);
 }
 
 function soundMember({ members }: Answer): Hypothesis | null {
@@ -52,7 +53,7 @@ function soundMember({ members }: Answer): Hypothesis | null {
 function floatingPairs({ placement }: Hypothesis, evidence: Evidence): LeadPair[] {
   const { nodeOf, template, room } = placement;
   const waiting = nodeOf.flatMap((node, lead) => (node === null ? [lead] : []));
-  const mayMeet = (one: number, other: number) => pairOf(evidence, one, other)?.ohms !== null;
+  const mayMeet = (one: number, other: number) => evidence.pairOf(one, other)?.ohms !== null;
   const roomBeside = (node: number | null) =>
     node !== null && room.some((places, n) => places > 0 && template.group[n] === template.group[node]);
   const found: LeadPair[] = [];
@@ -105,7 +106,7 @@ export function bondPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet
       other < lead && node !== null && node === nodeOf[lead] ? [other] : [],
     );
     const [first] = bonded;
-    if (first === undefined || bonded.some((other) => pairOf(evidence, other, lead))) continue;
+    if (first === undefined || bonded.some((other) => evidence.pairOf(other, lead))) continue;
     return {
       kind: "pair",
       between: [sheet.leads[first]?.id ?? "", sheet.leads[lead]?.id ?? ""],
@@ -129,7 +130,7 @@ export function legPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet)
   const star = nodeOf.flatMap((node, lead) => (node !== null && legs.has(node) ? [lead] : []));
   for (const [i, one] of star.entries())
     for (const other of star.slice(i + 1)) {
-      if (pairOf(evidence, one, other)) continue;
+      if (evidence.pairOf(one, other)) continue;
       return {
         kind: "pair",
         between: [sheet.leads[one]?.id ?? "", sheet.leads[other]?.id ?? ""],
@@ -143,7 +144,7 @@ export function legPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet)
 /** A lead of a group of this answer that was never tested to the shell; null where every group was. */
 export function untestedGroup(answer: Answer, evidence: Evidence, sheet: ReadingSheet): number | null {
   const tested = new Set(sheet.frame.map(({ lead }) => lead));
-  const group = joinedGroups(evidence);
+  const { groupOf: group } = evidence;
   const done = new Set(sheet.leads.flatMap(({ id }, i) => (tested.has(id) ? [group[i]] : [])));
   const hypothesis = soundMember(answer);
   const together = (a: number, b: number) =>

@@ -1,3 +1,4 @@
+import { connectedGroups } from "../motor/connectedGroups";
 import type { Family, Variant } from "../motor/family";
 import type { Winding } from "../motor/network";
 import { type Role, roleKey } from "../motor/role";
@@ -70,16 +71,12 @@ function sameRoles(one: readonly Role[], other: readonly Role[]): boolean {
 }
 
 function componentsOf({ nodes, sections }: Variant): Set<number>[] {
-  const of = nodes.map((_, i) => new Set([i]));
-  for (const { from, to } of sections) {
-    const [a, b] = [of[from], of[to]];
-    if (!a || !b || a === b) continue;
-    for (const node of b) {
-      a.add(node);
-      of[node] = a;
-    }
-  }
-  return [...new Set(of)].filter((component) => component.size > 1);
+  const group = connectedGroups(nodes.length, sections);
+  const components = new Map<number, Set<number>>();
+  group.forEach((g, node) => {
+    components.set(g, (components.get(g) ?? new Set()).add(node));
+  });
+  return [...components.values()].filter((component) => component.size > 1);
 }
 
 /** Leads left over for every node of a component, all of one group; null where they are not all there. */

@@ -20,15 +20,3 @@ export interface Network {
   /** The junction of each lead, by lead id. */
   readonly leadAt: ReadonlyMap<string, number>;
 }
-
-/** For each junction the number of its connected group: junctions with the same number hang together. */
-export function junctionGroups({ junctions, sections }: Pick<Network, "junctions" | "sections">): number[] {
-  const group = Array.from({ length: junctions }, (_, i) => i);
-  for (const { from, to } of sections) {
-    const [old, now] = [group[from], group[to]];
-    group.forEach((g, i) => {
-      if (g === old) group[i] = now ?? g;
-    });
-  }
-  return group;
-}

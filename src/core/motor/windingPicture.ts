@@ -1,3 +1,4 @@
+import { connectedGroups } from "./connectedGroups";
 import { isHiddenEnd } from "./sectionEnd";
 
 /** A winding section to draw: its ends by name (a lead id, or "*1" for a hidden junction) and its ohms. */
@@ -61,15 +62,13 @@ export function windingPicture(
 }
 
 function groupsOf(sections: readonly PictureSection[]): PictureSection[][] {
-  const groups: PictureSection[][] = [];
-  for (const section of sections) {
-    const touches = (group: PictureSection[]) =>
-      group.some((s) => s.between.some((end) => section.between.includes(end)));
-    const joined = groups.filter(touches);
-    for (const group of joined) groups.splice(groups.indexOf(group), 1);
-    groups.push([...joined.flat(), section]);
-  }
-  return groups;
+  const names = [...new Set(sections.flatMap(({ between }) => between))];
+  const links = sections.map(({ between: [from, to] }) => ({
+    from: names.indexOf(from),
+    to: names.indexOf(to),
+  }));
+  const group = connectedGroups(names.length, links);
+  return [...new Set(group)].map((g) => sections.filter((_, s) => group[links[s]?.from ?? -1] === g));
 }
 
 function neighbours(name: string, group: readonly PictureSection[]): string[] {

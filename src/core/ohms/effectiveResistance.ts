@@ -1,4 +1,5 @@
 import { Matrix, pseudoInverse } from "ml-matrix";
+import { connectedGroups } from "../motor/connectedGroups";
 import type { Network } from "../motor/network";
 
 /**
@@ -20,7 +21,7 @@ export function effectiveResistance(network: Pick<Network, "junctions" | "sectio
     add(laplacian, to, from, -siemens);
   }
   const inverse = pseudoInverse(laplacian);
-  const group = connectedGroups(network);
+  const group = connectedGroups(network.junctions, network.sections);
   return Array.from({ length: n }, (_, i) =>
     Array.from({ length: n }, (_, j) => {
       if (i === j) return 0;
@@ -28,18 +29,6 @@ export function effectiveResistance(network: Pick<Network, "junctions" | "sectio
       return inverse.get(i, i) + inverse.get(j, j) - 2 * inverse.get(i, j);
     }),
   );
-}
-
-/** The connected group of each junction, numbered from 0 in order of first appearance. */
-export function connectedGroups(network: Pick<Network, "junctions" | "sections">): number[] {
-  const group = Array.from({ length: network.junctions }, (_, i) => i);
-  const find = (i: number): number => {
-    const parent = group[i] ?? i;
-    return parent === i ? i : find(parent);
-  };
-  for (const { from, to } of network.sections) group[find(from)] = find(to);
-  const roots = [...new Set(group.map((_, i) => find(i)))];
-  return group.map((_, i) => roots.indexOf(find(i)));
 }
 
 function add(matrix: Matrix, row: number, column: number, value: number): void {

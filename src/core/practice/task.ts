@@ -1,8 +1,9 @@
 import { meterFor, openSection, shortedTurns } from "../bench/faultyMotor";
 import { pick, type Random, seededRandom } from "../bench/random";
 import { randomMotor, type VirtualMotor } from "../bench/randomMotor";
+import { connectedGroups } from "../motor/connectedGroups";
 import { FAMILIES } from "../motor/families";
-import { junctionGroups, type Winding } from "../motor/network";
+import type { Winding } from "../motor/network";
 import type { Meter } from "../ohms/readingError";
 import { coloured } from "./coloured";
 
@@ -101,7 +102,7 @@ function faultOf(random: Random, wished: PracticeWish["fault"]): PracticeFault {
 
 /** One group of the motor has found its way to the shell: all its leads read some ohms there. */
 function groundedLeads(random: Random, { network }: VirtualMotor): Map<string, number> {
-  const group = junctionGroups(network);
+  const group = connectedGroups(network.junctions, network.sections);
   const leads = [...network.leadAt];
   const [, junction] = pick(random, leads);
   const [low, high] = GROUND_OHMS;

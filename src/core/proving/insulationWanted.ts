@@ -1,4 +1,4 @@
-import { junctionGroups } from "../motor/network";
+import { connectedGroups } from "../motor/connectedGroups";
 import type { Belief } from "./belief";
 import type { Check } from "./nextCheck";
 import type { ProvingCase } from "./provingCase";
@@ -22,15 +22,10 @@ export function insulationWanted({ motor }: ProvingCase, { standing }: Pick<Beli
     ),
   ];
   const at = (junction: string) => junctions.indexOf(junction);
-  const group = junctionGroups({
-    junctions: junctions.length,
-    sections: motor.coils.map(({ from, to, ohms, winding }) => ({
-      from: at(from),
-      to: at(to),
-      ohms,
-      winding,
-    })),
-  });
+  const group = connectedGroups(
+    junctions.length,
+    motor.coils.map(({ from, to }) => ({ from: at(from), to: at(to) })),
+  );
   const groupOf = (lead: string) => group[at(motor.leads.find(({ id }) => id === lead)?.junction ?? "")];
   const tested = new Set(
     standing.told.flatMap((one) =>

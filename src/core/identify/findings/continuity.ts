@@ -1,6 +1,5 @@
 import type { Finding } from "../identification";
 import { capitalised } from "../reasoning";
-import { pairOf } from "../structure";
 import { type FindingContext, idsOf, ohmsIn, wordOf } from "./context";
 
 /** Millivolts over a winding on the continuity or diode range, as a meter shows them: whole numbers in this range. */
@@ -19,7 +18,7 @@ export function continuityFinding(context: Omit<FindingContext, "answers">): Fin
   const whole = shown.every((ohms) => Number.isInteger(ohms) && ohms >= LEAST_SHOWN && ohms <= MOST_SHOWN);
   if (shown.length < 3 || !whole) return [];
   const leads = Array.from({ length: leadCount }, (_, i) => i);
-  const at = (a: number, b: number) => pairOf(context.evidence, a, b)?.ohms ?? null;
+  const at = (a: number, b: number) => context.evidence.pairOf(a, b)?.ohms ?? null;
   const triples = leads.flatMap((a) =>
     leads.slice(a + 1).flatMap((b) =>
       leads.slice(b + 1).flatMap((c) => {

@@ -1,12 +1,11 @@
 import type { Winding } from "../../motor/network";
 import type { Break } from "../breaks";
 import { COOLING_MINUTES } from "../coolingMinutes";
-import { type Evidence, joinedGroups, type PairEvidence } from "../evidence";
+import { type Evidence, type PairEvidence, someOpen } from "../evidence";
 import { breakOf, type Hypothesis } from "../hypotheses";
 import type { Finding, Identification, NextProbe } from "../identification";
 import { capitalised, listed } from "../reasoning";
 import { parting } from "../stakes";
-import { pairOf } from "../structure";
 import { type FindingContext, idsOf, wordOf } from "./context";
 
 /** A broken build at this probability condemns the motor; under it the probing goes on. */
@@ -81,7 +80,7 @@ export function openFindings(context: FindingContext): Finding[] {
 
 /** The broken or hot builds that could be behind what reads open, likeliest first. */
 export function brokenIf(context: FindingContext): Identification["brokenIf"] {
-  if (context.evidence.pairs.every(({ ohms }) => ohms !== null)) return [];
+  if (!someOpen(context.evidence)) return [];
   return openCases(context)
     .filter(({ probability }) => probability >= LEAST_LISTED)
     .map((one) => ({
@@ -98,7 +97,7 @@ export function brokenIf(context: FindingContext): Identification["brokenIf"] {
 function untriedAmong({ apart }: OpenCase, { evidence }: FindingContext): readonly [number, number] | null {
   const untried = (one: number) => groupsUntried(evidence, one)[0] ?? null;
   for (const [i, one] of apart.entries())
-    for (const other of apart.slice(i + 1)) if (!pairOf(evidence, one, other)) return [one, other];
+    for (const other of apart.slice(i + 1)) if (!evidence.pairOf(one, other)) return [one, other];
   if (apart.length < 2) return null;
   for (const one of apart) {
     const other = untried(one);
@@ -109,7 +108,7 @@ function untriedAmong({ apart }: OpenCase, { evidence }: FindingContext): readon
 
 /** One lead of each group that a lead was read to nowhere. */
 function groupsUntried(evidence: Evidence, lead: number): number[] {
-  const groupOf = joinedGroups(evidence);
+  const { groupOf } = evidence;
   const tried = new Set(
     evidence.pairs.flatMap(({ a, b }) => (a === lead ? [groupOf[b]] : b === lead ? [groupOf[a]] : [])),
   );
@@ -225,7 +224,7 @@ function readAgain(one: OpenCase, context: FindingContext): boolean {
  */
 function unreadAgain(one: OpenCase, context: FindingContext): PairEvidence[] {
   const across = acrossOf(one, context);
-  const groupOf = joinedGroups(context.evidence);
+  const { groupOf } = context.evidence;
   const between = ({ a, b }: PairEvidence) => [groupOf[a], groupOf[b]].sort().join();
   const again = new Set(
     across.filter(({ shown }) => shown.filter((ohms) => ohms === null).length > 1).map(between),
