@@ -1,11 +1,11 @@
 import { abs, ZERO } from "../machine/complex";
-import { type Feed, fedMotor } from "../machine/fedMotor";
+import { type FedMotor, type Feed, fedMotor } from "../machine/fedMotor";
 import { feedingOf } from "../machine/feedingOf";
 import { synchronousRadians } from "../machine/field";
 import type { FittedMotor } from "../machine/fitMotor";
 import { type MotorParameters, mainCoil, type StartGear } from "../machine/motorBranches";
 import { operatingPoint } from "../machine/operatingPoint";
-import { type Rating, ratingOf, turningField } from "../machine/rating";
+import { ratingOf, turningField } from "../machine/rating";
 import { solve } from "../machine/solve";
 import { type KnownMotor, type WoundMotor, woundMotor } from "../machine/woundMotor";
 import type { Variant } from "../motor/family";
@@ -73,43 +73,14 @@ function drawn(
 ): BuiltMotor | null {
   const virtual = randomMotor(random, family, leadCount, keep);
   const known = scaled(knownOf(virtual), volts, random);
-  const unmarked = woundMotor(known, virtual.leads);
-  if (!unmarked) return null;
-  const leads = unmarked.leads.map(({ id, slot }) =>
-    boardNumber(slot) !== null ? { id, mark: slot } : { id },
-  );
-  const motor = woundMotor(known, leads);
-  if (!motor) return null;
-  const { phases, twoVoltages, settingRatio = 2 } = feedingOf(motor);
+  const leads = boardMarked(known, virtual.leads);
+  const motor = leads && woundMotor(known, leads);
+  if (!leads || !motor) return null;
   const kind = turningField(motor);
-  const low = twoVoltages ? volts / settingRatio : volts;
-  const bare: Rating = ratingOf(
-    motor,
-    { volts: [{ low: volts, high: volts }], hertz: [hertz] },
-    volts,
-    hertz,
-  );
-  const between = ([from, to]: readonly [number, number]) => logUniform(random, from, to);
-  const poles = pick(random, kind === "run-capacitor" || kind === "ring" ? [4, 6, 8] : [2, 4, 6]);
-  const mains = motor.coils.filter(
-    ({ winding, seat }) => winding !== "start" && winding !== "speed" && seat.field !== 1,
-  );
-  const axes = new Set(mains.map(({ seat }) => ((seat.axisDegrees % 180) + 180) % 180)).size;
-  const sharing = (mains.length / Math.max(1, axes)) * (phases === 3 ? 1.5 : 1);
-  const base = (mainCoil(motor)?.ohms ?? 1) / between(DRAWN.copper[phases]);
-  const parameters: MotorParameters = {
-    hertz,
-    poles: [poles, poles + 2],
-    magnetisingOhms: (between(DRAWN.magnetising[phases]) * base) / sharing,
-    rotorOhms: (between(DRAWN.rotor[phases]) * base) / sharing,
-    leakageOhms: between(DRAWN.leakage[phases]) * base,
-    rotorReactanceOhms: (between(DRAWN.leakage[phases]) * base) / sharing,
-    startTurns: between(DRAWN.turns),
-    frictionNm: 0,
-  };
-  const startMicrofarads = kind === "shaft-switch" ? bare.startMicrofarads : null;
+  const parameters = drawnParameters(random, motor, hertz);
+  const startMicrofarads = kind === "shaft-switch" ? usualStart(motor, volts, hertz) : null;
   const gear: StartGear = { shaftSwitch: feedingOf(motor).shaftSwitch, startMicrofarads };
-  const slip = between(DRAWN.slip);
+  const slip = logUniform(random, ...DRAWN.slip);
   const feed = (runMicrofarads: number | null): Feed => ({
     ask: { speed: 1, setting: "high", reversed: false },
     volts,
@@ -117,53 +88,10 @@ function drawn(
   });
   const runMicrofarads = kind === "run-capacitor" ? balanced(motor, parameters, gear, feed, slip) : null;
   const fed = fedMotor(motor, parameters, gear, feed(runMicrofarads));
-  if (!fed) return null;
-  const moving = new Set(fed.contacts.map(({ branch }) => branch));
-  const running = {
-    ...fed.machine,
-    branches: fed.machine.branches.map((b) =>
-      b.kind === "switch" && moving.has(b.id) ? { ...b, closed: false } : b,
-    ),
-  };
-  const run = solve(running, slip);
-  const ratedNm = run?.torqueNm ?? 0;
-  const best = Math.max(...[0.12, 0.18, 0.25, 0.35].map((s) => solve(running, s)?.torqueNm ?? 0));
-  const rest = solve(fed.machine, 1);
-  if (!run || !rest || ratedNm <= 0) return null;
-  if (best < LEAST_BEST * ratedNm || rest.torqueNm < LEAST_PULL[kind] * ratedNm) return null;
-  const rpm = ((1 - slip) * 120 * hertz) / poles;
-  const amps = abs(run.branches.get("line-1")?.amps ?? ZERO);
-  const watts = ratedNm * (1 - slip) * synchronousRadians(poles, hertz);
-  if (watts < LEAST_USE[kind] * volts * amps * (phases === 3 ? Math.sqrt(3) : 1)) return null;
-  const load = { kind: "fan" as const, newtonMetres: ratedNm, atRpm: rpm };
-  const point = operatingPoint(fed.machine, load, fed.contacts);
-  if (point?.outcome !== "runs" || Math.abs(point.rpm / rpm - 1) > 0.02) return null;
-  const locked = abs(rest.branches.get("line-1")?.amps ?? ZERO);
-  const capacitorVolts = abs(run.branches.get("run-capacitor")?.volts ?? ZERO);
-  const ranges = (twoVoltages ? [low, volts] : [volts]).map((v) => ({
-    low: Math.round(v),
-    high: Math.round(v),
-  }));
-  const plate: Plate = {
-    volts: ranges,
-    hertz: [hertz],
-    phase: phases,
-    rpm: Math.round(rpm / 5) * 5,
-    powerWatts: [rounded(watts)],
-    fullLoadAmps: twoVoltages ? [rounded(amps * settingRatio), rounded(amps)] : [rounded(amps)],
-    ...(runMicrofarads === null
-      ? {}
-      : { runCapacitor: { microfarads: runMicrofarads, volts: capacitorVolts > 400 ? 440 : 370 } }),
-    ...(startMicrofarads === null
-      ? {}
-      : {
-          startCapacitor: {
-            lowMicrofarads: rounded(startMicrofarads / 1.1),
-            highMicrofarads: rounded(startMicrofarads * 1.1),
-          },
-        }),
-    ...(random() < 0.4 && !twoVoltages ? { lockedRotorAmps: rounded(locked) } : {}),
-  };
+  const figures = fed && figuresOf(fed, { motor, parameters, slip, volts, hertz });
+  if (!figures) return null;
+  const { ratedNm, rpm, amps, watts } = figures;
+  const plate = plateOf(random, motor, { ...figures, volts, hertz, runMicrofarads, startMicrofarads });
   return {
     known,
     leads,
@@ -176,6 +104,146 @@ function drawn(
       met: [],
       rating: { ...ratingOf(motor, plate, volts, hertz), rpm, amps, watts, startMicrofarads, runMicrofarads },
     },
+  };
+}
+
+/** The leads of a motor with the numbers that stand on those of a board; null where it has no winding to run. */
+function boardMarked(
+  known: KnownMotor,
+  leads: readonly { readonly id: string }[],
+): BuiltMotor["leads"] | null {
+  const unmarked = woundMotor(known, leads);
+  const marked = unmarked?.leads.map(({ id, slot }) =>
+    boardNumber(slot) === null ? { id } : { id, mark: slot },
+  );
+  return marked ?? null;
+}
+
+/** Iron and rotor per unit of the main coil's ohms, by how many coils share a field. */
+function drawnParameters(random: Random, motor: WoundMotor, hertz: 50 | 60): MotorParameters {
+  const between = ([from, to]: readonly [number, number]) => logUniform(random, from, to);
+  const { phases } = feedingOf(motor);
+  const kind = turningField(motor);
+  const poles = pick(random, kind === "run-capacitor" || kind === "ring" ? [4, 6, 8] : [2, 4, 6]);
+  const mains = motor.coils.filter(
+    ({ winding, seat }) => winding !== "start" && winding !== "speed" && seat.field !== 1,
+  );
+  const axes = new Set(mains.map(({ seat }) => ((seat.axisDegrees % 180) + 180) % 180)).size;
+  const sharing = (mains.length / Math.max(1, axes)) * (phases === 3 ? 1.5 : 1);
+  const base = (mainCoil(motor)?.ohms ?? 1) / between(DRAWN.copper[phases]);
+  return {
+    hertz,
+    poles: [poles, poles + 2],
+    magnetisingOhms: (between(DRAWN.magnetising[phases]) * base) / sharing,
+    rotorOhms: (between(DRAWN.rotor[phases]) * base) / sharing,
+    leakageOhms: between(DRAWN.leakage[phases]) * base,
+    rotorReactanceOhms: (between(DRAWN.leakage[phases]) * base) / sharing,
+    startTurns: between(DRAWN.turns),
+    frictionNm: 0,
+  };
+}
+
+function usualStart(motor: WoundMotor, volts: number, hertz: 50 | 60): number | null {
+  const plate: Plate = { volts: [{ low: volts, high: volts }], hertz: [hertz] };
+  return ratingOf(motor, plate, volts, hertz).startMicrofarads;
+}
+
+/** How a motor runs at its rated slip. */
+interface Figures {
+  readonly ratedNm: number;
+  readonly rpm: number;
+  readonly amps: number;
+  readonly watts: number;
+  readonly lockedAmps: number;
+  readonly capacitorVolts: number;
+}
+
+/** The figures of a motor fed as its chart says; null where no maker would sell it. */
+function figuresOf(
+  { machine, contacts }: FedMotor,
+  {
+    motor,
+    parameters: {
+      poles: [poles],
+    },
+    slip,
+    volts,
+    hertz,
+  }: {
+    readonly motor: WoundMotor;
+    readonly parameters: MotorParameters;
+    readonly slip: number;
+    readonly volts: number;
+    readonly hertz: 50 | 60;
+  },
+): Figures | null {
+  const kind = turningField(motor);
+  const moving = new Set(contacts.map(({ branch }) => branch));
+  const running = {
+    ...machine,
+    branches: machine.branches.map((b) =>
+      b.kind === "switch" && moving.has(b.id) ? { ...b, closed: false } : b,
+    ),
+  };
+  const run = solve(running, slip);
+  const ratedNm = run?.torqueNm ?? 0;
+  const best = Math.max(...[0.12, 0.18, 0.25, 0.35].map((s) => solve(running, s)?.torqueNm ?? 0));
+  const rest = solve(machine, 1);
+  if (!run || !rest || ratedNm <= 0) return null;
+  if (best < LEAST_BEST * ratedNm || rest.torqueNm < LEAST_PULL[kind] * ratedNm) return null;
+  const rpm = ((1 - slip) * 120 * hertz) / poles;
+  const amps = abs(run.branches.get("line-1")?.amps ?? ZERO);
+  const watts = ratedNm * (1 - slip) * synchronousRadians(poles, hertz);
+  const voltAmperes = volts * amps * Math.sqrt(feedingOf(motor).phases);
+  if (watts < LEAST_USE[kind] * voltAmperes) return null;
+  const point = operatingPoint(machine, { kind: "fan", newtonMetres: ratedNm, atRpm: rpm }, contacts);
+  if (point?.outcome !== "runs" || Math.abs(point.rpm / rpm - 1) > 0.02) return null;
+  return {
+    ratedNm,
+    rpm,
+    amps,
+    watts,
+    lockedAmps: abs(rest.branches.get("line-1")?.amps ?? ZERO),
+    capacitorVolts: abs(run.branches.get("run-capacitor")?.volts ?? ZERO),
+  };
+}
+
+/** Plates that give the locked-rotor amps. */
+const LOCKED_ON_PLATE = 0.4;
+
+/** What a plate says of the figures, rounded as plates are. */
+function plateOf(
+  random: Random,
+  motor: WoundMotor,
+  of: Figures & {
+    readonly volts: number;
+    readonly hertz: 50 | 60;
+    readonly runMicrofarads: number | null;
+    readonly startMicrofarads: number | null;
+  },
+): Plate {
+  const { phases, twoVoltages, settingRatio = 2 } = feedingOf(motor);
+  const { volts, amps, runMicrofarads, startMicrofarads } = of;
+  const settings = twoVoltages ? [volts / settingRatio, volts] : [volts];
+  return {
+    volts: settings.map((v) => ({ low: Math.round(v), high: Math.round(v) })),
+    hertz: [of.hertz],
+    phase: phases,
+    rpm: Math.round(of.rpm / 5) * 5,
+    powerWatts: [rounded(of.watts)],
+    fullLoadAmps: twoVoltages ? [rounded(amps * settingRatio), rounded(amps)] : [rounded(amps)],
+    ...(runMicrofarads === null
+      ? {}
+      : { runCapacitor: { microfarads: runMicrofarads, volts: of.capacitorVolts > 400 ? 440 : 370 } }),
+    ...(startMicrofarads === null
+      ? {}
+      : {
+          startCapacitor: {
+            lowMicrofarads: rounded(startMicrofarads / 1.1),
+            highMicrofarads: rounded(startMicrofarads * 1.1),
+          },
+        }),
+    ...(random() < LOCKED_ON_PLATE && !twoVoltages ? { lockedRotorAmps: rounded(of.lockedAmps) } : {}),
   };
 }
 

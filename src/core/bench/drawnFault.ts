@@ -2,7 +2,7 @@ import { isTap } from "../motor/slot";
 import type { Cause } from "../proving/causes";
 import { CAPPED } from "../wiring/place";
 import type { PoweredFault } from "./poweredFault";
-import type { Powered } from "./poweredMachine";
+import type { Powered } from "./poweredRun";
 import { pick } from "./random";
 
 /** One fault of a cause on a machine, drawn at random; null where this machine cannot have it. */

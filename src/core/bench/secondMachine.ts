@@ -1,7 +1,7 @@
 import { Matrix, solve as solveReal } from "ml-matrix";
 import { CONTACT_OHMS, type Machine } from "../machine/circuit";
 import { type Complex, complex, conj, mul, sub, ZERO } from "../machine/complex";
-import { synchronousRadians } from "../machine/field";
+import { type RotorField, synchronousRadians } from "../machine/field";
 
 /**
  * A second way to the same machine, sharing nothing with the first but its input. The rotor is two real circuits on the
@@ -11,131 +11,180 @@ import { synchronousRadians } from "../machine/field";
  *
  * @param leak siemens from every node to the one at zero, where something hangs in the air that nothing else holds.
  */
-export function byTwoAxes({ hertz, fields, branches }: Machine, slip: number, leak = 0) {
-  const omega = 2 * Math.PI * hertz;
-  const names = [...new Set(branches.flatMap(({ from, to }) => [from, to]))];
-  const [zero] = names;
-  const nodes = names.filter((name) => name !== zero);
-  const B = branches.length;
-  // Unknowns: node volts, branch currents, then d and q rotor currents of each field.
-  const N = nodes.length + B + 2 * fields.length;
-  const re = Matrix.zeros(N, N);
-  const im = Matrix.zeros(N, N);
-  const right: Complex[] = Array.from({ length: N }, () => ZERO);
-  const put = (row: number, column: number, z: Complex) => {
-    re.set(row, column, re.get(row, column) + z.re);
-    im.set(row, column, im.get(row, column) + z.im);
+export function byTwoAxes(machine: Machine, slip: number, leak = 0) {
+  const tableau = new Tableau(machine);
+  putNodes(tableau, leak);
+  for (const b of machine.branches.keys()) putBranch(tableau, b);
+  for (const f of machine.fields.keys()) putRotor(tableau, f, slip);
+  const at = tableau.solved();
+  return {
+    torqueNm: torqueOf(tableau, at),
+    amps: new Map(machine.branches.map(({ id }, b) => [id, at(tableau.amp(b))])),
+    volts: new Map(tableau.nodes.map((name) => [name, at(tableau.volt(name))])),
   };
-  const volt = (name: string) => nodes.indexOf(name);
-  const amp = (b: number) => nodes.length + b;
-  const rotor = (f: number, axis: 0 | 1) => nodes.length + B + 2 * f + axis;
-  const rad = (degrees: number) => (degrees * Math.PI) / 180;
-  const shares = branches.map((branch) =>
-    branch.kind === "winding"
-      ? ([
-          branch.place.turns * Math.cos(rad(branch.place.axisDegrees)),
-          branch.place.turns * Math.sin(rad(branch.place.axisDegrees)),
-        ] as const)
-      : ([0, 0] as const),
-  );
-  const inField = (f: number) =>
-    branches.flatMap((branch, b) => (branch.kind === "winding" && branch.field === f ? [b] : []));
+}
 
-  nodes.forEach((name, row) => {
-    put(row, volt(name), complex(leak));
-    branches.forEach(({ from, to }, b) => {
-      if (from === name) put(row, amp(b), complex(1));
-      if (to === name) put(row, amp(b), complex(-1));
+/** What a winding has on the d and q axes, in turns of the main. */
+type Shares = readonly [number, number];
+
+/** The equations: node volts, branch currents, then d and q rotor currents of each field are unknown. */
+class Tableau {
+  readonly nodes: readonly string[];
+  readonly shares: readonly Shares[];
+  private readonly re: Matrix;
+  private readonly im: Matrix;
+  private readonly right: Complex[];
+
+  constructor(readonly machine: Machine) {
+    const { branches, fields } = machine;
+    const [, ...others] = new Set(branches.flatMap(({ from, to }) => [from, to]));
+    this.nodes = others;
+    const size = others.length + branches.length + 2 * fields.length;
+    this.re = Matrix.zeros(size, size);
+    this.im = Matrix.zeros(size, size);
+    this.right = Array.from({ length: size }, () => ZERO);
+    this.shares = branches.map((branch): Shares => {
+      if (branch.kind !== "winding") return [0, 0];
+      const axis = (branch.place.axisDegrees * Math.PI) / 180;
+      return [branch.place.turns * Math.cos(axis), branch.place.turns * Math.sin(axis)];
+    });
+  }
+
+  /** Places of the unknowns; -1 for the node at zero. */
+  volt(name: string): number {
+    return this.nodes.indexOf(name);
+  }
+
+  amp(branch: number): number {
+    return this.nodes.length + branch;
+  }
+
+  rotor(field: number, axis: 0 | 1): number {
+    return this.nodes.length + this.machine.branches.length + 2 * field + axis;
+  }
+
+  /** Branches whose windings are in a field. */
+  inField(field: number): number[] {
+    return this.machine.branches.flatMap((branch, b) =>
+      branch.kind === "winding" && branch.field === field ? [b] : [],
+    );
+  }
+
+  put(row: number, column: number, z: Complex): void {
+    this.re.set(row, column, this.re.get(row, column) + z.re);
+    this.im.set(row, column, this.im.get(row, column) + z.im);
+  }
+
+  equals(row: number, z: Complex): void {
+    this.right[row] = z;
+  }
+
+  /** Solves the real block form; gives each unknown by its place. */
+  solved(): (place: number) => Complex {
+    const { re, im, right } = this;
+    const n = right.length;
+    const block = Matrix.zeros(2 * n, 2 * n);
+    const known = Matrix.zeros(2 * n, 1);
+    for (let i = 0; i < n; i++) {
+      known.set(i, 0, right[i]?.re ?? 0);
+      known.set(n + i, 0, right[i]?.im ?? 0);
+      for (let j = 0; j < n; j++) {
+        block.set(i, j, re.get(i, j));
+        block.set(n + i, n + j, re.get(i, j));
+        block.set(i, n + j, -im.get(i, j));
+        block.set(n + i, j, im.get(i, j));
+      }
+    }
+    const x = solveReal(block, known);
+    return (place) => complex(x.get(place, 0), x.get(n + place, 0));
+  }
+}
+
+/** What flows into a node flows out again. */
+function putNodes(tableau: Tableau, leak: number): void {
+  tableau.nodes.forEach((name, row) => {
+    tableau.put(row, tableau.volt(name), complex(leak));
+    tableau.machine.branches.forEach(({ from, to }, b) => {
+      if (from === name) tableau.put(row, tableau.amp(b), complex(1));
+      if (to === name) tableau.put(row, tableau.amp(b), complex(-1));
     });
   });
-  branches.forEach((branch, b) => {
-    const row = nodes.length + b;
-    const across = (sign: 1 | -1) => {
-      for (const [end, s] of [
-        [branch.from, sign],
-        [branch.to, -sign],
-      ] as const)
-        if (volt(end) >= 0) put(row, volt(end), complex(s));
-    };
-    switch (branch.kind) {
-      case "source":
-        across(1);
-        put(row, amp(b), complex(-branch.seriesOhms.re, -branch.seriesOhms.im));
-        right[row] = branch.volts;
-        break;
-      case "resistor":
-        across(1);
-        put(row, amp(b), complex(-branch.ohms));
-        break;
-      case "switch":
-        if (branch.closed) across(1);
-        put(row, amp(b), complex(branch.closed ? -CONTACT_OHMS : 1));
-        break;
-      case "capacitor":
-        across(1);
-        put(row, amp(b), complex(-branch.seriesOhms, 1 / (omega * branch.microfarads * 1e-6)));
-        break;
-      case "winding": {
-        const xm = fields[branch.field]?.magnetisingOhms ?? 0;
-        const own = shares[b] as readonly [number, number];
-        across(1);
-        put(row, amp(b), complex(-branch.ohms, -branch.leakageOhms));
-        for (const other of inField(branch.field)) {
-          const theirs = shares[other] as readonly [number, number];
-          put(row, amp(other), complex(0, -xm * (own[0] * theirs[0] + own[1] * theirs[1])));
-        }
-        for (const axis of [0, 1] as const) put(row, rotor(branch.field, axis), complex(0, -xm * own[axis]));
-      }
-    }
-  });
-  const speedShare = (f: number) => ((1 - slip) * (fields[f]?.poles ?? 2)) / (fields[0]?.poles ?? 2);
-  fields.forEach(({ magnetisingOhms: xm, rotorOhms, rotorReactanceOhms: x2 }, f) => {
-    // 0 = R·i_d + jω·λ_d + ωr·λ_q and 0 = R·i_q + jω·λ_q − ωr·λ_d, flux linkages times ω.
-    for (const axis of [0, 1] as const) {
-      const row = rotor(f, axis);
-      const other = (1 - axis) as 0 | 1;
-      const turn = axis === 0 ? speedShare(f) : -speedShare(f);
-      put(row, rotor(f, axis), complex(rotorOhms, xm + x2));
-      put(row, rotor(f, other), complex(turn * (xm + x2)));
-      for (const b of inField(f)) {
-        const own = shares[b] as readonly [number, number];
-        put(row, amp(b), complex(turn * xm * own[other], xm * own[axis]));
-      }
-    }
-  });
+}
 
-  const block = Matrix.zeros(2 * N, 2 * N);
-  const known = Matrix.zeros(2 * N, 1);
-  for (let i = 0; i < N; i++) {
-    known.set(i, 0, right[i]?.re ?? 0);
-    known.set(N + i, 0, right[i]?.im ?? 0);
-    for (let j = 0; j < N; j++) {
-      block.set(i, j, re.get(i, j));
-      block.set(N + i, N + j, re.get(i, j));
-      block.set(i, N + j, -im.get(i, j));
-      block.set(N + i, j, im.get(i, j));
+/** Volts across a branch by its current. */
+function putBranch(tableau: Tableau, b: number): void {
+  const { branches, fields, hertz } = tableau.machine;
+  const branch = branches[b] as Machine["branches"][number];
+  const row = tableau.amp(b);
+  const put = (z: Complex) => tableau.put(row, tableau.amp(b), z);
+  if (branch.kind !== "switch" || branch.closed)
+    for (const [end, sign] of [
+      [branch.from, 1],
+      [branch.to, -1],
+    ] as const)
+      if (tableau.volt(end) >= 0) tableau.put(row, tableau.volt(end), complex(sign));
+  switch (branch.kind) {
+    case "source":
+      put(complex(-branch.seriesOhms.re, -branch.seriesOhms.im));
+      tableau.equals(row, branch.volts);
+      break;
+    case "resistor":
+      put(complex(-branch.ohms));
+      break;
+    case "switch":
+      put(complex(branch.closed ? -CONTACT_OHMS : 1));
+      break;
+    case "capacitor":
+      put(complex(-branch.seriesOhms, 1 / (2 * Math.PI * hertz * branch.microfarads * 1e-6)));
+      break;
+    case "winding": {
+      const xm = fields[branch.field]?.magnetisingOhms ?? 0;
+      const own = tableau.shares[b] as Shares;
+      put(complex(-branch.ohms, -branch.leakageOhms));
+      for (const other of tableau.inField(branch.field)) {
+        const theirs = tableau.shares[other] as Shares;
+        const coupled = xm * (own[0] * theirs[0] + own[1] * theirs[1]);
+        tableau.put(row, tableau.amp(other), complex(0, -coupled));
+      }
+      for (const axis of [0, 1] as const)
+        tableau.put(row, tableau.rotor(branch.field, axis), complex(0, -xm * own[axis]));
     }
   }
-  const x = solveReal(block, known);
-  const at = (i: number) => complex(x.get(i, 0), x.get(N + i, 0));
-  let torqueNm = 0;
-  fields.forEach(({ magnetisingOhms: xm, rotorReactanceOhms: x2, poles }, f) => {
-    const [id, iq] = [at(rotor(f, 0)), at(rotor(f, 1))];
+}
+
+/** 0 = R·i_d + jω·λ_d + ωr·λ_q and 0 = R·i_q + jω·λ_q − ωr·λ_d, flux linkages times ω. */
+function putRotor(tableau: Tableau, f: number, slip: number): void {
+  const { fields } = tableau.machine;
+  const { magnetisingOhms: xm, rotorOhms, rotorReactanceOhms: x2, poles } = fields[f] as RotorField;
+  const speed = ((1 - slip) * poles) / (fields[0]?.poles ?? 2);
+  for (const axis of [0, 1] as const) {
+    const row = tableau.rotor(f, axis);
+    const other = (1 - axis) as 0 | 1;
+    const turn = axis === 0 ? speed : -speed;
+    tableau.put(row, tableau.rotor(f, axis), complex(rotorOhms, xm + x2));
+    tableau.put(row, tableau.rotor(f, other), complex(turn * (xm + x2)));
+    for (const b of tableau.inField(f)) {
+      const own = tableau.shares[b] as Shares;
+      tableau.put(row, tableau.amp(b), complex(turn * xm * own[other], xm * own[axis]));
+    }
+  }
+}
+
+/** Torque of all fields: the cross product of the rotor's currents and flux linkages. */
+function torqueOf(tableau: Tableau, at: (place: number) => Complex): number {
+  const { fields, hertz } = tableau.machine;
+  return fields.reduce((torqueNm, { magnetisingOhms: xm, rotorReactanceOhms: x2, poles }, f) => {
+    const [id, iq] = [at(tableau.rotor(f, 0)), at(tableau.rotor(f, 1))];
     const linked = (axis: 0 | 1, own: Complex) =>
-      inField(f).reduce(
+      tableau.inField(f).reduce(
         (sum, b) => {
-          const share = (shares[b] as readonly [number, number])[axis] * xm;
-          const i = at(amp(b));
+          const share = (tableau.shares[b] as Shares)[axis] * xm;
+          const i = at(tableau.amp(b));
           return { re: sum.re + share * i.re, im: sum.im + share * i.im };
         },
         { re: (xm + x2) * own.re, im: (xm + x2) * own.im },
       );
     const power = sub(mul(linked(1, iq), conj(id)), mul(linked(0, id), conj(iq))).re;
-    torqueNm += power / synchronousRadians(poles, hertz);
-  });
-  return {
-    torqueNm,
-    amps: new Map(branches.map(({ id }, b) => [id, at(amp(b))])),
-    volts: new Map(nodes.map((name) => [name, at(volt(name))])),
-  };
+    return torqueNm + power / synchronousRadians(poles, hertz);
+  }, 0);
 }

@@ -33,86 +33,100 @@ export function certainties(
   trust: number,
 ): Certainty[] {
   const weighed = weigh(list);
-  const leads = sheet.leads.map((_, i) => i);
-  const word = (lead: number) => names.get(sheet.leads[lead]?.id ?? "")?.long ?? String(lead);
-  const sure = (holds: (one: Weighed) => boolean) =>
-    trust * weighed.reduce((sum, one) => sum + (holds(one) ? one.share : 0), 0);
-  const say = (
+  const view: View = {
+    weighed,
+    leads: sheet.leads.map((_, i) => i),
+    sure: (holds) => trust * weighed.reduce((sum, one) => sum + (holds(one) ? one.share : 0), 0),
+    word: (lead) => names.get(sheet.leads[lead]?.id ?? "")?.long ?? String(lead),
+    say: (kind, of, confidence, says) => ({
+      kind,
+      leads: of.map((lead) => sheet.leads[lead]?.id ?? ""),
+      confidence: Math.min(1, confidence),
+      says: capitalised(says),
+    }),
+  };
+  return [
+    ...bondedIn(view),
+    ...groupsIn(view, readGroups(evidence)),
+    ...rolesIn(view),
+    ...ordersIn(view),
+    ...opensIn(view),
+  ];
+}
+
+/** Everything that is left, weighed, and the words for it. */
+interface View {
+  readonly weighed: readonly Weighed[];
+  readonly leads: readonly number[];
+  /** The probability that something holds. */
+  readonly sure: (holds: (one: Weighed) => boolean) => number;
+  readonly word: (lead: number) => string;
+  readonly say: (
     kind: Certainty["kind"],
     of: readonly number[],
     confidence: number,
     says: string,
-  ): Certainty => ({
-    kind,
-    leads: of.map((lead) => sheet.leads[lead]?.id ?? ""),
-    confidence: Math.min(1, confidence),
-    says: capitalised(says),
-  });
-  const words = (of: readonly number[]) => listed(of.map(word));
+  ) => Certainty;
+}
 
-  const bonded = gathered(leads, (a, b) => sure((one) => sameNode(one, a, b)));
-  const groups = readGroups(evidence);
-  const own = groups.map((group) => sure((one) => isWholeGroup(one, group)));
-  const apart =
-    groups.length > MOST_GROUPS_APART
+function bondedIn({ leads, sure, word, say }: View): Certainty[] {
+  return gathered(leads, (a, b) => sure((one) => sameNode(one, a, b))).map(({ leads: of, confidence }) =>
+    say("bonded", of, confidence, `${listed(of.map(word))} are one lead inside.`),
+  );
+}
+
+/** Groups that readings join: those that are whole as they are, and which two of the others are not one. */
+function groupsIn({ sure, word, say }: View, groups: readonly (readonly number[])[]): Certainty[] {
+  const known = groups.map((group) => ({ group, confidence: sure((one) => isWholeGroup(one, group)) }));
+  const whole = known.filter(({ confidence }) => confidence >= CERTAIN);
+  const own =
+    groups.length < 2
       ? []
-      : pairsOf(groups).flatMap(([one, other]) => {
-          const [a = 0, b = 0] = [one[0], other[0]];
-          const confidence = sure((h) => groupOf(h, a) !== groupOf(h, b) || groupOf(h, a) === null);
-          return confidence < CERTAIN || groupSure(a) || groupSure(b)
-            ? []
-            : [{ of: [...one, ...other], one, other, confidence }];
+      : whole.flatMap(({ group, confidence }) => {
+          const words = listed(group.map(word));
+          if (group.length < 2) return [];
+          return group.length === 2
+            ? [say("pair", group, confidence, `${words} are a winding of their own.`)]
+            : [say("same-group", group, confidence, `${words} hang together, apart from all others.`)];
         });
-  function groupSure(lead: number): boolean {
-    return (own[groups.findIndex((group) => group.includes(lead))] ?? 0) >= CERTAIN;
-  }
+  if (groups.length > MOST_GROUPS_APART) return own;
+  const isWhole = (group: readonly number[]) => whole.some((one) => one.group === group);
+  const apart = pairsOf(groups).flatMap(([one, other]) => {
+    const [a = 0, b = 0] = [one[0], other[0]];
+    const confidence = sure((h) => groupOf(h, a) !== groupOf(h, b) || groupOf(h, a) === null);
+    if (confidence < CERTAIN || isWhole(one) || isWhole(other)) return [];
+    const [these, those] = [one, other].map((group) => group.map(word).join("–"));
+    return [say("apart", [...one, ...other], confidence, `${these} and ${those} are not joined.`)];
+  });
+  return [...own, ...apart];
+}
 
-  return [
-    ...bonded.map(({ leads: of, confidence }) =>
-      say("bonded", of, confidence, `${words(of)} are one lead inside.`),
-    ),
-    ...groups.flatMap((group, g) =>
-      group.length > 1 && (own[g] ?? 0) >= CERTAIN && groups.length > 1
-        ? [
-            say(
-              group.length === 2 ? "pair" : "same-group",
-              group,
-              own[g] ?? 0,
-              group.length === 2
-                ? `${words(group)} are a winding of their own.`
-                : `${words(group)} hang together, apart from all others.`,
-            ),
-          ]
-        : [],
-    ),
-    ...apart.map(({ of, one, other, confidence }) =>
-      say(
-        "apart",
-        of,
-        confidence,
-        `${one.map(word).join("–")} and ${other.map(word).join("–")} are not joined.`,
-      ),
-    ),
-    ...leads.flatMap((lead) => {
-      const best = likeliestRole(weighed, lead);
-      if (!best) return [];
-      // The same part has other words in another kind of motor.
-      const confidence = sure(
-        ({ answer }) => answer.family === best.answer.family && answer.roles[lead]?.role === best.role.role,
-      );
-      if (confidence < CERTAIN) return [];
-      const exact = sure((one) => rankAt(one, lead) === (best.role.rank ?? null)) >= CERTAIN;
-      const role = exact ? best.role : { role: best.role.role };
-      const text = roleText(role, best.answer);
-      return text === null ? [] : [say("role", [lead], confidence, `${word(lead)}: ${text}.`)];
-    }),
-    ...ordered(weighed, leads, sure).map(({ of, confidence }) =>
-      say("order", of, confidence, `From fast to slow: ${of.map(word).join(", ")}.`),
-    ),
-    ...openFor(leads, sure).map(({ of, confidence }) =>
-      say("open", of, confidence, `${words(of)}: open, broken or with a hot protector.`),
-    ),
-  ];
+function rolesIn({ weighed, leads, sure, word, say }: View): Certainty[] {
+  return leads.flatMap((lead) => {
+    const best = likeliestRole(weighed, lead);
+    if (!best) return [];
+    // The same part has other words in another kind of motor.
+    const confidence = sure(
+      ({ answer }) => answer.family === best.answer.family && answer.roles[lead]?.role === best.role.role,
+    );
+    if (confidence < CERTAIN) return [];
+    const exact = sure((one) => rankAt(one, lead) === (best.role.rank ?? null)) >= CERTAIN;
+    const role = exact ? best.role : { role: best.role.role };
+    const text = roleText(role, best.answer);
+    return text === null ? [] : [say("role", [lead], confidence, `${word(lead)}: ${text}.`)];
+  });
+}
+
+function ordersIn({ weighed, leads, sure, word, say }: View): Certainty[] {
+  return ordered(weighed, leads, sure).map(({ of, confidence }) =>
+    say("order", of, confidence, `From fast to slow: ${of.map(word).join(", ")}.`),
+  );
+}
+
+function opensIn({ leads, sure, word, say }: View): Certainty[] {
+  return openFor(leads, sure).map(({ of, confidence }) =>
+    say("open", of, confidence, `${listed(of.map(word))}: open, broken or with a hot protector.`),
+  );
 }
 
 function weigh(list: readonly Answer[]): Weighed[] {

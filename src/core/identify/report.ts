@@ -12,7 +12,7 @@ import { twinFindings } from "./findings/twins";
 import { logSum } from "./hypotheses";
 import type { Certainty, Finding, Identification, NextProbe } from "./identification";
 import { condemningPair, shellTestDue, shellTestOf, toldShared } from "./probing";
-import { progressOf } from "./progress";
+import { type Progress, progressOf } from "./progress";
 import { reasoning } from "./reasoning";
 import { SETTLED } from "./settled";
 import type { ReadingSheet } from "./sheet";
@@ -55,40 +55,11 @@ export function answered(
   const hypothesis = best.members[0];
   if (!hypothesis) throw new RangeError("an answer without members");
   const confidence = Math.min(1, best.confidence * trust);
+  const progress = progressOf(context, all, { confidence, trust, complete });
+  const found = foundOf(context, earlier, progress, confidence);
+  const { findings, doubted } = found;
+  const { status, nextProbe } = whatNext(context, all, slips, progress, found);
   const { ask } = sheet;
-  const { decided, finished, deciding, checking, untested, unread } = progressOf(context, all, {
-    confidence,
-    trust,
-    complete,
-  });
-  const condemned = openFindings(context);
-  const doubted = condemned.some(({ severity }) => severity === "fault") ? behindBreak(context) : null;
-  const opens = doubted ? [] : condemned;
-  const twins = decided || (!deciding && best.confidence >= LIKELY) ? twinFindings(context) : [];
-  const findings = [
-    ...earlier,
-    ...opens,
-    ...twins,
-    ...(decided ? colourFindings(context) : []),
-    ...(confidence >= WORTH_HOLDING ? observedFindings(context) : []),
-    ...(!decided && !deciding && opens.length === 0 ? rangeFindings(context) : []),
-  ];
-  const again = findings.find((finding) => finding.code === "readings-disagree");
-  const shellDue = shellTestDue(sheet, all, names) ?? shellTestOf(untested, sheet, names);
-  const status = statusOf(
-    findings,
-    finished,
-    again !== undefined && (slips.length > 0 || decided),
-    doubted?.probe ?? deciding ?? checking ?? (finished && untested !== null ? shellDue : null),
-  );
-  const pairProbe = slips[0]
-    ? againProbe(slips[0], sheet)
-    : opens.length > 0
-      ? cooledProbe(context)
-      : (doubted?.probe ??
-        deciding ??
-        checking ??
-        againFor(again, context, again && twins.includes(again) ? OFF_ITS_TWINS : SUMS_OPEN));
   const sure = roleConfidences(answers).map((p) => p * trust);
   const bonded = bondedLeads(hypothesis).map((group) => idsOf(context, group));
   const ids = sheet.leads.map((lead) => lead.id);
@@ -110,29 +81,91 @@ export function answered(
     bonded,
     interchangeable: interchangeable(best, bonded, sheet),
     sections: sectionsOf(hypothesis, context.evidence, ids),
-    alternatives: answers
-      .slice(1, 1 + MOST_ALTERNATIVES)
-      .filter((answer) => answer.confidence >= LEAST_LISTED)
-      .map((answer) => ({
-        family: answer.family.id,
-        confidence: answer.confidence,
-        roles: roleRecord(answer.roles, sheet),
-        sections: answer.members[0] ? sectionsOf(answer.members[0], context.evidence, ids) : [],
-        bonded: answer.members[0] ? bondedLeads(answer.members[0]).map((group) => idsOf(context, group)) : [],
-      })),
-    nextProbe:
-      nothingMore(findings) || status === "settled"
-        ? null
-        : slips.length > 0 || opens.length > 0
-          ? pairProbe
-          : (shellDue ?? pairProbe),
+    alternatives: alternativesOf(context),
+    nextProbe,
     settleBy: status === "tied" ? settleBy(answers, findings) : [],
     certain: status === "settled" && ask === "all" ? [] : certain,
-    unread: unread.map(([a, b]): [string, string] => [ids[a] ?? "", ids[b] ?? ""]),
+    unread: progress.unread.map(([a, b]): [string, string] => [ids[a] ?? "", ids[b] ?? ""]),
     brokenIf: status === "settled" ? [] : brokenIf(context),
     findings,
     reasoning: reasoning(best, context.evidence, sheet, names),
   };
+}
+
+/** What was found of an answer, told apart where the next probe hangs on it. */
+interface Found {
+  readonly findings: Finding[];
+  /** What says that something is open. */
+  readonly opens: readonly Finding[];
+  /** Windings that should be alike and are not. */
+  readonly twins: readonly Finding[];
+  /** A reading to be taken again before the motor is condemned. */
+  readonly doubted: ReturnType<typeof behindBreak>;
+}
+
+function foundOf(
+  context: FindingContext,
+  earlier: readonly Finding[],
+  { decided, deciding }: Progress,
+  confidence: number,
+): Found {
+  const likely = (context.answers[0]?.confidence ?? 0) >= LIKELY;
+  const condemned = openFindings(context);
+  const doubted = condemned.some(({ severity }) => severity === "fault") ? behindBreak(context) : null;
+  const opens = doubted ? [] : condemned;
+  const twins = decided || (!deciding && likely) ? twinFindings(context) : [];
+  const findings = [
+    ...earlier,
+    ...opens,
+    ...twins,
+    ...(decided ? colourFindings(context) : []),
+    ...(confidence >= WORTH_HOLDING ? observedFindings(context) : []),
+    ...(!decided && !deciding && opens.length === 0 ? rangeFindings(context) : []),
+  ];
+  return { findings, opens, twins, doubted };
+}
+
+/** How it stands, and what is to be read next. */
+function whatNext(
+  context: FindingContext,
+  all: Evidence,
+  slips: readonly Slip[],
+  { decided, finished, deciding, checking, untested }: Progress,
+  { findings, opens, twins, doubted }: Found,
+): Pick<Identification, "status" | "nextProbe"> {
+  const { sheet, names } = context;
+  const again = findings.find((finding) => finding.code === "readings-disagree");
+  const shellDue = shellTestDue(sheet, all, names) ?? shellTestOf(untested, sheet, names);
+  const status = statusOf(
+    findings,
+    finished,
+    again !== undefined && (slips.length > 0 || decided),
+    doubted?.probe ?? deciding ?? checking ?? (finished && untested !== null ? shellDue : null),
+  );
+  if (nothingMore(findings) || status === "settled") return { status, nextProbe: null };
+  if (slips[0]) return { status, nextProbe: againProbe(slips[0], sheet) };
+  if (opens.length > 0) return { status, nextProbe: cooledProbe(context) };
+  const pairProbe =
+    doubted?.probe ??
+    deciding ??
+    checking ??
+    againFor(again, context, again && twins.includes(again) ? OFF_ITS_TWINS : SUMS_OPEN);
+  return { status, nextProbe: shellDue ?? pairProbe };
+}
+
+function alternativesOf(context: FindingContext): Identification["alternatives"] {
+  const { answers, sheet, evidence } = context;
+  const ids = sheet.leads.map((lead) => lead.id);
+  return answers
+    .slice(1, 1 + MOST_ALTERNATIVES)
+    .filter((answer) => answer.confidence >= LEAST_LISTED)
+    .map(({ family, confidence, roles, members: [best] }) => ({
+      family: family.id,
+      confidence,
+      roles: roleRecord(roles, sheet),
+      sections: best ? sectionsOf(best, evidence, ids) : [],
+      bonded: best ? bondedLeads(best).map((group) => idsOf(context, group)) : [],
+    }));
 }
 
 /** The reading to be taken again before the motor is condemned for what reads open; null where none may be behind it. */

@@ -102,96 +102,122 @@ export function operatingPoint(
   load: Load,
   contacts: readonly StartContact[] = [],
 ): OperatingPoint | null {
-  const poles = machine.fields[0]?.poles ?? 2;
-  let open = new Set<string>();
-  const readied = new Map<string, PreparedMachine | null>();
-  /** The machine with the contacts as they are now: made ready once for each set of them. */
-  const ready = (): PreparedMachine | null => {
-    const set = [...open].sort().join();
-    const before = readied.get(set);
-    if (before !== undefined) return before;
-    const made = prepared(withContacts(machine, contacts, open));
-    readied.set(set, made);
-    return made;
-  };
-  const atRest = ready();
-  if (!atRest) return null;
-  const startNm = atRest.torqueNm(1);
-  const way = Math.abs(startNm) <= startingTorque(load) ? 0 : Math.sign(startNm);
-  if (way === 0) return { outcome: "stalls", rpm: 0, solution: atRest.at(1), open: [] };
-  let slip = 1;
-  const changes = new Map<string, number>();
-  /** The contacts that are to be open at a speed; one that chatters stays as it is. */
-  const movedAt = (at: number, solved: () => Solution): Set<string> => {
-    const next = moved(contacts, open, at, solved);
-    for (const { branch } of contacts) {
-      if (next.has(branch) === open.has(branch)) continue;
-      const before = changes.get(branch) ?? 0;
-      if (before >= MOST_CHANGES) {
-        if (open.has(branch)) next.add(branch);
-        else next.delete(branch);
-      } else changes.set(branch, before + 1);
-    }
-    return next;
-  };
-  const surplus = (slip: number): number => {
-    const torqueNm = ready()?.torqueNm(slip) ?? Number.NaN;
-    return way * (torqueNm - loadTorque(load, rpmOf(slip, poles, machine.hertz)) - friction(machine, slip));
-  };
-  const step = -way / STEPS;
-  for (let guard = 0; guard < 20 * STEPS; guard++) {
-    const now = ready();
-    if (!now) return null;
-    const next = movedAt(slip, () => now.at(slip));
-    if (!same(next, open)) {
-      open = next;
-      continue;
-    }
-    const ahead = slip + step;
-    const here = surplus(slip);
-    if (Number.isNaN(here)) return null;
-    if (here <= 0) {
-      // A contact took torque away: the shaft falls back to where it finds its balance.
-      const back = slip - step;
-      if (Math.abs(1 - back) < Math.abs(step) / 2)
-        return { outcome: "stalls", rpm: 0, solution: now.at(slip), open: [...open] };
-      if (surplus(back) > 0) return settled(back, slip);
-      slip = back;
-      continue;
-    }
-    const there = surplus(ahead);
-    if (there <= 0) return settled(slip, ahead);
-    slip = ahead;
-    if (Math.abs(1 - slip) > 1.5) return null;
-  }
-  return null;
+  return new RunUp(machine, load, contacts).fromRest();
+}
 
-  function settled(good: number, bad: number): OperatingPoint | null {
-    const low = balance(surplus, good, bad);
-    const solution = ready()?.at(low);
-    if (!solution) return null;
-    const next = movedAt(low, () => solution);
-    if (!same(next, open)) {
-      open = next;
-      return resume(low);
+/** A shaft on its way from standstill, with its start contacts as they stand by now. */
+class RunUp {
+  private readonly poles: number;
+  private open = new Set<string>();
+  /** The machine made ready, once for each set of open contacts. */
+  private readonly readied = new Map<string, PreparedMachine | null>();
+  /** How often each contact has moved. */
+  private readonly changes = new Map<string, number>();
+  /** 1 forward, -1 backward, by the torque at rest. */
+  private way = 1;
+
+  constructor(
+    private readonly machine: Machine,
+    private readonly load: Load,
+    private readonly contacts: readonly StartContact[],
+  ) {
+    this.poles = machine.fields[0]?.poles ?? 2;
+  }
+
+  fromRest(): OperatingPoint | null {
+    const atRest = this.ready();
+    if (!atRest) return null;
+    const startNm = atRest.torqueNm(1);
+    if (Math.abs(startNm) <= startingTorque(this.load) || startNm === 0) return this.stalled(atRest.at(1));
+    this.way = Math.sign(startNm);
+    const step = this.stride;
+    let slip = 1;
+    for (let guard = 0; guard < 20 * STEPS; guard++) {
+      const now = this.ready();
+      if (!now) return null;
+      if (this.moveContacts(slip, () => now.at(slip))) continue;
+      const here = this.surplus(slip);
+      if (Number.isNaN(here)) return null;
+      if (here <= 0) {
+        // A contact took torque away: the shaft falls back to where it finds its balance.
+        const back = slip - step;
+        if (Math.abs(1 - back) < Math.abs(step) / 2) return this.stalled(now.at(slip));
+        if (this.surplus(back) > 0) return this.settled(back, slip);
+        slip = back;
+        continue;
+      }
+      const ahead = slip + step;
+      if (this.surplus(ahead) <= 0) return this.settled(slip, ahead);
+      slip = ahead;
+      if (Math.abs(1 - slip) > 1.5) return null;
     }
-    const rpm = rpmOf(low, poles, machine.hertz);
-    return { outcome: way > 0 ? "runs" : "runs-backward", rpm, solution, open: [...open] };
+    return null;
+  }
+
+  /** A step in slip that takes the shaft on. */
+  private get stride(): number {
+    return -this.way / STEPS;
+  }
+
+  private ready(): PreparedMachine | null {
+    const set = [...this.open].sort().join();
+    const before = this.readied.get(set);
+    if (before !== undefined) return before;
+    const made = prepared(withContacts(this.machine, this.contacts, this.open));
+    this.readied.set(set, made);
+    return made;
+  }
+
+  /** Torque beyond what load and friction take, the way it turns; not a number where the circuit has no solution. */
+  private readonly surplus = (slip: number): number => {
+    const torqueNm = this.ready()?.torqueNm(slip) ?? Number.NaN;
+    const asked = loadTorque(this.load, rpmOf(slip, this.poles, this.machine.hertz));
+    return this.way * (torqueNm - asked - friction(this.machine, slip));
+  };
+
+  /** Moves the contacts as a speed asks for; one that chatters stays as it is. Whether any moved. */
+  private moveContacts(slip: number, solved: () => Solution): boolean {
+    const next = moved(this.contacts, this.open, slip, solved);
+    for (const { branch } of this.contacts) {
+      if (next.has(branch) === this.open.has(branch)) continue;
+      const before = this.changes.get(branch) ?? 0;
+      if (before >= MOST_CHANGES) {
+        if (this.open.has(branch)) next.add(branch);
+        else next.delete(branch);
+      } else this.changes.set(branch, before + 1);
+    }
+    if (same(next, this.open)) return false;
+    this.open = next;
+    return true;
+  }
+
+  private stalled(solution: Solution): OperatingPoint {
+    return { outcome: "stalls", rpm: 0, solution, open: [...this.open] };
+  }
+
+  /** At the balance between two speeds, if no contact moves there. */
+  private settled(good: number, bad: number): OperatingPoint | null {
+    const slip = balance(this.surplus, good, bad);
+    const solution = this.ready()?.at(slip);
+    if (!solution) return null;
+    if (this.moveContacts(slip, () => solution)) return this.resumed(slip);
+    const rpm = rpmOf(slip, this.poles, this.machine.hertz);
+    return { outcome: this.way > 0 ? "runs" : "runs-backward", rpm, solution, open: [...this.open] };
   }
 
   /** Contacts moved at a standing speed: on from there, up or down. */
-  function resume(from: number): OperatingPoint | null {
-    const up = surplus(from) > 0;
-    const stride = (up ? 1 : -1) * step;
+  private resumed(from: number): OperatingPoint | null {
+    const up = this.surplus(from) > 0;
+    const stride = up ? this.stride : -this.stride;
     let here = from;
     for (let i = 0; i < 2 * STEPS; i++) {
       const next = here + stride;
-      const torque = surplus(next);
+      const torque = this.surplus(next);
       if (Number.isNaN(torque)) return null;
-      if (torque > 0 !== up) return up ? settled(here, next) : settled(next, here);
-      if (!up && Math.abs(1 - next) < Math.abs(step)) {
-        const solution = ready()?.at(1) ?? null;
-        return solution && { outcome: "stalls", rpm: 0, solution, open: [...open] };
+      if (torque > 0 !== up) return up ? this.settled(here, next) : this.settled(next, here);
+      if (!up && Math.abs(1 - next) < Math.abs(stride)) {
+        const solution = this.ready()?.at(1) ?? null;
+        return solution && this.stalled(solution);
       }
       here = next;
     }

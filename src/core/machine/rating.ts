@@ -112,83 +112,46 @@ export function ratingOf(
     };
   const kind = turningField(motor);
   const sources: Partial<Record<RatingFigure, Source>> = {};
-  const from = <T>(value: T, figure: RatingFigure, source: Source): T => {
-    sources[figure] = source;
-    return value;
-  };
-  const { phases, twoVoltages, settingRatio = 2, shaftSwitch } = feedingOf(motor);
-  const hertz = hertzOf(plate, supplyHertz, (source) => from(undefined, "hertz", source));
-  const usual = (phases === 3 || shaftSwitch ? USUAL_RPM.other : USUAL_RPM.fan) * (hertz / 60);
-  const poles =
-    plate.poles ??
-    stampedPoles(plate.rpm, hertz) ??
-    from(polesOf({ rpm: usual, hertz: [hertz] }) ?? 4, "poles", assumed("the plate names no speed"));
-  const rpm = rpmOf(plate, poles, hertz, usual, (source) => from(undefined, "speed", source));
+  const noteOf =
+    (figure: RatingFigure): Note =>
+    (source) => {
+      sources[figure] = source;
+    };
+  const { twoVoltages, settingRatio = 2 } = feedingOf(motor);
+  const speed = speedOf(motor, plate, supplyHertz, noteOf);
+  const { hertz } = speed;
   const plated = voltsOf(plate, twoVoltages, settingRatio);
-  const { volts, leastVolts } = plated
-    ? from(plated, "volts", PLATED)
-    : from(
-        {
-          volts: bothOf(supplyVolts, twoVoltages, settingRatio),
-          leastVolts: bothOf(supplyVolts, twoVoltages, settingRatio),
-        },
-        "volts",
-        assumed("the plate names no volts: the supply’s"),
-      );
-  const main = motor.coils.find(({ winding }) => winding !== "start" && winding !== "speed");
+  const { volts, leastVolts } = plated ?? suppliedVolts(supplyVolts, twoVoltages, settingRatio);
+  noteOf("volts")(plated ? PLATED : assumed("the plate names no volts: the supply’s"));
+  const { amps, watts } = ampsAndWatts(motor, plate, volts.high, noteOf);
+  const lockedAmps = lockedAmpsOf(motor, plate, volts.high);
+  if (lockedAmps) noteOf("locked-rotor amps")(PLATED);
+  const runVolts = plate.runCapacitor?.volts ?? null;
+  if (runVolts !== null) noteOf("run capacitor volts")(PLATED);
   const list = plate.fullLoadAmps;
-  // Two figures of a motor of two voltages belong to its settings; the greater is the low one's.
-  const platedAmps = list && (twoVoltages && list.length > 1 ? Math.min(...list) : Math.max(...list));
-  const wattsPlated = plate.powerWatts && Math.max(...plate.powerWatts);
-  const line = Math.sqrt(phases) * volts.high;
-  const amps =
-    platedAmps === undefined
-      ? from(
-          wattsPlated !== undefined
-            ? wattsPlated / (OUTPUT_SHARE[kind] * line)
-            : (RESISTANCE_SHARE[phases] * volts.high) / seriesOhms(motor, main?.ohms ?? 1),
-          "full-load amps",
-          assumed(wattsPlated === undefined ? "from the winding’s ohms" : "from the power"),
-        )
-      : from(
-          twoVoltages && list?.length === 1 && list[0] !== undefined
-            ? ampsAtHigh(list[0], plate, settingRatio)
-            : platedAmps,
-          "full-load amps",
-          PLATED,
-        );
-  const watts =
-    wattsPlated === undefined
-      ? from(OUTPUT_SHARE[kind] * line * amps, "power", assumed("from the amps"))
-      : from(wattsPlated, "power", PLATED);
-  const powers = powersOf(motor, plate);
-  // One figure of a motor of two voltages does not say which it is for; a code letter serves both.
-  const lockedAmps = lockedAmpsOf(
-    twoVoltages ? { ...plate, lockedRotorAmps: undefined } : plate,
-    volts.high,
-    phases,
-  );
-  if (lockedAmps) from(undefined, "locked-rotor amps", PLATED);
   return {
-    hertz,
-    poles,
-    rpm,
+    ...speed,
     volts,
     leastVolts,
     insideSetting: null,
     amps,
     ampsByTap: twoVoltages || !list || list.length < 2 ? null : [...list].sort((a, b) => b - a),
     watts,
-    powers,
-    runMicrofarads: runMicrofaradsOf(plate, motor, kind, { watts, volts: volts.high, hertz }, (source) =>
-      from(undefined, "run capacitor", source),
+    powers: powersOf(motor, plate),
+    runMicrofarads: runMicrofaradsOf(
+      plate,
+      motor,
+      kind,
+      { watts, volts: volts.high, hertz },
+      noteOf("run capacitor"),
     ),
-    runVolts:
-      plate.runCapacitor?.volts === undefined
-        ? null
-        : from(plate.runCapacitor.volts, "run capacitor volts", PLATED),
-    startMicrofarads: startMicrofaradsOf(motor, plate, kind, { watts, volts: volts.low, hertz }, (source) =>
-      from(undefined, "start capacitor", source),
+    runVolts,
+    startMicrofarads: startMicrofaradsOf(
+      motor,
+      plate,
+      kind,
+      { watts, volts: volts.low, hertz },
+      noteOf("start capacitor"),
     ),
     startPlated: plate.startCapacitor ?? null,
     startsOnly: kind === "run-capacitor" && startsOnlyBy(motor, plate),
@@ -196,6 +159,72 @@ export function ratingOf(
     sources,
     assumed: (Object.keys(sources) as RatingFigure[]).filter((figure) => sources[figure]?.kind === "assumed"),
   };
+}
+
+type Note = (source: Source) => void;
+type NoteOf = (figure: RatingFigure) => Note;
+
+/** Hertz, poles and loaded speed. */
+function speedOf(
+  motor: WoundMotor,
+  plate: Plate,
+  supplyHertz: 50 | 60,
+  noteOf: NoteOf,
+): Pick<Rating, "hertz" | "poles" | "rpm"> {
+  const { phases, shaftSwitch } = feedingOf(motor);
+  const hertz = hertzOf(plate, supplyHertz, noteOf("hertz"));
+  const usual = (phases === 3 || shaftSwitch ? USUAL_RPM.other : USUAL_RPM.fan) * (hertz / 60);
+  const stated = plate.poles ?? stampedPoles(plate.rpm, hertz);
+  if (stated === null) noteOf("poles")(assumed("the plate names no speed"));
+  const poles = stated ?? polesOf({ rpm: usual, hertz: [hertz] }) ?? 4;
+  return { hertz, poles, rpm: rpmOf(plate, poles, hertz, usual, noteOf("speed")) };
+}
+
+function suppliedVolts(
+  supplyVolts: number,
+  two: boolean,
+  ratio: number,
+): Pick<Rating, "volts" | "leastVolts"> {
+  return { volts: bothOf(supplyVolts, two, ratio), leastVolts: bothOf(supplyVolts, two, ratio) };
+}
+
+/** Full-load amps at the high setting and watts at the shaft: one that the plate does not give follows from the other, or both from the ohms. */
+function ampsAndWatts(
+  motor: WoundMotor,
+  plate: Plate,
+  highVolts: number,
+  noteOf: NoteOf,
+): Pick<Rating, "amps" | "watts"> {
+  const share = OUTPUT_SHARE[turningField(motor)];
+  const line = Math.sqrt(feedingOf(motor).phases) * highVolts;
+  const wattsPlated = plate.powerWatts && Math.max(...plate.powerWatts);
+  const ampsPlated = platedAmps(motor, plate);
+  const amps =
+    ampsPlated ?? (wattsPlated === undefined ? ampsByOhms(motor, highVolts) : wattsPlated / (share * line));
+  noteOf("full-load amps")(
+    ampsPlated !== undefined
+      ? PLATED
+      : assumed(wattsPlated === undefined ? "from the winding’s ohms" : "from the power"),
+  );
+  noteOf("power")(wattsPlated === undefined ? assumed("from the amps") : PLATED);
+  return { amps, watts: wattsPlated ?? share * line * amps };
+}
+
+/** The plate's amps at the high setting: two figures of a motor of two voltages belong to its settings, the greater is the low one's. */
+function platedAmps(motor: WoundMotor, plate: Plate): number | undefined {
+  const { twoVoltages, settingRatio = 2 } = feedingOf(motor);
+  const list = plate.fullLoadAmps;
+  if (!list) return undefined;
+  if (!twoVoltages) return Math.max(...list);
+  const [first, second] = list;
+  return second === undefined && first !== undefined
+    ? ampsAtHigh(first, plate, settingRatio)
+    : Math.min(...list);
+}
+
+function ampsByOhms(motor: WoundMotor, highVolts: number): number {
+  const main = motor.coils.find(({ winding }) => winding !== "start" && winding !== "speed");
+  return (RESISTANCE_SHARE[feedingOf(motor).phases] * highVolts) / seriesOhms(motor, main?.ohms ?? 1);
 }
 
 /** Two voltages this far apart are two settings, not a range. */
@@ -228,8 +257,6 @@ function asSetInside(plate: Plate, { now, volts, amps }: InsideSetting, supplyVo
     ...(amps ? { fullLoadAmps: [amps[set]] } : {}),
   };
 }
-
-type Note = (source: Source) => void;
 
 function hertzOf({ hertz }: Plate, supply: 50 | 60, note: Note): 50 | 60 {
   note(hertz ? PLATED : assumed("the plate names no hertz: the supply’s"));
@@ -277,19 +304,17 @@ function powersOf({ leads }: WoundMotor, { powerWatts, speeds }: Plate): readonl
   return speeds === undefined || speeds === 1 ? [...powerWatts].sort((a, b) => b - a) : null;
 }
 
-/** Locked-rotor amps as plated, or from the code letter's kVA for each horsepower (NEMA MG 1, 10.37.2). */
+/**
+ * Locked-rotor amps as plated, or from the code letter's kVA for each horsepower (NEMA MG 1, 10.37.2). One figure of a
+ * motor of two voltages does not say which it is for; a code letter serves both.
+ */
 function lockedAmpsOf(
-  {
-    lockedRotorAmps,
-    codeLetter,
-    powerWatts,
-  }: Pick<Plate, "codeLetter" | "powerWatts"> & {
-    readonly lockedRotorAmps?: number | undefined;
-  },
+  motor: WoundMotor,
+  { lockedRotorAmps, codeLetter, powerWatts }: Plate,
   volts: number,
-  phases: 1 | 3,
 ): readonly [number, number] | null {
-  if (lockedRotorAmps !== undefined) return [lockedRotorAmps, lockedRotorAmps];
+  const { twoVoltages, phases } = feedingOf(motor);
+  if (lockedRotorAmps !== undefined && !twoVoltages) return [lockedRotorAmps, lockedRotorAmps];
   if (!codeLetter || !powerWatts) return null;
   const [low, high] = CODE_LETTERS[codeLetter];
   const perKva = (1000 * Math.max(...powerWatts)) / WATTS_PER_HP / (volts * Math.sqrt(phases));

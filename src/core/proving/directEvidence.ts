@@ -21,114 +21,188 @@ import { AS_PLANNED, suspectsKept } from "./suspects";
 export function unreadEvidence(
   made: ProvingCase,
   sight: Sight,
-  { standing, believed }: Belief,
-  likeliest: Pick<Group, "cause" | "at" | "members">,
+  belief: Belief,
+  likeliest: Blamed,
   odd: boolean,
 ): readonly Reading[] {
-  const { cause, at } = likeliest;
-  const calls = standing.figures.flatMap(({ reading }) => ("call" in reading ? [reading.call] : []));
-  const call = calls[0] ?? standing.told[0]?.call ?? made.calls[0]?.state.id;
+  const { figures, told } = belief.standing;
+  const [called] = figures.flatMap(({ reading }) => ("call" in reading ? [reading.call] : []));
+  const call = called ?? told[0]?.call ?? made.calls[0]?.state.id;
   if (call === undefined) return [];
-  const read = new Set(standing.figures.map(({ reading }) => readingKey(reading)));
-  const kinds = new Set(standing.figures.map(({ reading }) => reading.what));
-  const unread = (readings: readonly Reading[]) => readings.filter((one) => !read.has(readingKey(one)));
-  // Volts under any call are the supply's, and any speed and amps tell the load.
-  const anyUnread = (readings: readonly Reading[]) => readings.filter(({ what }) => !kinds.has(what));
+  const read = new Set(figures.map(({ reading }) => readingKey(reading)));
+  const kinds = new Set(figures.map(({ reading }) => reading.what));
+  return (
+    SHOWN_BY[likeliest.cause]?.({
+      made,
+      sight,
+      belief,
+      likeliest,
+      odd,
+      call,
+      unread: (readings) => readings.filter((one) => !read.has(readingKey(one))),
+      anyUnread: (readings) => readings.filter(({ what }) => !kinds.has(what)),
+    }) ?? []
+  );
+}
+
+type Blamed = Pick<Group, "cause" | "at" | "members">;
+
+/** A cause that is to be blamed, and what was read under which call. */
+interface Blaming {
+  readonly made: ProvingCase;
+  readonly sight: Sight;
+  readonly belief: Belief;
+  readonly likeliest: Blamed;
+  readonly odd: boolean;
+  readonly call: string;
+  readonly unread: (readings: readonly Reading[]) => readonly Reading[];
+  /** Of kinds that were not read at all: volts under any call are the supply's, any speed and amps tell the load. */
+  readonly anyUnread: (readings: readonly Reading[]) => readonly Reading[];
+}
+
+type Shown = (blaming: Blaming) => readonly Reading[];
+
+const supply: Shown = (blaming) => blaming.anyUnread(linePairs(blaming).slice(0, 1));
+
+/** Volts of the pairs that a line is in. */
+const lines: Shown = (blaming) => {
+  const { at } = blaming.likeliest;
+  const touched = linePairs(blaming).filter(({ between }) => at.some((line) => between.includes(line)));
+  return blaming.unread(touched);
+};
+
+const ownMicrofarads: Shown = ({ unread, likeliest }) => unread(microfaradsAt(likeliest.at));
+
+/** A capacitor that shows no microfarads: shorted, open or gone, while the other is not out. */
+const noMicrofarads: Shown = (blaming) => {
+  const { made, sight, call, unread, likeliest, belief } = blaming;
+  const { cause, at } = likeliest;
+  const other = belief.believed.some(
+    ({ suspect, probability }) =>
+      suspect.cause !== cause &&
+      NO_MICROFARADS.has(suspect.cause) !== NO_MICROFARADS.has(cause) &&
+      suspect.at.join() === at.join() &&
+      probability > STILL_MAY_BE,
+  );
+  return other ? unread(shownByShort(made, sight, likeliest, call)) : [];
+};
+
+/** Speed, volts and a line's amps, of each kind any. */
+const ofTheShaft: Shown = (blaming) => {
+  const { made, sight, call, belief, anyUnread } = blaming;
+  const speed: Reading[] = standsStill(belief.standing, call) ? [] : [{ what: "rpm", call }];
+  const [pair] = linePairs(blaming);
+  return anyUnread([...speed, ...(pair ? [pair] : []), ...lineAmps(made, sight, call).slice(0, 1)]);
+};
+
+const starting: Shown = ({ made, sight, call, unread }) => unread(startAmps(made, sight, call));
+
+const load: Shown = (blaming) => [
+  ...ofTheShaft(blaming),
+  ...starting(blaming),
+  ...(blaming.odd ? capacitors(blaming) : []),
+];
+
+const speedOnly: Shown = ({ belief, call, anyUnread }) =>
+  standsStill(belief.standing, call) ? [] : anyUnread([{ what: "rpm", call }]);
+
+const startContact: Shown = (blaming) => [...starting(blaming), ...speedOnly(blaming)];
+
+/** Microfarads of every capacitor that serves the motor. */
+const capacitors: Shown = ({ made, unread }) => unread(microfaradsAt(serving(made).map(({ at }) => at)));
+
+const turns: Shown = (blaming) => {
+  const { made, sight, call, likeliest, unread } = blaming;
+  return [
+    ...capacitors(blaming),
+    ...starting(blaming),
+    ...unread(lineAmps(made, sight, call).slice(0, 2)),
+    ...unread(ampsAtEnds(made, sight, likeliest, call)),
+    ...unread(tellingOhms(made, sight, likeliest, TURNS_TELL)),
+    ...speedOnly(blaming),
+  ];
+};
+
+const setting: Shown = (blaming) => {
+  const { made, sight, likeliest, unread } = blaming;
+  return [...unread(tellingOhms(made, sight, likeliest, WIRES_TELL)), ...starting(blaming).slice(0, 1)];
+};
+
+/** A start capacitor that is shorted turns some motors over as well, and no swap of leads mends that. */
+const turning: Shown = (blaming) => {
+  const { made, sight, call, unread, odd } = blaming;
+  const start = serving(made).flatMap(({ at, start: starts }) => (starts ? [at] : []));
+  return [
+    ...unread(lineAmps(made, sight, call).slice(0, 2)),
+    ...(odd ? capacitors(blaming) : unread(microfaradsAt(start))),
+  ];
+};
+
+const wires: Shown = ({ made, sight, call, likeliest, unread }) => [
+  ...unread(tellingOhms(made, sight, likeliest, WIRES_TELL)),
+  ...unread(ampsMoved(made, sight, likeliest, call)),
+];
+
+/** What a start winding of other turns carries is told by its capacitor from a clamp put on wrong. */
+const clamp: Shown = (blaming) => {
+  const { made, sight, call, unread, anyUnread } = blaming;
+  const running = serving(made).flatMap(({ at, start }): Reading[] =>
+    start ? [] : [{ what: "capacitor-volts", call, at }],
+  );
+  return [
+    ...unread(lineAmps(made, sight, call).slice(0, MOST_CLAMPED)),
+    ...anyUnread(running),
+    ...capacitors(blaming),
+  ];
+};
+
+/** What shows each cause itself; those that nothing shows are left out. */
+const SHOWN_BY: Readonly<Partial<Record<Cause, Shown>>> = {
+  "supply-low": supply,
+  "supply-high": supply,
+  "phase-lost": lines,
+  "volts-unbalanced": lines,
+  "capacitor-weak": ownMicrofarads,
+  "capacitor-wrong": ownMicrofarads,
+  "capacitor-missing": noMicrofarads,
+  "capacitor-open": noMicrofarads,
+  "capacitor-shorted": noMicrofarads,
+  "load-heavy": load,
+  "load-light": load,
+  drag: load,
+  "start-contact-stays-open": startContact,
+  "start-contact-stays-closed": startContact,
+  "rotor-bars": (blaming) => [...ofTheShaft(blaming), ...starting(blaming), ...capacitors(blaming)],
+  "shorted-turns": turns,
+  "shaft-stuck": capacitors,
+  "start-winding-open": capacitors,
+  "main-half-open": capacitors,
+  "wrong-voltage-setting": setting,
+  "turn-reversed": turning,
+  "leads-exchanged": wires,
+  "lead-off": wires,
+  "wrong-terminal": wires,
+  "wrong-tap": wires,
+  "clamp-round-two": clamp,
+  "clamp-turns": clamp,
+};
+
+/** Volts between each two lines. */
+function linePairs({ made, call }: Blaming): (Reading & { readonly what: "supply-volts" })[] {
   const { terminals } = made.plan.compartment.supply;
-  const pairs = terminals.flatMap((one, i) => terminals.slice(i + 1).map((other) => [one, other] as const));
-  const volts = (between: readonly [string, string]): Reading => ({ what: "supply-volts", call, between });
-  const supply = pairs.slice(0, 1).map(volts);
-  const serving = made.capacitors.filter(({ serves }) => serves);
-  const microfaradsOf = (of: typeof serving) =>
-    of.map(({ at: place }): Reading => ({ what: "capacitor-microfarads", at: place }));
-  const microfarads = microfaradsOf(serving);
-  const atWork = serving
-    .filter(({ start }) => !start)
-    .map(({ at: place }): Reading => ({ what: "capacitor-volts", call, at: place }));
-  const startCapacitors = microfaradsOf(serving.filter(({ start }) => start));
-  const speed: Reading[] = standsStill(standing, call) ? [] : [{ what: "rpm", call }];
-  switch (cause) {
-    case "supply-low":
-    case "supply-high":
-      return anyUnread(supply);
-    case "phase-lost":
-    case "volts-unbalanced":
-      return unread(pairs.filter((pair) => at.some((line) => pair.includes(line))).map(volts));
-    case "capacitor-weak":
-    case "capacitor-wrong":
-      return unread(at.map((place): Reading => ({ what: "capacitor-microfarads", at: place })));
-    case "capacitor-missing":
-    case "capacitor-open":
-    case "capacitor-shorted":
-      return believed.some(
-        ({ suspect, probability }) =>
-          suspect.cause !== cause &&
-          NO_MICROFARADS.has(suspect.cause) !== NO_MICROFARADS.has(cause) &&
-          suspect.at.join() === at.join() &&
-          probability > STILL_MAY_BE,
-      )
-        ? unread(shownByShort(made, sight, likeliest, call))
-        : [];
-    case "load-heavy":
-    case "load-light":
-    case "drag":
-      return [
-        ...anyUnread([...speed, ...supply, ...lineAmps(made, sight, call).slice(0, 1)]),
-        ...unread(startAmps(made, sight, call)),
-        ...(odd ? unread(microfarads) : []),
-      ];
-    case "start-contact-stays-open":
-    case "start-contact-stays-closed":
-      return [...unread(startAmps(made, sight, call)), ...anyUnread(speed)];
-    case "rotor-bars":
-      return [
-        ...anyUnread([...speed, ...supply, ...lineAmps(made, sight, call).slice(0, 1)]),
-        ...unread(startAmps(made, sight, call)),
-        ...unread(microfarads),
-      ];
-    case "shorted-turns":
-      return [
-        ...unread(microfarads),
-        ...unread(startAmps(made, sight, call)),
-        ...unread(lineAmps(made, sight, call).slice(0, 2)),
-        ...unread(ampsAtEnds(made, sight, likeliest, call)),
-        ...unread(tellingOhms(made, sight, likeliest, TURNS_TELL)),
-        ...anyUnread(speed),
-      ];
-    case "shaft-stuck":
-    case "start-winding-open":
-    case "main-half-open":
-      return unread(microfarads);
-    case "wrong-voltage-setting":
-      return [
-        ...unread(tellingOhms(made, sight, likeliest, WIRES_TELL)),
-        ...unread(startAmps(made, sight, call)).slice(0, 1),
-      ];
-    case "turn-reversed":
-      // A start capacitor that is shorted turns some motors over as well, and no swap of leads mends that.
-      return [
-        ...unread(lineAmps(made, sight, call).slice(0, 2)),
-        ...unread(odd ? microfarads : startCapacitors),
-      ];
-    case "leads-exchanged":
-    case "lead-off":
-    case "wrong-terminal":
-    case "wrong-tap":
-      return [
-        ...unread(tellingOhms(made, sight, likeliest, WIRES_TELL)),
-        ...unread(ampsMoved(made, sight, likeliest, call)),
-      ];
-    case "clamp-round-two":
-    case "clamp-turns":
-      return [
-        ...unread(lineAmps(made, sight, call).slice(0, MOST_CLAMPED)),
-        // What a start winding of other turns carries is told by its capacitor from a clamp put on wrong.
-        ...anyUnread(atWork),
-        ...unread(microfarads),
-      ];
-    default:
-      return [];
-  }
+  return terminals.flatMap((one, i) =>
+    terminals
+      .slice(i + 1)
+      .map((other) => ({ what: "supply-volts" as const, call, between: [one, other] as const })),
+  );
+}
+
+function serving({ capacitors: all }: ProvingCase): ProvingCase["capacitors"] {
+  return all.filter(({ serves }) => serves);
+}
+
+function microfaradsAt(places: readonly string[]): Reading[] {
+  return places.map((at) => ({ what: "capacitor-microfarads", at }));
 }
 
 /** Causes that lie in how the wires lie: ohms show them with the power off. */

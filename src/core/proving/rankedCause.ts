@@ -1,6 +1,7 @@
 import { familyById } from "../motor/families";
 import { type Belief, type Believed, foreseen } from "./belief";
-import { type Cause, type CauseAt, causeWords } from "./causes";
+import type { Cause } from "./causes";
+import { type CauseAt, type CauseWords, causeWords } from "./causeWords";
 import type { RankedCause } from "./diagnosis";
 import type { NameOf } from "./judging";
 import { type Group, sumOf } from "./oneCause";
@@ -107,7 +108,7 @@ function wordsFor(
   at: readonly string[],
   estimate: Estimate | null,
   nameOf: NameOf,
-): ReturnType<typeof causeWords> {
+): CauseWords {
   const place: CauseAt = {
     at: at.map(nameOf),
     degree: estimate ? degreeWords(estimate) : "",

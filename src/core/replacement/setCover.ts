@@ -44,91 +44,115 @@ export function* setCover(
   const useful = undominated(sets);
   const masks = useful.map((s) => maskOf((sets[s] as CoverSet).elements, elementCount));
   const costs = useful.map((s) => (sets[s] as CoverSet).cost);
-  const reachable = countAll(masks, elementCount);
-  if (reachable < wanted) return null;
+  if (countAll(masks, elementCount) < wanted) return null;
   if (wanted <= 0) return { taken: [], cost: 0, covered: 0, lowerBound: 0, exact: true };
-  let best = greedy(masks, costs, elementCount, wanted);
-  let bestCost = costOf(best, costs);
-  const multipliers = ascend(masks, costs, elementCount, wanted, bestCost);
-  const root = Math.max(0, multipliers.bound);
-  let nodes = 0;
-  let finished = true;
-
-  const covered = new Uint16Array(elementCount);
-  let coveredCount = 0;
-  const chosen: number[] = [];
-  /** Sets that are taken or left out for now. */
-  const fixed = new Uint8Array(masks.length);
-  const bounds = new NodeBounds(masks, costs, multipliers.u);
-  /** Depth-first by an explicit stack: each frame first takes its set, then leaves it out. */
-  const stack: { set: number; phase: 0 | 1 | 2 }[] = [];
-  const take = (set: number, sign: 1 | -1) => {
-    for (const e of masks[set] as Uint16Array) {
-      const before = covered[e] as number;
-      covered[e] = before + sign;
-      if (before === 0 && sign === 1) coveredCount += 1;
-      if (before === 1 && sign === -1) coveredCount -= 1;
-    }
-  };
-  const branch = (): number | null => {
-    const cost = costOf(chosen, costs);
-    if (coveredCount >= wanted) {
-      if (cost < bestCost - SLACK) {
-        bestCost = cost;
-        best = [...chosen];
-      }
-      return null;
-    }
-    const { bound, pick } = bounds.at(fixed, covered, wanted - coveredCount);
-    return cost + bound >= bestCost - SLACK || pick < 0 ? null : pick;
-  };
-
-  const first = branch();
-  if (first !== null) stack.push({ set: first, phase: 0 });
-  while (stack.length > 0) {
-    const frame = stack.at(-1) as { set: number; phase: 0 | 1 | 2 };
-    if (frame.phase === 2) {
-      fixed[frame.set] = 0;
-      stack.pop();
-      continue;
-    }
-    if (frame.phase === 0) {
-      take(frame.set, 1);
-      chosen.push(frame.set);
-      fixed[frame.set] = 1;
-      frame.phase = 1;
-    } else {
-      take(frame.set, -1);
-      chosen.pop();
-      frame.phase = 2;
-    }
-    nodes += 1;
-    if (nodes % NODES_A_REPORT === 0) yield { nodes, bestCost, lowerBound: root };
-    if (nodes >= MOST_NODES) {
-      finished = false;
-      break;
-    }
-    const next = branch();
-    if (next !== null) stack.push({ set: next, phase: 0 });
-  }
+  const search = new CoverSearch(masks, costs, elementCount, wanted);
+  for (let nodes = 1; search.step() && nodes < MOST_NODES; nodes++)
+    if (nodes % NODES_A_REPORT === 0)
+      yield { nodes, bestCost: search.bestCost, lowerBound: search.lowerBound };
+  const { best, bestCost, finished, lowerBound } = search;
+  const bestMasks = best.map((s) => masks[s] as Uint16Array);
   const order = greedy(
-    best.map((s) => masks[s] as Uint16Array),
+    bestMasks,
     best.map((s) => costs[s] as number),
     elementCount,
     Number.POSITIVE_INFINITY,
   );
-  const taken = order.map((i) => useful[best[i] as number] as number);
-  const count = countAll(
-    best.map((s) => masks[s] as Uint16Array),
-    elementCount,
-  );
   return {
-    taken,
+    taken: order.map((i) => useful[best[i] as number] as number),
     cost: bestCost,
-    covered: count,
-    lowerBound: finished ? bestCost : Math.min(bestCost, root),
+    covered: countAll(bestMasks, elementCount),
+    lowerBound: finished ? bestCost : Math.min(bestCost, lowerBound),
     exact: finished,
   };
+}
+
+/** A set that is taken first and then left out: 0 neither yet, 1 taken, 2 left out. */
+interface Frame {
+  readonly set: number;
+  phase: 0 | 1 | 2;
+}
+
+/** The branch and bound under way, depth-first by an explicit stack: it goes a node a step. */
+class CoverSearch {
+  best: readonly number[];
+  bestCost: number;
+  /** No cover costs less: the bound at the root. */
+  readonly lowerBound: number;
+  private readonly covered: Uint16Array;
+  private coveredCount = 0;
+  private readonly chosen: number[] = [];
+  /** Sets that are taken or left out for now. */
+  private readonly fixed: Uint8Array;
+  private readonly bounds: NodeBounds;
+  private readonly stack: Frame[] = [];
+
+  constructor(
+    private readonly masks: readonly Uint16Array[],
+    private readonly costs: readonly number[],
+    elementCount: number,
+    private readonly wanted: number,
+  ) {
+    this.best = greedy(masks, costs, elementCount, wanted);
+    this.bestCost = costOf(this.best, costs);
+    const multipliers = ascend(masks, costs, elementCount, wanted, this.bestCost);
+    this.lowerBound = Math.max(0, multipliers.bound);
+    this.covered = new Uint16Array(elementCount);
+    this.fixed = new Uint8Array(masks.length);
+    this.bounds = new NodeBounds(masks, costs, multipliers.u);
+    this.branch();
+  }
+
+  get finished(): boolean {
+    return this.stack.length === 0;
+  }
+
+  /** Goes to the next node; false where there is none. */
+  step(): boolean {
+    const { stack, fixed, chosen } = this;
+    for (let frame = stack.at(-1); frame !== undefined; frame = stack.at(-1)) {
+      if (frame.phase === 2) {
+        fixed[frame.set] = 0;
+        stack.pop();
+        continue;
+      }
+      if (frame.phase === 0) {
+        this.count(frame.set, 1);
+        chosen.push(frame.set);
+        fixed[frame.set] = 1;
+        frame.phase = 1;
+      } else {
+        this.count(frame.set, -1);
+        chosen.pop();
+        frame.phase = 2;
+      }
+      this.branch();
+      return true;
+    }
+    return false;
+  }
+
+  /** Keeps a cover that is better than the best, or goes deeper where one may be. */
+  private branch(): void {
+    const cost = costOf(this.chosen, this.costs);
+    if (this.coveredCount >= this.wanted) {
+      if (cost >= this.bestCost - SLACK) return;
+      this.bestCost = cost;
+      this.best = [...this.chosen];
+      return;
+    }
+    const { bound, pick } = this.bounds.at(this.fixed, this.covered, this.wanted - this.coveredCount);
+    if (cost + bound < this.bestCost - SLACK && pick >= 0) this.stack.push({ set: pick, phase: 0 });
+  }
+
+  private count(set: number, sign: 1 | -1): void {
+    for (const e of this.masks[set] as Uint16Array) {
+      const before = this.covered[e] as number;
+      this.covered[e] = before + sign;
+      if (before === 0 && sign === 1) this.coveredCount += 1;
+      if (before === 1 && sign === -1) this.coveredCount -= 1;
+    }
+  }
 }
 
 /** Sets that no other makes needless: one that covers the same or more for no more cost. */

@@ -1,6 +1,7 @@
-import { type Compartment, type Contact, type Device, placeName } from "./compartment";
+import { placeName } from "./compartment";
+import { DEVICE_GAP, type DeviceColumn, type DrawnDevice, deviceColumn, type Point } from "./drawnDevices";
 import { CAPPED, isJoint } from "./place";
-import { FRAME, type WiringPlan } from "./plan";
+import { FRAME, type Jumper, type WiringPlan } from "./plan";
 
 /** Geometry of a wiring drawing, in units of one pixel at natural size; x to the right, y down. */
 export interface WiringDrawing {
@@ -20,39 +21,6 @@ export interface WiringDrawing {
   readonly crossings: number;
 }
 
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-
-export interface DrawnDevice {
-  readonly id: string;
-  readonly name: string;
-  /** Its capacitors' values; "" where it has none. */
-  readonly note: string;
-  readonly x: number;
-  readonly y: number;
-  readonly width: number;
-  readonly height: number;
-  readonly terminals: readonly {
-    readonly id: string;
-    readonly name: string;
-    /** What a contact feeds it from, and when: "L1 on cooling"; "" where nothing does. */
-    readonly feed: string;
-    readonly at: Point;
-    readonly used: boolean;
-  }[];
-  /** The trade's public symbols for what is inside, where they are drawn. */
-  readonly symbols: readonly DrawnSymbol[];
-}
-
-/** A capacitor between two rows, a contact in a row, a motor or the earth at a place. */
-export type DrawnSymbol =
-  | { readonly kind: "capacitor"; readonly from: Point; readonly to: Point; readonly x: number }
-  /** Rests open or closed while nothing moves it. */
-  | { readonly kind: "contact"; readonly at: Point; readonly rests: "open" | "closed" }
-  | { readonly kind: "motor" | "ground"; readonly at: Point };
-
 /** A wire as an orthogonal run of points: a lead of the motor, or a wire of the equipment. */
 export interface DrawnWire {
   readonly id: string;
@@ -70,15 +38,16 @@ export interface DrawnLead {
   readonly cap: Point | null;
 }
 
-const DEVICE_WIDTH = 216;
-const HEAD = 24;
-const ROW = 26;
-const GAP = 14;
 const MARGIN = 16;
+/** What is left over the first lead's row, and once more under the last. */
+const ROWS_MARGIN = 12;
 /** Room left of the devices for each wire that joins two terminals. */
 const SIDE_TRACK = 11;
+const SIDE_GAP = 8;
 const TRACK = 13;
 const LEAD_ROW = 27;
+/** Rows of leads are spread as far as the devices reach, but no farther apart than this. */
+const MOST_SPREAD = 20;
 const CAP_LENGTH = 46;
 const JOINT_ROOM = 64;
 const USUAL_LEAD_TEXT = 230;
@@ -98,193 +67,152 @@ export function wiringDrawing(
   leads: readonly string[],
   leadTextWidth: number = USUAL_LEAD_TEXT,
 ): WiringDrawing {
-  const { compartment: made } = plan;
-  const sideWires = [
-    ...made.wires.map((wire) => ({ ...wire, kind: "equipment" as const })),
-    ...plan.jumpers
-      .filter(({ from }) => !isJoint(from))
-      .map((wire) => ({ ...wire, kind: "jumper" as const })),
-  ];
-  const left = MARGIN + sideWires.length * SIDE_TRACK + 8;
-  const used = new Set([
-    ...Object.values(plan.landings),
-    ...sideWires.flatMap(({ from, to }) => [from, to]),
-    ...plan.jumpers.map(({ to }) => to),
-  ]);
-  const devices: DrawnDevice[] = [];
-  let y = MARGIN;
-  for (const device of made.devices) {
-    const height = HEAD + device.terminals.length * ROW + 6;
-    devices.push({
-      id: device.id,
-      name: device.name,
-      note: capacitorsOf(device, plan),
-      x: left,
-      y,
-      width: DEVICE_WIDTH,
-      height,
-      symbols: [],
-      terminals: device.terminals.map((terminal, i) => ({
-        id: terminal.id,
-        name: terminal.name,
-        feed: feedOf(made, device, terminal.id),
-        at: { x: left + DEVICE_WIDTH, y: y + HEAD + i * ROW + ROW / 2 },
-        used: used.has(terminal.id),
-      })),
-    });
-    y += height + GAP;
-  }
-  const drawn = devices.map((device) => ({ ...device, symbols: symbolsOf(device, made) }));
-  const at = new Map(devices.flatMap(({ terminals }) => terminals.map((t) => [t.id, t.at] as const)));
+  const sideWires = sideWiresOf(plan);
+  const left = MARGIN + sideWires.length * SIDE_TRACK + SIDE_GAP;
+  const column = deviceColumn(plan, usedTerminals(plan, sideWires), { x: left, y: MARGIN });
   const joints = jointsOf(plan);
-  const rows = orderedRows(plan, [FRAME, ...leads], at, joints);
-  const spread = Math.max(1, y - MARGIN - GAP - rows.length * LEAD_ROW);
-  const step = LEAD_ROW + Math.min(20, Math.max(0, spread / Math.max(1, rows.length)));
-  const rowY = new Map(rows.map((lead, i) => [lead, MARGIN + HEAD / 2 + i * step + LEAD_ROW / 2]));
-  const height = Math.max(y, MARGIN + HEAD + rows.length * step + MARGIN);
+  const { rows, rowY, bottom } = leadRows(plan, leads, column, joints);
   const runs = runsToTerminals(plan, rows, rowY, joints);
   const tracks = tracksOf(
-    runs.map(({ fromY, terminal }) => ({ right: fromY, left: at.get(terminal)?.y ?? 0 })),
+    runs.map(({ fromY, terminal }) => ({ right: fromY, left: column.at.get(terminal)?.y ?? 0 })),
   );
-  const trackCount = Math.max(1, ...tracks.map((t) => t + 1));
-  const channel = left + DEVICE_WIDTH + 20;
-  const jointX = channel + trackCount * TRACK + 14;
+  const channel = column.right + 20;
+  const jointX = channel + Math.max(1, ...tracks.map((t) => t + 1)) * TRACK + 14;
   const leadX = jointX + (joints.length > 0 ? JOINT_ROOM : 30);
+  const grid: Grid = { left, channel, jointX, leadX, rowY, at: column.at };
+  const drawnLeads = rows.map((lead): DrawnLead => {
+    const at = { x: leadX, y: rowY.get(lead) ?? 0 };
+    const capped = plan.landings[lead] === CAPPED;
+    return { id: lead, at, capped, cap: capped ? { x: leadX - CAP_LENGTH, y: at.y } : null };
+  });
+  const wires = [
+    ...landedWires(runs, tracks, grid),
+    ...joints.flatMap((joint) => jointWires(joint, grid)),
+    ...equipmentWires(sideWires, grid),
+    ...drawnLeads.flatMap(({ id, at, cap }): DrawnWire[] =>
+      cap ? [{ id: `wire-${id}-cap`, lead: id, kind: "lead", points: [at, cap] }] : [],
+    ),
+  ];
+  return {
+    width: leadX + leadTextWidth + MARGIN,
+    height: Math.max(column.bottom, bottom),
+    devices: column.devices,
+    wires,
+    leads: drawnLeads,
+    joints: joints.map(({ id, leads: joined }) => {
+      const ys = joined.map((lead) => rowY.get(lead) ?? 0);
+      return {
+        id,
+        name: placeName(plan.compartment, id),
+        x: jointX,
+        y1: Math.min(...ys),
+        y2: Math.max(...ys),
+      };
+    }),
+    crossings: countCrossings(wires),
+  };
+}
+
+/** Where the drawing's columns and rows stand. */
+interface Grid {
+  /** The devices' left edge. */
+  readonly left: number;
+  /** Where the tracks between devices and leads begin. */
+  readonly channel: number;
+  readonly jointX: number;
+  readonly leadX: number;
+  /** The row of each lead. */
+  readonly rowY: ReadonlyMap<string, number>;
+  /** The place of each terminal. */
+  readonly at: ReadonlyMap<string, Point>;
+}
+
+/** A wire that joins two terminals, run left of the devices. */
+interface SideWire extends Jumper {
+  readonly kind: "equipment" | "jumper";
+}
+
+function sideWiresOf({ compartment: { wires }, jumpers }: WiringPlan): SideWire[] {
+  return [
+    ...wires.map((wire) => ({ ...wire, kind: "equipment" as const })),
+    ...jumpers.filter(({ from }) => !isJoint(from)).map((wire) => ({ ...wire, kind: "jumper" as const })),
+  ];
+}
+
+function usedTerminals({ landings, jumpers }: WiringPlan, sideWires: readonly SideWire[]): Set<string> {
+  return new Set([
+    ...Object.values(landings),
+    ...sideWires.flatMap(({ from, to }) => [from, to]),
+    ...jumpers.map(({ to }) => to),
+  ]);
+}
+
+/** The leads' rows, top to bottom, and where they end. */
+function leadRows(
+  plan: WiringPlan,
+  leads: readonly string[],
+  column: DeviceColumn,
+  joints: readonly JointOf[],
+): { readonly rows: readonly string[]; readonly rowY: ReadonlyMap<string, number>; readonly bottom: number } {
+  const rows = orderedRows(plan, [FRAME, ...leads], column.at, joints);
+  const spare = Math.max(1, column.bottom - MARGIN - DEVICE_GAP - rows.length * LEAD_ROW);
+  const step = LEAD_ROW + Math.min(MOST_SPREAD, Math.max(0, spare / Math.max(1, rows.length)));
+  const top = MARGIN + ROWS_MARGIN;
+  return {
+    rows,
+    rowY: new Map(rows.map((lead, i) => [lead, top + i * step + LEAD_ROW / 2])),
+    bottom: top + rows.length * step + ROWS_MARGIN + MARGIN,
+  };
+}
+
+/** Wires from leads and joints to terminals, each on its track; several on one terminal fan out about its middle. */
+function landedWires(runs: readonly Run[], tracks: readonly number[], grid: Grid): DrawnWire[] {
   const seen = new Map<string, number>();
-  const wires: DrawnWire[] = runs.map(({ id, lead, fromY, terminal, fromJoint }, i) => {
-    const place = at.get(terminal) ?? { x: left, y: 0 };
+  return runs.map(({ id, lead, fromY, terminal, fromJoint }, i) => {
+    const place = grid.at.get(terminal) ?? { x: grid.left, y: 0 };
     const nth = seen.get(terminal) ?? 0;
     seen.set(terminal, nth + 1);
     const endY = place.y + PLACE_STEP * (nth === 0 ? 0 : nth % 2 === 1 ? (nth + 1) / 2 : -nth / 2);
-    const x = channel + (tracks[i] ?? 0) * TRACK;
+    const x = grid.channel + (tracks[i] ?? 0) * TRACK;
     return {
       id,
       lead,
       kind: lead ? "lead" : "jumper",
       points: square([
-        { x: fromJoint ? jointX : leadX, y: fromY },
+        { x: fromJoint ? grid.jointX : grid.leadX, y: fromY },
         { x, y: fromY },
         { x, y: endY },
         { x: place.x, y: endY },
       ]),
     };
   });
-  for (const { id, leads: joined } of joints)
-    for (const lead of joined)
-      wires.push({
-        id: `wire-${lead}-${id}`,
-        lead,
-        kind: "lead",
-        points: [
-          { x: leadX, y: rowY.get(lead) ?? 0 },
-          { x: jointX, y: rowY.get(lead) ?? 0 },
-        ],
-      });
-  sideWires.forEach(({ id, from, to, kind }, i) => {
+}
+
+function jointWires({ id, leads }: JointOf, { leadX, jointX, rowY }: Grid): DrawnWire[] {
+  return leads.map((lead) => ({
+    id: `wire-${lead}-${id}`,
+    lead,
+    kind: "lead",
+    points: [
+      { x: leadX, y: rowY.get(lead) ?? 0 },
+      { x: jointX, y: rowY.get(lead) ?? 0 },
+    ],
+  }));
+}
+
+function equipmentWires(wires: readonly SideWire[], { left, at }: Grid): DrawnWire[] {
+  return wires.flatMap(({ id, from, to, kind }, i): DrawnWire[] => {
     const [a, b] = [at.get(from), at.get(to)];
-    if (!a || !b) return;
-    const x = left - 8 - i * SIDE_TRACK;
-    wires.push({
-      id,
-      lead: null,
-      kind,
-      points: square([
-        { x: left, y: a.y },
-        { x, y: a.y },
-        { x, y: b.y },
-        { x: left, y: b.y },
-      ]),
-    });
+    if (!a || !b) return [];
+    const x = left - SIDE_GAP - i * SIDE_TRACK;
+    const points = square([
+      { x: left, y: a.y },
+      { x, y: a.y },
+      { x, y: b.y },
+      { x: left, y: b.y },
+    ]);
+    return [{ id, lead: null, kind, points }];
   });
-  const drawnLeads = rows.map((lead): DrawnLead => {
-    const rowAt = { x: leadX, y: rowY.get(lead) ?? 0 };
-    const capped = plan.landings[lead] === CAPPED;
-    return { id: lead, at: rowAt, capped, cap: capped ? { x: leadX - CAP_LENGTH, y: rowAt.y } : null };
-  });
-  for (const { id, at: rowAt, cap } of drawnLeads)
-    if (cap) wires.push({ id: `wire-${id}-cap`, lead: id, kind: "lead", points: [rowAt, cap] });
-  return {
-    width: leadX + leadTextWidth + MARGIN,
-    height,
-    devices: drawn,
-    wires,
-    leads: drawnLeads,
-    joints: joints.map(({ id, leads: joined }) => {
-      const ys = joined.map((lead) => rowY.get(lead) ?? 0);
-      return { id, name: placeName(made, id), x: jointX, y1: Math.min(...ys), y2: Math.max(...ys) };
-    }),
-    crossings: countCrossings(wires),
-  };
-}
-
-/** How a contact rests; null for what is joined always and opens for no call, which is no contact. */
-function restsOf({ closedOn, opensOn }: Contact): "open" | "closed" | null {
-  if (closedOn !== "always") return "open";
-  return (opensOn?.length ?? 0) > 0 ? "closed" : null;
-}
-
-/** A terminal's name ends this far left of its point, each of its letters is so wide. */
-const NAME_GAP = 18;
-const NAME_LETTER = 8.6;
-/** Longer names leave no room for a contact before them. */
-const SHORT_NAME = 4;
-const SYMBOL_STEP = 20;
-
-function symbolsOf({ id, terminals, x, y, height }: DrawnDevice, made: Compartment): DrawnSymbol[] {
-  const parts = made.devices.find((device) => device.id === id)?.parts ?? [];
-  const row = (terminal: string) => terminals.find((one) => one.id === terminal);
-  const before = ({ at, name }: DrawnDevice["terminals"][number]): Point => ({
-    x: at.x - NAME_GAP - NAME_LETTER * name.length,
-    y: at.y,
-  });
-  const widest = Math.max(0, ...terminals.map(({ name }) => name.length));
-  const middle = { x: x + 30, y: y + height / 2 + 6 };
-  const symbols: DrawnSymbol[] = [];
-  for (const part of parts) {
-    const [from, to] = [row(part.from), row(part.to)];
-    if (part.kind === "compressor") symbols.push({ kind: "motor", at: middle });
-    if (part.kind === "capacitor" && from && to) {
-      const nth = symbols.filter(({ kind }) => kind === "capacitor").length;
-      const at = x + DEVICE_WIDTH - NAME_GAP - NAME_LETTER * widest - 14 - SYMBOL_STEP * nth;
-      symbols.push({ kind: "capacitor", from: before(from), to: before(to), x: at });
-    }
-    const rests = part.kind === "contact" ? restsOf(part) : null;
-    if (rests && to && to.name.length <= SHORT_NAME && to.feed !== "")
-      symbols.push({ kind: "contact", at: { x: before(to).x - 14, y: to.at.y }, rests });
-  }
-  if (terminals.some((terminal) => terminal.id === made.supply.ground))
-    symbols.push({ kind: "ground", at: { x: middle.x, y: (terminals[0]?.at.y ?? middle.y) - 4 } });
-  return symbols;
-}
-
-/** Values of a device's capacitors that somebody stated or the plan fits; what nobody stated is not drawn as stated. */
-function capacitorsOf({ id, parts }: Device, { capacitors, parts: works }: WiringPlan): string {
-  const planned = capacitors.find(({ device, known }) => device === id && known);
-  const fitted = works.some(({ device }) => device === id);
-  const known = parts.flatMap((part) => {
-    if (part.kind !== "capacitor") return [];
-    const own = planned && Math.abs(part.microfarads / planned.microfarads - 1) < 1e-6;
-    return part.stated || own || (part.start && fitted) ? [part] : [];
-  });
-  // A dual is written with the compressor's half first; its parts stand fan first.
-  known.reverse();
-  const [first] = known;
-  if (!first) return parts.some(({ kind }) => kind === "capacitor") ? "label not read" : "";
-  const values = known.map(({ microfarads }) => Number(microfarads.toPrecision(3))).join(" + ");
-  // Short: it stands in one line with the device's name.
-  return `${values} µF, ${planned?.change === "fit" ? "≥ " : ""}${first.volts} V`;
-}
-
-/** The contact that feeds a terminal, in a few words. */
-function feedOf({ devices, calls }: WiringPlan["compartment"], device: Device, terminal: string): string {
-  const contact = device.parts.find((part) => part.kind === "contact" && part.to === terminal);
-  if (contact?.kind !== "contact") return "";
-  const from =
-    devices.flatMap(({ terminals }) => terminals).find(({ id }) => id === contact.from)?.name ?? "";
-  const names = (ids: readonly string[]) =>
-    ids.map((call) => calls.find(({ id }) => id === call)?.name.toLowerCase() ?? call).join(", ");
-  if (contact.opensOn?.length) return `${from} but for ${names(contact.opensOn)}`;
-  return contact.closedOn === "always" ? from : `${from} on ${names(contact.closedOn)}`;
 }
 
 interface JointOf {

@@ -23,13 +23,8 @@ export {
   terminalOf,
 } from "./compartment";
 export { DEVICE_LIBRARY, type LibraryDevice } from "./deviceLibrary";
-export {
-  type DrawnDevice,
-  type DrawnSymbol,
-  type DrawnWire,
-  type WiringDrawing,
-  wiringDrawing,
-} from "./drawing";
+export { type DrawnWire, type WiringDrawing, wiringDrawing } from "./drawing";
+export type { DrawnDevice, DrawnSymbol } from "./drawnDevices";
 export { emptied } from "./emptied";
 export { COMPARTMENTS, compartmentById } from "./equipment";
 export { HARNESS, harnessName } from "./harness";

@@ -33,91 +33,17 @@ export function landed(
   { wanted, setting, startOut }: Laid,
 ): MotorPlan {
   const { compartment: made } = place;
-  const { capacitor } = made.offers;
-  const landings: Record<string, string> = { [FRAME]: made.offers.ground };
-  const reasons: Record<string, string> = { [FRAME]: "Frame ground first, lines last." };
-  const jumpers: Jumper[] = [];
-  const taken = new Map<string, number>();
-  for (const { from, to } of made.wires)
-    for (const end of [from, to]) taken.set(end, (taken.get(end) ?? 0) + 1);
-  const free = (terminal: string) =>
-    (terminalOf(made, terminal)?.terminal.places ?? 0) - (taken.get(terminal) ?? 0);
-  const take = (terminal: string) => taken.set(terminal, (taken.get(terminal) ?? 0) + 1);
-  const put = (lead: string, to: string, why: string) => {
-    landings[lead] = to;
-    reasons[lead] = why;
-    if (readPlace(to).kind === "terminal") take(to);
-  };
-  const jump = (from: string, to: string) => {
-    jumpers.push({ id: `jumper-${from}-${to}`, from, to });
-    if (readPlace(from).kind === "terminal") take(from);
-    take(to);
-  };
-  let joints = 0;
-  const terminalAt = (end: NetEnd) => {
-    if (end.kind === "terminal") return end.id;
-    return end.side === "line" ? capacitor?.lineSide : capacitor?.startSide;
-  };
-  const ordered = [...nets].sort((a, b) => orderOf(a) - orderOf(b));
-  for (const net of ordered) {
-    const [main, ...others] = [...new Set(net.ends.map(terminalAt))].filter(
-      (t): t is string => t !== undefined,
-    );
-    const leadsOf = (slot: Slot) => ask.motor.leads.filter((lead) => lead.slot === slot).map(({ id }) => id);
-    const needed = net.slots.flatMap((slot) => leadsOf(slot).slice(0, 1));
-    const spare = net.slots.flatMap((slot) => leadsOf(slot).slice(1));
-    if (needed.length === 0) continue;
-    const tied = (terminal: string) =>
-      capacitor?.tied === true && terminal === capacitor.lineSide && main !== capacitor.startSide;
-    const further = others.filter((terminal) => !tied(terminal));
-    const jumped = further.slice(spare.length);
-    const why = reasonOf(net, ask, made);
-    if (!main || needed.length + jumped.length > free(main)) {
-      if (!main && needed.length < 2) {
-        for (const lead of needed) put(lead, CAPPED, "Joined to nothing in this connection.");
-        continue;
-      }
-      joints += 1;
-      const joint = jointPlace(joints);
-      for (const lead of needed) put(lead, joint, why);
-      for (const terminal of main ? [main, ...jumped] : []) jump(joint, terminal);
-    } else {
-      for (const lead of needed) put(lead, main, why);
-      for (const terminal of jumped) jump(main, terminal);
-    }
-    further.slice(0, spare.length).forEach((terminal, i) => {
-      put(
-        spare[i] as string,
-        terminal,
-        "The same lead again: it brings the run end to the capacitor’s other side.",
-      );
-    });
-    for (const lead of spare.slice(further.length))
-      put(lead, CAPPED, "The same lead again, not needed here: capped on its own.");
-  }
-  const parks = [...made.offers.park];
-  const { powers } = ask.fitted.rating;
-  for (const { id, slot } of ask.motor.leads) {
-    if (landings[id]) continue;
-    const speed = isTap(slot);
-    const park = speed ? parks.shift() : undefined;
-    put(
-      id,
-      park ?? CAPPED,
-      speed
-        ? powers
-          ? `${tapName(ask, slot)}, not used here: live while the motor runs.`
-          : "Unused speed: live while the motor runs; the check says at how many volts."
-        : "Unused in this connection: live while the motor runs.",
-    );
-  }
+  const down = new LeadsDown(made);
+  down.put(FRAME, made.offers.ground, "Frame ground first, lines last.");
+  for (const net of [...nets].sort((a, b) => orderOf(a) - orderOf(b))) landNet(net, down, ask, made);
+  landRest(down, ask, made);
   return {
     id: place.id,
     title: titleOf(ask, setting),
     school: place.school,
     compartment: made,
-    landings,
-    jumpers,
+    landings: down.landings,
+    jumpers: down.jumpers,
     removed: place.removed,
     capacitors: place.work,
     parts: [],
@@ -129,13 +55,114 @@ export function landed(
       turn: ask.turn ?? NO_TURN,
       plugTurned: ask.motor.plugTurned === true,
     },
-    reasons,
+    reasons: down.reasons,
     cautions: [
       "Unused leads are live when the motor runs: each capped on its own, never two together.",
       ...place.cautions,
       ...made.cautions,
     ],
   };
+}
+
+/** Leads as they are put down one after the other, with the places that are left on each terminal. */
+class LeadsDown {
+  readonly landings: Record<string, string> = {};
+  readonly reasons: Record<string, string> = {};
+  readonly jumpers: Jumper[] = [];
+  private readonly taken = new Map<string, number>();
+  private joints = 0;
+
+  constructor(private readonly made: Compartment) {
+    for (const { from, to } of made.wires) for (const end of [from, to]) this.take(end);
+  }
+
+  put(lead: string, to: string, why: string): void {
+    this.landings[lead] = to;
+    this.reasons[lead] = why;
+    if (readPlace(to).kind === "terminal") this.take(to);
+  }
+
+  jump(from: string, to: string): void {
+    this.jumpers.push({ id: `jumper-${from}-${to}`, from, to });
+    if (readPlace(from).kind === "terminal") this.take(from);
+    this.take(to);
+  }
+
+  /** A joint that nothing is in yet. */
+  newJoint(): string {
+    this.joints += 1;
+    return jointPlace(this.joints);
+  }
+
+  /** Places that are left on a terminal. */
+  left(terminal: string): number {
+    return (terminalOf(this.made, terminal)?.terminal.places ?? 0) - (this.taken.get(terminal) ?? 0);
+  }
+
+  private take(terminal: string): void {
+    this.taken.set(terminal, (this.taken.get(terminal) ?? 0) + 1);
+  }
+}
+
+/**
+ * Puts the leads of one net on its first terminal, or in a joint where they have no room there. A spare copy of a lead
+ * goes to a further terminal of the net; to those that have none left goes a jumper.
+ */
+function landNet(net: TerminalNet, down: LeadsDown, ask: WiringAsk, made: Compartment): void {
+  const [main, ...others] = terminalsOf(net, made);
+  const leadsOf = (slot: Slot) => ask.motor.leads.filter((lead) => lead.slot === slot).map(({ id }) => id);
+  const needed = net.slots.flatMap((slot) => leadsOf(slot).slice(0, 1));
+  const spare = net.slots.flatMap((slot) => leadsOf(slot).slice(1));
+  if (needed.length === 0) return;
+  const { capacitor } = made.offers;
+  const tied = (terminal: string) =>
+    capacitor?.tied === true && terminal === capacitor.lineSide && main !== capacitor.startSide;
+  const further = others.filter((terminal) => !tied(terminal));
+  const jumped = further.slice(spare.length);
+  const why = reasonOf(net, ask, made);
+  if (main && needed.length + jumped.length <= down.left(main)) {
+    for (const lead of needed) down.put(lead, main, why);
+    for (const terminal of jumped) down.jump(main, terminal);
+  } else if (!main && needed.length < 2) {
+    for (const lead of needed) down.put(lead, CAPPED, "Joined to nothing in this connection.");
+    return;
+  } else {
+    const joint = down.newJoint();
+    for (const lead of needed) down.put(lead, joint, why);
+    for (const terminal of main ? [main, ...jumped] : []) down.jump(joint, terminal);
+  }
+  const again = "The same lead again: it brings the run end to the capacitor’s other side.";
+  for (const [i, terminal] of further.slice(0, spare.length).entries())
+    down.put(spare[i] as string, terminal, again);
+  for (const lead of spare.slice(further.length))
+    down.put(lead, CAPPED, "The same lead again, not needed here: capped on its own.");
+}
+
+/** The terminals that a net is to reach, the one it meets first in front. */
+function terminalsOf({ ends }: TerminalNet, { offers: { capacitor } }: Compartment): string[] {
+  const terminalAt = (end: NetEnd) => {
+    if (end.kind === "terminal") return end.id;
+    return end.side === "line" ? capacitor?.lineSide : capacitor?.startSide;
+  };
+  return [...new Set(ends.flatMap((end) => terminalAt(end) ?? []))];
+}
+
+/** Parks the taps that no net uses as far as there is room, and caps the other leads. */
+function landRest(down: LeadsDown, ask: WiringAsk, made: Compartment): void {
+  const parks = [...made.offers.park];
+  const { powers } = ask.fitted.rating;
+  for (const { id, slot } of ask.motor.leads) {
+    if (down.landings[id]) continue;
+    if (!isTap(slot)) down.put(id, CAPPED, "Unused in this connection: live while the motor runs.");
+    else
+      down.put(
+        id,
+        parks.shift() ?? CAPPED,
+        powers
+          ? `${tapName(ask, slot)}, not used here: live while the motor runs.`
+          : "Unused speed: live while the motor runs; the check says at how many volts.",
+      );
+  }
 }
 
 function orderOf({ services }: TerminalNet): number {

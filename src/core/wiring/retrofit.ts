@@ -32,40 +32,6 @@ export function planRetrofit(
         "compartment",
       ]),
     );
-  const byName = new Map(
-    made.devices.flatMap(({ terminals }) =>
-      terminals.filter(({ kind }) => kind === "control").map((t) => [t.name, t.id]),
-    ),
-  );
-  const landings: Record<string, string> = {
-    [FRAME]: made.offers.ground,
-    "power-1": line.id,
-    "power-2": made.offers.back,
-  };
-  const reasons: Record<string, string> = {
-    [FRAME]: "Frame ground first, lines last.",
-    "power-1": "Constant power, after the door switch and before any relay.",
-    "power-2": "The return of the constant power.",
-  };
-  const hots = made.offers.feeds.map(({ hot }) => hot);
-  landings.run = hots[0] ?? CAPPED;
-  reasons.run =
-    hots.length > 1
-      ? "Run signal: the old fan-speed terminals are tied together, so that every call runs it."
-      : "Run signal: the one call in use.";
-  const jumpers: Jumper[] = hots
-    .slice(1)
-    .map((hot, i) => ({ id: `jumper-${hots[i]}-${hot}`, from: hots[i] ?? "", to: hot }));
-  for (const { id, name, strip } of HARNESS) {
-    if (!strip) continue;
-    const terminal = strip.map((one) => byName.get(one)).find((one) => one !== undefined);
-    landings[id] = terminal ?? CAPPED;
-    reasons[id] = terminal
-      ? id === "low-common"
-        ? "The 24-V common: without it no speed lead says anything."
-        : `The strip’s ${strip[0]} says ${name}.`
-      : "The strip has no such terminal: capped on its own.";
-  }
   const { run, idle } = signalled(made);
   return {
     ok: true,
@@ -75,14 +41,12 @@ export function planRetrofit(
         title: `${made.title}`,
         school: "",
         compartment: made,
-        landings,
-        jumpers,
+        ...harnessDown(made, line.id),
         removed: [],
         capacitors: [],
         parts: preparations(made, module),
         wanted: run.map((call) => ({ call, speed: 1, reversed: false })),
         lands: { kind: "module", setFor: module.setFor ?? null },
-        reasons,
         cautions: [
           ...idle.map(
             (name) =>
@@ -95,6 +59,44 @@ export function planRetrofit(
       },
     ],
   };
+}
+
+/** Where each lead of the harness goes, and why. */
+function harnessDown(
+  made: Compartment,
+  constantPower: string,
+): Pick<ModulePlan, "landings" | "reasons" | "jumpers"> {
+  const hots = made.offers.feeds.map(({ hot }) => hot);
+  const landings: Record<string, string> = {
+    [FRAME]: made.offers.ground,
+    "power-1": constantPower,
+    "power-2": made.offers.back,
+    run: hots[0] ?? CAPPED,
+  };
+  const reasons: Record<string, string> = {
+    [FRAME]: "Frame ground first, lines last.",
+    "power-1": "Constant power, after the door switch and before any relay.",
+    "power-2": "The return of the constant power.",
+    run:
+      hots.length > 1
+        ? "Run signal: the old fan-speed terminals are tied together, so that every call runs it."
+        : "Run signal: the one call in use.",
+  };
+  const control = made.devices.flatMap(({ terminals }) => terminals.filter(({ kind }) => kind === "control"));
+  for (const { id, name, strip } of HARNESS) {
+    if (!strip) continue;
+    const terminal = strip.flatMap((one) => control.filter((other) => other.name === one).slice(-1))[0]?.id;
+    landings[id] = terminal ?? CAPPED;
+    reasons[id] = terminal
+      ? id === "low-common"
+        ? "The 24-V common: without it no speed lead says anything."
+        : `The strip’s ${strip[0]} says ${name}.`
+      : "The strip has no such terminal: capped on its own.";
+  }
+  const jumpers = hots
+    .slice(1)
+    .map((hot, i): Jumper => ({ id: `jumper-${hots[i]}-${hot}`, from: hots[i] ?? "", to: hot }));
+  return { landings, reasons, jumpers };
 }
 
 /** What is known of the module beside its harness. */

@@ -1,8 +1,8 @@
 import { formatRotation } from "../quantity/rotation";
 import { unforeseen } from "../quantity/unforeseen";
-import { placeName, terminalOf } from "./compartment";
+import { type Compartment, placeName, terminalOf } from "./compartment";
 import { CAPPED, isJoint, readPlace } from "./place";
-import { FRAME, type PlanStep, type WiringPlan } from "./plan";
+import { FRAME, type Jumper, type PlanStep, type WiringPlan } from "./plan";
 
 /**
  * The work in the order of the hands: ground first, then what comes off, capacitors, joints of the motor's own leads,
@@ -11,94 +11,120 @@ import { FRAME, type PlanStep, type WiringPlan } from "./plan";
  * @param leads the motor's leads in the order of the sheet.
  */
 export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[] {
-  const { compartment: made, landings, reasons } = plan;
-  const name = (place: string) => placeName(made, place);
-  const step = (part: Partial<PlanStep> & Pick<PlanStep, "id" | "kind">): PlanStep => ({
-    lead: null,
-    to: null,
-    wire: null,
-    device: null,
-    does: "",
-    because: "",
-    ...part,
-  });
+  const placed = leads.flatMap((lead) => placedStep(lead, plan));
+  const of = (kind: PlanStep["kind"]) => placed.filter((one) => one.kind === kind);
+  const fromJoint = plan.jumpers.filter(({ from }) => isJoint(from));
+  const between = plan.jumpers.filter(({ from }) => !isJoint(from));
+  return [
+    ...groundSteps(plan),
+    ...takeOffSteps(plan),
+    ...plugSteps(plan),
+    ...capacitorSteps(plan),
+    ...of("join"),
+    ...jumperSteps(fromJoint, plan),
+    ...linesLast(of("land"), plan.compartment),
+    ...jumperSteps(between, plan),
+    ...of("park"),
+    ...of("cap"),
+    ...lookSteps(plan),
+  ];
+}
+
+function step(part: Partial<PlanStep> & Pick<PlanStep, "id" | "kind">): PlanStep {
+  return { lead: null, to: null, wire: null, device: null, does: "", because: "", ...part };
+}
+
+function groundSteps({ landings, reasons }: WiringPlan): PlanStep[] {
   const frame = landings[FRAME];
-  const ground =
-    frame === undefined || frame === CAPPED
-      ? []
-      : [step({ id: "ground", kind: "ground", lead: FRAME, to: frame, because: reasons[FRAME] ?? "" })];
-  const off = plan.removed.map(({ id, from, to, byHand }) =>
+  if (frame === undefined || frame === CAPPED) return [];
+  return [step({ id: "ground", kind: "ground", lead: FRAME, to: frame, because: reasons[FRAME] ?? "" })];
+}
+
+function takeOffSteps({ removed, compartment: made }: WiringPlan): PlanStep[] {
+  return removed.map(({ id, from, to, byHand }) =>
     step({
       id: `off-${id}`,
       kind: "take-off",
       wire: id,
-      does: `Take off the wire from ${name(from)} to ${name(to)}.`,
+      does: `Take off the wire from ${placeName(made, from)} to ${placeName(made, to)}.`,
       because: byHand ? "Taken off by hand." : "The motor’s own leads take its place.",
     }),
   );
-  const plug =
-    plan.lands.kind === "motor" && plan.lands.plugTurned
-      ? [
-          step({
-            id: "plug",
-            kind: "plug",
-            does: "Turn the plug of the start winding over.",
-            because: "It changes the start winding’s two ends: the motor turns the other way, no lead moves.",
-          }),
-        ]
-      : [];
-  const capacitors = plan.capacitors.map(({ device, change, microfarads, volts, known }) => {
+}
+
+function plugSteps({ lands }: WiringPlan): PlanStep[] {
+  if (lands.kind !== "motor" || !lands.plugTurned) return [];
+  return [
+    step({
+      id: "plug",
+      kind: "plug",
+      does: "Turn the plug of the start winding over.",
+      because: "It changes the start winding’s two ends: the motor turns the other way, no lead moves.",
+    }),
+  ];
+}
+
+/** Run capacitors, then the other parts. */
+function capacitorSteps({ capacitors, parts, compartment: made }: WiringPlan): PlanStep[] {
+  const run = capacitors.map(({ device, change, microfarads, volts, known }) => {
     const on = made.devices.find(({ id }) => id === device)?.name ?? "capacitor";
+    const value = known ? `${microfarads} µF, ${volts} V` : "the µF of the new motor’s plate";
     return step({
       id: capacitorStepId(device),
       kind: "capacitor",
       device,
-      does: CAPACITOR_WORK[change](
-        on,
-        known ? `${microfarads} µF, ${volts} V` : "the µF of the new motor’s plate",
-      ),
+      does: CAPACITOR_WORK[change](on, value),
       because: "Discharged through a resistor and measured first, both halves.",
     });
   });
-  const parts = plan.parts.map(({ device, does, because }) =>
+  const others = parts.map(({ device, does, because }) =>
     step({ id: `part-${device}`, kind: "capacitor", device, does, because }),
   );
-  const placed = leads.flatMap((lead): PlanStep[] => {
-    const to = landings[lead];
-    if (to === undefined) return [];
-    const because = reasons[lead] ?? "";
-    const place = readPlace(to);
-    switch (place.kind) {
-      case "capped":
-        return [step({ id: `cap-${lead}`, kind: "cap", lead, to, because })];
-      case "joint":
-        return [step({ id: `join-${lead}-${to}`, kind: "join", lead, to, because })];
-      case "terminal": {
-        const parked = terminalOf(made, place.id)?.terminal.kind === "park";
-        return [step({ id: `land-${lead}-${to}`, kind: parked ? "park" : "land", lead, to, because })];
-      }
-      default:
-        return unforeseen(place);
+  return [...run, ...others];
+}
+
+/** Where a lead goes; none where the plan does not name it. */
+function placedStep(lead: string, { landings, reasons, compartment: made }: WiringPlan): PlanStep[] {
+  const to = landings[lead];
+  if (to === undefined) return [];
+  const because = reasons[lead] ?? "";
+  const place = readPlace(to);
+  switch (place.kind) {
+    case "capped":
+      return [step({ id: `cap-${lead}`, kind: "cap", lead, to, because })];
+    case "joint":
+      return [step({ id: `join-${lead}-${to}`, kind: "join", lead, to, because })];
+    case "terminal": {
+      const parked = terminalOf(made, place.id)?.terminal.kind === "park";
+      return [step({ id: `land-${lead}-${to}`, kind: parked ? "park" : "land", lead, to, because })];
     }
-  });
-  const of = (kind: PlanStep["kind"]) => placed.filter((one) => one.kind === kind);
-  const constant = made.devices.flatMap(({ terminals }) =>
+    default:
+      return unforeseen(place);
+  }
+}
+
+/** Landings with those on a line behind the others, and those on constant power last of all. */
+function linesLast(landings: readonly PlanStep[], { devices, offers, supply }: Compartment): PlanStep[] {
+  const constant = devices.flatMap(({ terminals }) =>
     terminals.filter(({ kind }) => kind === "line").map(({ id }) => id),
   );
   const lines = new Set([
-    ...made.offers.feeds.map(({ hot }) => hot),
-    ...(made.offers.lines ?? []),
-    ...made.supply.terminals,
+    ...offers.feeds.map(({ hot }) => hot),
+    ...(offers.lines ?? []),
+    ...supply.terminals,
     ...constant,
   ]);
   const rank = (to: string | null) => (constant.includes(to ?? "") ? 2 : Number(lines.has(to ?? "")));
-  const linesLast = of("land").sort((a, b) => rank(a.to) - rank(b.to));
-  const jumpers = plan.jumpers.map(({ id, from, to }) =>
+  return [...landings].sort((a, b) => rank(a.to) - rank(b.to));
+}
+
+function jumperSteps(jumpers: readonly Jumper[], { compartment: made }: WiringPlan): PlanStep[] {
+  return jumpers.map(({ id, from, to }) =>
     step({
       id: `wire-${id}`,
       kind: "jumper",
       wire: id,
-      does: `${isJoint(from) ? "One wire" : "A jumper"} from ${name(from)} to ${name(to)}.`,
+      does: `${isJoint(from) ? "One wire" : "A jumper"} from ${placeName(made, from)} to ${placeName(made, to)}.`,
       because: isJoint(from)
         ? "The joint has more ends than the terminal has places."
         : terminalOf(made, to)?.terminal.kind === "capacitor"
@@ -106,18 +132,11 @@ export function planSteps(plan: WiringPlan, leads: readonly string[]): PlanStep[
           : "Both are to stand on one potential.",
     }),
   );
+}
+
+/** The look before power, and the first second of it. */
+function lookSteps(plan: WiringPlan): PlanStep[] {
   return [
-    ...ground,
-    ...off,
-    ...plug,
-    ...capacitors,
-    ...parts,
-    ...of("join"),
-    ...jumpers.filter((_, i) => isJoint(plan.jumpers[i]?.from ?? "")),
-    ...linesLast,
-    ...jumpers.filter((_, i) => !isJoint(plan.jumpers[i]?.from ?? "")),
-    ...of("park"),
-    ...of("cap"),
     step({
       id: "look",
       kind: "look",

@@ -1,4 +1,4 @@
-import type { DrawnSymbol } from "./drawing";
+import type { DrawnSymbol } from "./drawnDevices";
 
 /** Half a capacitor's plate, and half of what lies between two. */
 const PLATE = 8;
