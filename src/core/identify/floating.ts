@@ -98,8 +98,10 @@ function heldBack(groups: readonly number[], waiting: LeadSet, openTo: readonly 
   let held = NO_LEADS;
   for (const code of groups) held = union(held, barredOf(code));
   held = common(held, waiting);
-  for (let left = waiting; left !== NO_LEADS; left = withoutFirst(left)) {
+  let left = waiting;
+  while (left !== NO_LEADS) {
     const lead = firstOf(left);
+    left = withoutFirst(left);
     if (haveCommon(openTo[lead] as LeadSet, waiting)) held = withLead(held, lead);
   }
   return held;
@@ -109,8 +111,10 @@ function heldBack(groups: readonly number[], waiting: LeadSet, openTo: readonly 
 function mostBarred(groups: readonly number[], leads: LeadSet): number {
   let most = -1;
   let best = 0;
-  for (let left = leads; left !== NO_LEADS; left = withoutFirst(left)) {
+  let left = leads;
+  while (left !== NO_LEADS) {
     const lead = firstOf(left);
+    left = withoutFirst(left);
     let barring = 0;
     for (const code of groups) if (hasLead(barredOf(code), lead)) barring += 1;
     if (barring <= most) continue;

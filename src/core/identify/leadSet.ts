@@ -3,6 +3,9 @@ declare const leads: unique symbol;
 /**
  * Some leads of a sheet, by their places in it, as one value: two sets of the same leads are equal, and nothing changes
  * one. A sheet has under sixteen leads, so that a set is the bits of a number; the search makes millions of them.
+ *
+ * A set is walked by taking its first until none is left, in a `while`: what only the head of a `for` calls is left out
+ * of the built page by the bundler.
  */
 export type LeadSet = number & { readonly [leads]: true };
 
@@ -58,20 +61,28 @@ export function firstOf(set: LeadSet): number {
   return 31 - Math.clz32(set & -set);
 }
 
-/** The set without {@link firstOf} it: to walk a set, take the first until none is left. */
+/** The set without {@link firstOf} it. */
 export function withoutFirst(set: LeadSet): LeadSet {
   return (set & (set - 1)) as LeadSet;
 }
 
 export function countOf(set: LeadSet): number {
   let count = 0;
-  for (let rest = set; rest !== NO_LEADS; rest = withoutFirst(rest)) count += 1;
+  let rest = set;
+  while (rest !== NO_LEADS) {
+    count += 1;
+    rest = withoutFirst(rest);
+  }
   return count;
 }
 
 /** The leads of a set in the order of the sheet. */
 export function leadsOf(set: LeadSet): number[] {
   const list: number[] = [];
-  for (let rest = set; rest !== NO_LEADS; rest = withoutFirst(rest)) list.push(firstOf(rest));
+  let rest = set;
+  while (rest !== NO_LEADS) {
+    list.push(firstOf(rest));
+    rest = withoutFirst(rest);
+  }
   return list;
 }

@@ -90,8 +90,10 @@ function mutuallyOpen(parts: readonly (readonly number[])[], openTo: readonly Le
 /** The most leads of which no two have read open to each other, by trying with and without each of at most a dozen. */
 function mostTogether(openTo: readonly LeadSet[]): number {
   const most = (waiting: LeadSet): number => {
-    for (let rest = waiting; rest !== NO_LEADS; rest = withoutFirst(rest)) {
+    let rest = waiting;
+    while (rest !== NO_LEADS) {
       const lead = firstOf(rest);
+      rest = withoutFirst(rest);
       const apart = common(openTo[lead] as LeadSet, waiting);
       if (apart === NO_LEADS) continue;
       const without = withoutLead(waiting, lead);
