@@ -97,7 +97,7 @@ test("a demo unit shows what is in it, its figures over the years with their ala
   await page.goto(`/units/${units[0].id}`);
   const now = page.getByRole("region", { name: "In it now" });
   await expect(now).toContainText("proved: Fan");
-  await expect(page.getByRole("img", { name: /^GY to VT: / })).toBeVisible();
+  await expect(page.getByRole("figure", { name: /^GY to VT: / })).toBeVisible();
   await expect(page.getByText("Halved or less since the test before.")).toBeVisible();
   await expect(page.getByRole("region", { name: "Visits" }).getByRole("listitem")).toHaveCount(3);
   await page.goto("/units/019b8a6e-0c10-7a4e-8b52-000000000000");

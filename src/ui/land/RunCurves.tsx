@@ -1,8 +1,10 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import { Line, XAxis, YAxis } from "recharts";
 import type { ScreenRun } from "@/core/wiring";
+import { ChartFrame } from "../charts/ChartFrame";
+import { lineStyle, TICK } from "../charts/chartStyle";
 
 /** Torque and capacitor volts over speed, as planned and with the change; as it runs up: start contacts move on the way. */
 export function RunCurves({ planned, other }: { planned: ScreenRun; other: ScreenRun | null }) {
@@ -45,7 +47,12 @@ export function RunCurves({ planned, other }: { planned: ScreenRun; other: Scree
   );
 }
 
-type LineSpec = readonly [key: string, name: string, dashes: string, colour: string];
+type LineSpec = readonly [
+  key: string,
+  name: string,
+  dashes: string,
+  color: "primary-main" | "error-main" | "text-secondary",
+];
 
 function Curves({
   text,
@@ -58,51 +65,19 @@ function Curves({
   unit: string;
   lines: readonly LineSpec[];
 }) {
-  const tick = { fill: "var(--mui-palette-text-secondary)", fontSize: 12 };
   return (
-    <Box component="figure" aria-label={text} sx={{ m: 0 }}>
-      <Box component="figcaption" sx={{ fontSize: "0.875rem", color: "text.secondary", mb: 1 }}>
-        {text}
-      </Box>
-      <Box aria-hidden="true" sx={{ height: 210 }}>
-        <ResponsiveContainer width="100%" height="100%">
-          <LineChart
-            data={[...data]}
-            margin={{ top: 8, right: 12, bottom: 4, left: 0 }}
-            accessibilityLayer={false}
-          >
-            <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
-            <XAxis
-              dataKey="rpm"
-              type="number"
-              domain={[0, "dataMax"]}
-              unit=" rpm"
-              tick={tick}
-              minTickGap={40}
-            />
-            <YAxis
-              tick={tick}
-              width={88}
-              unit={unit}
-              tickFormatter={(value: number) => String(Number(value.toPrecision(2)))}
-            />
-            <Legend />
-            {lines.map(([key, name, dashes, colour]) => (
-              <Line
-                key={key}
-                dataKey={key}
-                name={name}
-                stroke={`var(--mui-palette-${colour})`}
-                strokeWidth={2}
-                {...(dashes ? { strokeDasharray: dashes } : {})}
-                dot={false}
-                isAnimationActive={false}
-              />
-            ))}
-          </LineChart>
-        </ResponsiveContainer>
-      </Box>
-    </Box>
+    <ChartFrame text={text} data={data} height={210} named tip={null}>
+      <XAxis dataKey="rpm" type="number" domain={[0, "dataMax"]} unit=" rpm" tick={TICK} minTickGap={40} />
+      <YAxis
+        tick={TICK}
+        width={88}
+        unit={unit}
+        tickFormatter={(value: number) => String(Number(value.toPrecision(2)))}
+      />
+      {lines.map(([key, name, dashes, color]) => (
+        <Line key={key} dataKey={key} name={name} {...lineStyle(color, { dashes, dots: false })} />
+      ))}
+    </ChartFrame>
   );
 }
 

@@ -1,7 +1,8 @@
 "use client";
 
-import Box from "@mui/material/Box";
-import { CartesianGrid, Legend, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
+import { Line, XAxis, YAxis } from "recharts";
+import { ChartFrame } from "../charts/ChartFrame";
+import { lineStyle, TICK } from "../charts/chartStyle";
 import { shareRight, WINDOW } from "./shareRight";
 
 /** One wiring as the chart takes it. */
@@ -26,42 +27,17 @@ export function WiringProgressChart({ results }: { results: readonly WiringResul
       : [];
   };
   const text = `${[...words(false, "Motors wired"), ...words(true, "Faults looked for")].join("; ")}.`;
-  const tick = { fill: "var(--mui-palette-text-secondary)", fontSize: 12 };
   return (
-    <Box component="figure" aria-label={text} sx={{ m: 0, mt: 3 }}>
-      <Box component="figcaption" sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 1 }}>
-        {text}
-      </Box>
-      <Box aria-hidden="true" sx={{ height: 220 }}>
-        <ResponsiveContainer width="100%" height="100%">
-          <LineChart data={data} margin={{ top: 8, right: 8, bottom: 4, left: 0 }} accessibilityLayer={false}>
-            <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
-            <XAxis dataKey="wiring" tick={tick} allowDecimals={false} />
-            <YAxis domain={[0, 100]} unit=" %" width={60} tick={tick} />
-            <Tooltip contentStyle={{ background: "var(--mui-palette-background-paper)" }} />
-            <Legend />
-            <Line
-              dataKey="wired"
-              name="motors wired, right"
-              stroke="var(--mui-palette-success-main)"
-              strokeWidth={2}
-              dot={{ r: 3 }}
-              connectNulls
-              isAnimationActive={false}
-            />
-            <Line
-              dataKey="found"
-              name="faults found, right"
-              stroke="var(--mui-palette-primary-main)"
-              strokeWidth={2}
-              strokeDasharray="6 4"
-              dot={{ r: 3 }}
-              connectNulls
-              isAnimationActive={false}
-            />
-          </LineChart>
-        </ResponsiveContainer>
-      </Box>
-    </Box>
+    <ChartFrame text={text} data={data} named>
+      <XAxis dataKey="wiring" tick={TICK} allowDecimals={false} />
+      <YAxis domain={[0, 100]} unit=" %" width={60} tick={TICK} />
+      <Line dataKey="wired" name="motors wired, right" connectNulls {...lineStyle("success-main")} />
+      <Line
+        dataKey="found"
+        name="faults found, right"
+        connectNulls
+        {...lineStyle("primary-main", { dashes: "6 4" })}
+      />
+    </ChartFrame>
   );
 }
