@@ -3,14 +3,15 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { type FormEvent, useState } from "react";
-import { type CapacitorLabel, type KeptCapacitorTest, parseCapacitor, parseNumber } from "@/core";
+import { type CapacitorLabel, type KeptCapacitorTest, parseCapacitor } from "@/core";
 import { type CapacitorVerdict, judgeMeasured, microfaradsUnderLoad } from "@/core/capacitor";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
+import { useEntry } from "../parts/form/useEntry";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
+import { blankTest, isDual, testForm } from "./testForm";
 
 /** What a kept test says: the label's value of the half that was tested, against what was measured. */
 function verdictOf(test: KeptCapacitorTest): CapacitorVerdict | null {
@@ -79,42 +80,11 @@ export function CapacitorTests() {
 
 function TestEntry() {
   const { job, add } = useJob("capacitor");
-  const [label, setLabel] = useState(job.capacitor.present);
-  const [half, setHalf] = useState<KeptCapacitorTest["half"]>("fan");
-  const [way, setWay] = useState<"meter" | "under-load">("meter");
-  const [microfarads, setMicrofarads] = useState("");
-  const [amps, setAmps] = useState("");
-  const [volts, setVolts] = useState("");
-  const [hertz, setHertz] = useState<"60" | "50">("60");
-  const [faults, setFaults] = useState<Record<string, string>>({});
-  const read = parseCapacitor(label);
-  const isDual = read.ok && read.label.kind === "dual";
-  const keep = (event: FormEvent) => {
-    event.preventDefault();
-    const wrong: Record<string, string> = {};
-    if (!read.ok) wrong.label = read.faults[0]?.says ?? "That is no label.";
-    const number = (key: string, text: string, least: number, most: number) => {
-      const value = parseNumber(text);
-      if (value === null || value < least || value > most)
-        wrong[key] = `Give a number from ${least} to ${most}.`;
-      return value ?? 0;
-    };
-    const by =
-      way === "meter"
-        ? { way, microfarads: number("microfarads", microfarads, 0, 3000) }
-        : {
-            way,
-            amps: number("amps", amps, 0.01, 200),
-            volts: number("volts", volts, 1, 2000),
-            hertz: hertz === "60" ? (60 as const) : (50 as const),
-          };
-    setFaults(wrong);
-    if (Object.keys(wrong).length > 0) return;
-    add({ kind: "capacitor-test", test: { label: label.trim(), half: isDual ? half : "single", by } });
-    setMicrofarads("");
-    setAmps("");
-    setVolts("");
-  };
+  const { typed, change, field, entered } = useEntry(testForm, blankTest(job.capacitor.present));
+  const keep = entered((test) => {
+    add({ kind: "capacitor-test", test });
+    change({ microfarads: "", amps: "", volts: "" });
+  });
   return (
     <Box
       component="form"
@@ -123,67 +93,35 @@ function TestEntry() {
       noValidate
       sx={{ display: "grid", gridTemplateColumns: "1fr 1fr", gap: 3, alignItems: "start" }}
     >
-      <PlainEntry
-        label="Its label"
-        value={label}
-        onChange={setLabel}
-        placeholder="35+5 440"
-        fault={faults.label}
-      />
-      {isDual ? (
-        <Choice
-          label="Which half"
-          value={half}
-          onChange={(value) => setHalf(value === "herm" ? "herm" : "fan")}
-        >
+      <PlainEntry {...field("label")} label="Its label" placeholder="35+5 440" />
+      {isDual(typed.label) ? (
+        <Choice {...field("half")} label="Which half">
           <option value="fan">C to FAN</option>
           <option value="herm">C to HERM</option>
         </Choice>
       ) : (
         <span />
       )}
-      <Choice
-        label="How"
-        value={way}
-        onChange={(value) => setWay(value === "meter" ? "meter" : "under-load")}
-      >
+      <Choice {...field("way")} label="How">
         <option value="meter">meter, discharged, one side lifted</option>
         <option value="under-load">under load, running</option>
       </Choice>
-      {way === "meter" ? (
-        <PlainEntry
-          label="Measured, µF"
-          value={microfarads}
-          onChange={setMicrofarads}
-          placeholder="4.9"
-          fault={faults.microfarads}
-        />
+      {typed.way === "meter" ? (
+        <PlainEntry {...field("microfarads")} label="Measured, µF" placeholder="4.9" />
       ) : (
         <>
-          <Choice label="Mains" value={hertz} onChange={(value) => setHertz(value === "50" ? "50" : "60")}>
+          <Choice {...field("hertz")} label="Mains">
             <option value="60">60 Hz</option>
             <option value="50">50 Hz</option>
           </Choice>
-          <PlainEntry
-            label="Amps in its lead"
-            value={amps}
-            onChange={setAmps}
-            placeholder="0.71"
-            fault={faults.amps}
-          />
-          <PlainEntry
-            label="Volts across it"
-            value={volts}
-            onChange={setVolts}
-            placeholder="368"
-            fault={faults.volts}
-          />
+          <PlainEntry {...field("amps")} label="Amps in its lead" placeholder="0.71" />
+          <PlainEntry {...field("volts")} label="Volts across it" placeholder="368" />
         </>
       )}
       <Button type="submit" variant="contained" sx={{ minHeight: TOUCH, mt: "1.3rem" }}>
         Judge it
       </Button>
-      {way === "under-load" ? (
+      {typed.way === "under-load" ? (
         <Typography sx={{ gridColumn: "1 / -1", fontSize: "0.875rem", color: "text.secondary" }}>
           Live work: clamp and probes set with the power off, hands away while it runs. A clamp of 2 % and
           three counts is taken; it decides how sure the answer is.

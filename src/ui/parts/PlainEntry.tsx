@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
-import { useId } from "react";
+import { type Ref, useId } from "react";
 import { MONO, TOUCH } from "../theme/theme";
 
 interface Props {
@@ -18,6 +18,7 @@ interface Props {
   readonly focused?: boolean;
   /** The field is left, or Enter pressed in it; left out in a form that is kept as a whole. */
   readonly onLeave?: () => void;
+  readonly inputRef?: Ref<HTMLInputElement>;
 }
 
 /** A labelled field of one line; its fault stands below it. */
@@ -32,6 +33,7 @@ export function PlainEntry({
   numeric = false,
   focused = false,
   onLeave,
+  inputRef,
 }: Props) {
   const id = useId();
   return (
@@ -44,6 +46,7 @@ export function PlainEntry({
           type={type}
           value={value}
           placeholder={placeholder}
+          inputRef={inputRef}
           autoFocus={focused}
           onChange={(event) => onChange(event.target.value)}
           onBlur={onLeave}

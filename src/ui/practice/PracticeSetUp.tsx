@@ -1,11 +1,18 @@
 "use client";
 
-import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
-import { type FormEvent, useState } from "react";
-import { DIFFICULTIES, PRACTICE_FAMILIES, PRACTICE_FAULTS, type PracticeWish } from "@/core/practice";
-import { Choice } from "../parts/Choice";
-import { PlainEntry } from "../parts/PlainEntry";
+import { zodResolver } from "@hookform/resolvers/zod";
+import { useForm } from "react-hook-form";
+import type { z } from "zod";
+import {
+  DIFFICULTIES,
+  handedIn,
+  PRACTICE_FAMILIES,
+  PRACTICE_FAULTS,
+  type PracticeWish,
+} from "@/core/practice";
+import { FormChoice } from "../parts/form/FormChoice";
+import { FormEntry } from "../parts/form/FormEntry";
+import { learner, SetUpForm } from "./SetUpForm";
 import { FAULT_WORDS } from "./words";
 
 const DIFFICULTY_WORDS = {
@@ -14,89 +21,51 @@ const DIFFICULTY_WORDS = {
   hard: "6 leads and more",
 } as const;
 
-interface Props {
-  readonly person: string;
-  readonly onBegin: (person: string, wish: PracticeWish) => void;
-}
+const setUp = handedIn.shape.wish.extend({ person: learner });
 
 /** Who practises, and on what. */
-export function PracticeSetUp({ person, onBegin }: Props) {
-  const [who, setWho] = useState(person);
-  const [family, setFamily] = useState("surprise");
-  const [difficulty, setDifficulty] = useState<PracticeWish["difficulty"]>("easy");
-  const [fault, setFault] = useState<PracticeWish["fault"]>("none");
-  const [missing, setMissing] = useState(false);
-  const begin = (event: FormEvent) => {
-    event.preventDefault();
-    if (who.trim() === "") {
-      setMissing(true);
-      return;
-    }
-    onBegin(who.trim(), { family, difficulty, fault });
-  };
+export function PracticeSetUp({
+  person,
+  onBegin,
+}: {
+  readonly person: string;
+  readonly onBegin: (person: string, wish: PracticeWish) => void;
+}) {
+  const { control, handleSubmit } = useForm<z.input<typeof setUp>>({
+    resolver: zodResolver(setUp),
+    defaultValues: { person, family: "surprise", difficulty: "easy", fault: "none" },
+  });
   return (
-    <Box
-      component="form"
-      aria-label="A motor to practice on"
-      onSubmit={begin}
-      noValidate
-      sx={{
-        display: "grid",
-        gridTemplateColumns: { xs: "1fr", sm: "1fr 1fr", md: "repeat(4, 1fr)" },
-        gap: 4,
-        alignItems: "start",
-        borderTop: "3px solid",
-        borderColor: "primary.main",
-        pt: 4,
-      }}
+    <SetUpForm
+      label="A motor to practice on"
+      begins="Put it on the bench"
+      columns={4}
+      onSubmit={handleSubmit(({ person: who, ...wish }) => onBegin(who, wish))}
     >
-      <PlainEntry
-        label="Your name, to keep results by"
-        value={who}
-        onChange={(value) => {
-          setWho(value);
-          setMissing(false);
-        }}
-        fault={missing ? "A name is needed to keep the result by." : undefined}
-      />
-      <Choice label="Kind of motor" value={family} onChange={setFamily}>
+      <FormEntry control={control} name="person" label="Your name, to keep results by" maxLength={40} />
+      <FormChoice control={control} name="family" label="Kind of motor">
         <option value="surprise">surprise</option>
         {PRACTICE_FAMILIES.map(({ id, title }) => (
           <option key={id} value={id}>
             {title}
           </option>
         ))}
-      </Choice>
-      <Choice
-        label="How many leads"
-        value={difficulty}
-        onChange={(value) => setDifficulty(DIFFICULTIES.find((d) => d === value) ?? "easy")}
-      >
-        {DIFFICULTIES.map((d) => (
-          <option key={d} value={d}>
-            {DIFFICULTY_WORDS[d]}
+      </FormChoice>
+      <FormChoice control={control} name="difficulty" label="How many leads">
+        {DIFFICULTIES.map((difficulty) => (
+          <option key={difficulty} value={difficulty}>
+            {DIFFICULTY_WORDS[difficulty]}
           </option>
         ))}
-      </Choice>
-      <Choice
-        label="What is wrong with it"
-        value={fault}
-        onChange={(value) => setFault(PRACTICE_FAULTS.find((f) => f === value) ?? "surprise")}
-      >
+      </FormChoice>
+      <FormChoice control={control} name="fault" label="What is wrong with it">
         <option value="surprise">surprise</option>
-        {PRACTICE_FAULTS.map((f) => (
-          <option key={f} value={f}>
-            {FAULT_WORDS[f]}
+        {PRACTICE_FAULTS.map((fault) => (
+          <option key={fault} value={fault}>
+            {FAULT_WORDS[fault]}
           </option>
         ))}
-      </Choice>
-      <Button
-        type="submit"
-        variant="contained"
-        sx={{ minHeight: 56, px: 8, gridColumn: { sm: "span 2", md: "auto" } }}
-      >
-        Put it on the bench
-      </Button>
-    </Box>
+      </FormChoice>
+    </SetUpForm>
   );
 }

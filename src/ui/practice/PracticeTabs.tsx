@@ -8,8 +8,10 @@ const TABS = [
   { id: "fault", title: "Find the fault", href: "/practice/fault" },
 ] as const;
 
+export type PracticeTab = (typeof TABS)[number]["id"];
+
 /** The kinds of practice. */
-export function PracticeTabs({ current }: { current: (typeof TABS)[number]["id"] }) {
+export function PracticeTabs({ current }: { current: PracticeTab }) {
   return (
     <Box
       component="nav"

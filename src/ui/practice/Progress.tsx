@@ -8,13 +8,12 @@ import { asked } from "@/contract/call";
 import { type PracticeLine, practiceResults } from "@/contract/routes/practice";
 import { familyById } from "@/core";
 import { Verdict } from "../parts/Verdict";
+import { ChartComing, LISTED, ProgressSection } from "./ProgressSection";
 
 const ProgressChart = dynamic(() => import("./ProgressChart").then((m) => m.ProgressChart), {
   ssr: false,
-  loading: () => <Typography sx={{ color: "text.secondary" }}>Drawing the chart …</Typography>,
+  loading: ChartComing,
 });
-
-const LISTED = 10;
 
 /** A person's results so far: the chart, and the last ones in words. `upTo` is the result just handed in. */
 export function Progress({ person, upTo }: { person: string; upTo: string }) {
@@ -23,29 +22,22 @@ export function Progress({ person, upTo }: { person: string; upTo: string }) {
     retry: 1,
     queryFn: async ({ signal }) => (await asked(practiceResults, { query: { person }, signal })).results,
   });
-  const list = results.data ?? [];
-  const right = list.filter((line) => line.isRight).length;
   return (
-    <Box component="section" aria-label="Progress" sx={{ mt: 10, borderTop: "1.5px solid", pt: 3 }}>
-      <Typography variant="h2">Progress of {person}</Typography>
-      {results.isError ? (
-        <Typography role="alert" sx={{ mt: 2, color: "warning.main", fontWeight: 600 }}>
-          Earlier results cannot be had from the server just now.
-        </Typography>
-      ) : results.isPending ? null : list.length === 0 ? (
-        <Typography sx={{ mt: 2, color: "text.secondary" }}>
-          No motor handed in yet. The first one starts the chart.
-        </Typography>
-      ) : (
+    <ProgressSection
+      title={`Progress of ${person}`}
+      results={results}
+      none="No motor handed in yet. The first one starts the chart."
+    >
+      {(list) => (
         <>
-          <Typography sx={{ mt: 1 }}>
-            {right} of {list.length} right.
+          <Typography>
+            {list.filter((line) => line.isRight).length} of {list.length} right.
           </Typography>
           {list.length > 1 ? <ProgressChart results={list} /> : null}
           <ResultTable list={list} />
         </>
       )}
-    </Box>
+    </ProgressSection>
   );
 }
 
@@ -57,7 +49,6 @@ function ResultTable({ list }: { list: readonly PracticeLine[] }) {
       sx={{
         borderCollapse: "collapse",
         width: "100%",
-        mt: 4,
         "& th, & td": {
           textAlign: "left",
           py: 1.5,

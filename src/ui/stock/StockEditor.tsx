@@ -3,9 +3,10 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import { useWatch } from "react-hook-form";
 import type { StockItem } from "@/core";
-import { Choice } from "../parts/Choice";
-import { PlainEntry } from "../parts/PlainEntry";
+import { FormChoice } from "../parts/form/FormChoice";
+import { FormEntry } from "../parts/form/FormEntry";
 import { TOUCH } from "../theme/theme";
 import { MeanwhileNotice } from "./MeanwhileNotice";
 import { StockMotorFields } from "./StockMotorFields";
@@ -22,7 +23,8 @@ interface Props {
 /** One line of the stock, to add or to change. */
 export function StockEditor({ line, onKept, onRemoved, onClose }: Props) {
   const form = useStockForm(line, onKept, onRemoved);
-  const { kind, typed, set, faults } = form;
+  const { control } = form.fields;
+  const kind = useWatch({ control, name: "kind" });
   const { item } = line;
   const isNew = line.version === 0;
   return (
@@ -44,34 +46,18 @@ export function StockEditor({ line, onKept, onRemoved, onClose }: Props) {
           alignItems: "start",
         }}
       >
-        <Choice
-          label="It is a"
-          value={kind}
-          onChange={(value) => form.setKind(value === "capacitor" ? "capacitor" : "motor")}
-        >
+        <FormChoice control={control} name="kind" label="It is a">
           <option value="motor">motor</option>
           <option value="capacitor">capacitor</option>
-        </Choice>
-        <PlainEntry label="Name" value={typed.name} onChange={set("name")} fault={faults.name} />
-        <PlainEntry label="Part code" value={typed.part} onChange={set("part")} fault={faults.part} />
-        <PlainEntry
-          label="Place"
-          value={typed.place}
-          onChange={set("place")}
-          placeholder="van 1"
-          fault={faults.place}
-        />
-        <PlainEntry label="Counted" value={typed.count} onChange={set("count")} fault={faults.count} />
-        <PlainEntry label="Minimum" value={typed.minimum} onChange={set("minimum")} fault={faults.minimum} />
-        <PlainEntry label="Cost" value={typed.cost} onChange={set("cost")} fault={faults.cost} />
+        </FormChoice>
+        <FormEntry control={control} name="name" label="Name" />
+        <FormEntry control={control} name="part" label="Part code" />
+        <FormEntry control={control} name="place" label="Place" placeholder="van 1" />
+        <FormEntry control={control} name="count" label="Counted" />
+        <FormEntry control={control} name="minimum" label="Minimum" />
+        <FormEntry control={control} name="cost" label="Cost" />
         {kind === "capacitor" ? (
-          <PlainEntry
-            label="Label"
-            value={typed.label}
-            onChange={set("label")}
-            placeholder="5 MFD 370"
-            fault={faults.label}
-          />
+          <FormEntry control={control} name="label" label="Label" placeholder="5 MFD 370" />
         ) : null}
       </Box>
       {kind === "motor" ? <StockMotorFields form={form} /> : null}

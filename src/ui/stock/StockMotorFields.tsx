@@ -4,16 +4,20 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { PLATE_FIELDS, readPlate, readPlateLine } from "@/core";
+import { useWatch } from "react-hook-form";
+import { PLATE_FIELDS, readPlate, readPlateLine, type TypedPlate } from "@/core";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
+import { FormEntry } from "../parts/form/FormEntry";
 import { PlainEntry } from "../parts/PlainEntry";
 import { TOUCH } from "../theme/theme";
 import type { StockForm } from "./useStockForm";
 
 /** What a motor of the stock has beside what any line has: its plate, in one line or by field, and its ohms. */
 export function StockMotorFields({ form }: { form: StockForm }) {
-  const { plate, setPlate, typed, set, faults } = form;
+  const { control, setValue } = form.fields;
+  const plate = useWatch({ control, name: "plate" });
+  const setPlate = (next: TypedPlate) => setValue("plate", { ...next }, { shouldDirty: true });
   const [line, setLine] = useState("");
   const reading = readPlate(plate);
   const takeLine = () => {
@@ -50,13 +54,12 @@ export function StockMotorFields({ form }: { form: StockForm }) {
           : "Nothing of its plate yet."}
       </Typography>
       <Box sx={{ mt: 3 }}>
-        <PlainEntry
+        <FormEntry
+          control={control}
+          name="ohms"
           label="Ohms between its leads: known again by them"
-          value={typed.ohms}
-          onChange={set("ohms")}
           maxLength={400}
           placeholder="BK–WH 8.2, BN–WH 12.4, BK–BN 20.6 at 25 °C"
-          fault={faults.ohms}
         />
       </Box>
       <Fold title="Every plate field" open={Object.keys(reading.faults).length > 0}>
