@@ -1,5 +1,5 @@
 import { connectedGroups } from "../motor/connectedGroups";
-import type { Family, Variant } from "../motor/family";
+import type { Family, TemplateSection, Variant } from "../motor/family";
 import type { Winding } from "../motor/network";
 import { type Role, roleKey } from "../motor/role";
 import { hiddenEnd } from "../motor/sectionEnd";
@@ -47,14 +47,9 @@ export function unreadSections(
     if (!taken) continue;
     hidden += 1;
     const name = (node: number) => taken.get(node) ?? hiddenEnd(`unread-${hidden}`);
-    for (const { from, to, winding, ratioTo, box } of variant.sections) {
-      if (!component.has(from)) continue;
-      found.push({
-        between: [name(from), name(to)],
-        winding,
-        ohms: Math.sqrt(box.low * box.high) * referenceOhms(variant, ratioTo, read),
-      });
-    }
+    for (const [s, { from, to, winding }] of variant.sections.entries())
+      if (component.has(from))
+        found.push({ between: [name(from), name(to)], winding, ohms: usualOhms(variant, s, read) });
     for (const lead of taken.values()) left.delete(lead);
   }
   return found;
@@ -105,8 +100,29 @@ function take(
   return null;
 }
 
-/** Ohms that a section's ratio refers to: of a winding of that kind that was read, or of the first that was. */
-function referenceOhms({ sections }: Variant, ratioTo: number | null, read: readonly ReadSection[]): number {
-  const kind = ratioTo === null ? undefined : sections[ratioTo]?.winding;
-  return (read.find(({ winding }) => winding === kind) ?? read[0])?.ohms ?? 1;
+/**
+ * What a section usually has beside those that were read: as much as one of its kind where it is what the others are
+ * held against, else its share of that. Where nothing that was read refers to it, the middle of its own range.
+ */
+function usualOhms(variant: Variant, s: number, read: readonly ReadSection[]): number {
+  const { sections } = variant;
+  const ohmsOf = (kind: Winding | undefined) => read.find(({ winding }) => winding === kind)?.ohms;
+  const section = sections[s];
+  if (!section) throw new RangeError(`no section ${s}`);
+  if (section.ratioTo !== null) {
+    const reference = ohmsOf(sections[section.ratioTo]?.winding) ?? usualOhms(variant, section.ratioTo, read);
+    return middle(section) * reference;
+  }
+  const like = ohmsOf(section.winding);
+  if (like !== undefined) return like;
+  for (const other of sections) {
+    const ohms = other.ratioTo === s ? ohmsOf(other.winding) : undefined;
+    if (ohms !== undefined) return ohms / middle(other);
+  }
+  return middle(section);
+}
+
+/** The middle of a section's range in the logarithm: ohms, or a ratio. */
+function middle({ box }: Pick<TemplateSection, "box">): number {
+  return Math.sqrt(box.low * box.high);
 }
