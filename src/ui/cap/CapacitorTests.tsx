@@ -10,7 +10,7 @@ import { Choice } from "../parts/Choice";
 import { useEntry } from "../parts/form/useEntry";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { LABEL_HEIGHT, TOUCH } from "../theme/theme";
 import { blankTest, isDual, testForm } from "./testForm";
 
 /** What a kept test says: the label's value of the half that was tested, against what was measured. */
@@ -118,7 +118,7 @@ function TestEntry() {
           <PlainEntry {...field("volts")} label="Volts across it" placeholder="368" />
         </>
       )}
-      <Button type="submit" variant="contained" sx={{ minHeight: TOUCH, mt: "1.3rem" }}>
+      <Button type="submit" variant="contained" sx={{ minHeight: TOUCH, mt: LABEL_HEIGHT }}>
         Judge it
       </Button>
       {typed.way === "under-load" ? (

@@ -58,6 +58,12 @@ describe("the form of a capacitor's test", () => {
     ]);
   });
 
+  it("without a label it is asked for: nothing can be held against nothing", () => {
+    expect(faultsOf({ label: " ", microfarads: "5" })).toEqual({
+      label: "Type what its label says, such as 5 MFD 370.",
+    });
+  });
+
   it("knows a dual by its label", () => {
     expect([isDual("45/5 440"), isDual("5 370"), isDual("88-108 330"), isDual("")]).toEqual([
       true,

@@ -35,7 +35,8 @@ export const testForm = typedTest.transform((typed, context): CapacitorTest => {
     return value ?? 0;
   };
   const read = parseCapacitor(typed.label);
-  if (!read.ok) wrong("label", read.faults[0]?.says ?? "That is no label.");
+  if (typed.label.trim() === "") wrong("label", "Type what its label says, such as 5 MFD 370.");
+  else if (!read.ok) wrong("label", read.faults[0]?.says ?? "That is no label.");
   const by: CapacitorTest["by"] =
     typed.way === "meter"
       ? { way: "meter", microfarads: number("microfarads", 0, 3000) }

@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import type { ReactNode } from "react";
-import { TOUCH } from "../theme/theme";
+import { RING, TOUCH } from "../theme/theme";
 
 /** A labelled choice of few, by the browser's own list: quick with a thumb and by keyboard. */
 export function Choice({
@@ -18,7 +18,10 @@ export function Choice({
 }) {
   return (
     <Box component="label" sx={{ display: "block" }}>
-      <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+      <Box
+        component="span"
+        sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: `${RING}px` }}
+      >
         {label}
       </Box>
       <Box

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { type Ref, useId } from "react";
-import { MONO, TOUCH } from "../theme/theme";
+import { MONO, RING, TOUCH } from "../theme/theme";
 
 interface Props {
   readonly label: string;
@@ -39,7 +39,10 @@ export function PlainEntry({
   return (
     <Box sx={{ minWidth: 0 }}>
       <Box component="label" sx={{ display: "block" }}>
-        <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+        <Box
+          component="span"
+          sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: `${RING}px` }}
+        >
           {label}
         </Box>
         <InputBase
@@ -78,7 +81,13 @@ export function PlainEntry({
           component="span"
           id={id}
           role="alert"
-          sx={{ display: "block", color: "warning.main", fontWeight: 600, fontSize: "0.875rem" }}
+          sx={{
+            display: "block",
+            color: "warning.main",
+            fontWeight: 600,
+            fontSize: "0.875rem",
+            mt: `${RING}px`,
+          }}
         >
           {fault}
         </Box>

@@ -7,7 +7,7 @@ import Typography from "@mui/material/Typography";
 import { type FormEvent, useState } from "react";
 import { PLATE_FIELDS, type PlateFieldId, readPlateLine } from "@/core";
 import { useJob } from "../job/JobContext";
-import { MONO } from "../theme/theme";
+import { MONO, RING } from "../theme/theme";
 
 const MOST_LETTERS = 200;
 
@@ -52,7 +52,10 @@ export function WholePlateEntry({
   return (
     <Box component="form" onSubmit={enter} noValidate sx={{ mb: 3 }}>
       <Box component="label" sx={{ display: "block" }}>
-        <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+        <Box
+          component="span"
+          sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: `${RING}px` }}
+        >
           The whole plate in one line, {motor} motor
         </Box>
         <Box sx={{ display: "flex", gap: 2 }}>

@@ -7,7 +7,7 @@ import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { useEntry } from "../parts/form/useEntry";
 import { PlainEntry } from "../parts/PlainEntry";
-import { TOUCH } from "../theme/theme";
+import { LABEL_HEIGHT, TOUCH } from "../theme/theme";
 import { insulationForm, TEST_VOLTS, type TypedInsulation } from "./insulationForm";
 
 const BLANK: TypedInsulation = { megohms: "", temperature: "", on: "", testVolts: "500", inWell: "no" };
@@ -56,7 +56,7 @@ export function InsulationEntry() {
         type="submit"
         variant="contained"
         disabled={typed.megohms.trim() === ""}
-        sx={{ minHeight: TOUCH, mt: "1.3rem" }}
+        sx={{ minHeight: TOUCH, mt: LABEL_HEIGHT }}
       >
         Enter test
       </Button>

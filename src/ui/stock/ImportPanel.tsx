@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import Typography from "@mui/material/Typography";
-import { TOUCH } from "../theme/theme";
+import { RING, TOUCH } from "../theme/theme";
 import { ImportMapping } from "./ImportMapping";
 import { ImportReady } from "./ImportReady";
 import { useImport } from "./useImport";
@@ -87,7 +87,10 @@ function FileChoice({ says, onChoose }: { says: string | null; onChoose: (file: 
         </Typography>
       ) : null}
       <Box component="label" sx={{ display: "inline-block", mt: 2 }}>
-        <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+        <Box
+          component="span"
+          sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: `${RING}px` }}
+        >
           File
         </Box>
         <Box

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { Choice } from "../parts/Choice";
-import { TOUCH } from "../theme/theme";
+import { RING, TOUCH } from "../theme/theme";
 import { MOST_SEARCHED, type StockAsked } from "./stockClient";
 
 interface Props {
@@ -23,7 +23,10 @@ export function StockSearch({ asked, onAsk }: Props) {
       }}
     >
       <Box component="label" sx={{ gridColumn: { xs: "1 / -1", md: "auto" } }}>
-        <Box component="span" sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary" }}>
+        <Box
+          component="span"
+          sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: `${RING}px` }}
+        >
           Find
         </Box>
         <InputBase

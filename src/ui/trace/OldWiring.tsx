@@ -13,7 +13,7 @@ import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Mark } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { LABEL_HEIGHT, TOUCH } from "../theme/theme";
 
 const MOST_OLD_LEADS = 16;
 
@@ -152,7 +152,7 @@ function AddOldLead() {
         placeholder="BK YE BN"
         fault={fault}
       />
-      <Button type="submit" variant="contained" sx={{ minHeight: TOUCH, mt: "21px" }}>
+      <Button type="submit" variant="contained" sx={{ minHeight: TOUCH, mt: LABEL_HEIGHT }}>
         Add
       </Button>
     </Box>
