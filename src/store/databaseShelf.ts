@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from "idb";
 import { DATABASE_NAME } from "./anythingWaiting";
-import type { FactRow, KeptJob, LearnedPage, Standing } from "./factRow";
+import type { FactRow, FactStanding, KeptJob, LearnedPage } from "./factRow";
 import { MOST_SENT_PHOTOS, type PhotoRow, type Shelf, sorted, waitingAgain } from "./shelf";
 
 interface NumberedRow extends FactRow {
@@ -27,9 +27,9 @@ interface Shelves extends DBSchema {
     value: NumberedRow | PageRow;
     indexes: {
       job: string;
-      standing: Standing;
+      standing: FactStanding;
       "[job+id]": [string, string];
-      "[job+standing]": [string, Standing];
+      "[job+standing]": [string, FactStanding];
       /** Pages alone. */
       "[job+arrival]": [string, number];
     };
@@ -46,7 +46,7 @@ const VERSION = 12;
 const [FIRST, SENT_PHOTOS, PAGES] = [10, 11, 12];
 /** On the disk when the promise resolves: it outlives the browser and the machine. */
 const STRICT = { durability: "strict" } as const;
-const OWN: readonly Standing[] = ["waiting", "sent", "aside"];
+const OWN: readonly FactStanding[] = ["waiting", "sent", "aside"];
 
 /** The shelf in the browser's own database (IndexedDB), with strict durability for all that is written. */
 export class DatabaseShelf implements Shelf {
@@ -147,7 +147,7 @@ export class DatabaseShelf implements Shelf {
     return sorted(asMade(rows.filter(isFactRow)));
   }
 
-  async mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void> {
+  async mark(job: string, ids: readonly string[], standing: FactStanding, says?: string): Promise<void> {
     const tx = (await this.database()).transaction("facts", "readwrite", STRICT);
     const index = tx.store.index("[job+id]");
     for (const id of ids) {

@@ -4,7 +4,7 @@ import type { Fact, FactBody } from "@/core";
  * How a fact stands with the server: still to be sent, sent and confirmed, come back in the server's order, or refused
  * and set aside.
  */
-export type Standing = "waiting" | "sent" | "kept" | "aside";
+export type FactStanding = "waiting" | "sent" | "kept" | "aside";
 
 /** A fact as this device keeps it. */
 export interface FactRow {
@@ -12,7 +12,7 @@ export interface FactRow {
   readonly id: string;
   /** As it was made; of a newer version of the page perhaps, which is left as it is. */
   readonly fact: unknown;
-  readonly standing: Standing;
+  readonly standing: FactStanding;
   /** Its place in the server's order, of what came from there. */
   readonly order?: number;
   /** Why it is set aside, in a sentence. */

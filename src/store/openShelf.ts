@@ -1,5 +1,5 @@
 import { DatabaseShelf } from "./databaseShelf";
-import type { FactRow, KeptJob, LearnedPage, Standing } from "./factRow";
+import type { FactRow, FactStanding, KeptJob, LearnedPage } from "./factRow";
 import { cleared, leftBehind } from "./journal";
 import { MemoryShelf, type PhotoRow, type Shelf } from "./shelf";
 
@@ -89,7 +89,7 @@ export class SafeShelf implements Shelf {
     return [...kept, ...held.filter(({ id }) => !known.has(id))];
   }
 
-  async mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void> {
+  async mark(job: string, ids: readonly string[], standing: FactStanding, says?: string): Promise<void> {
     await this.asked((shelf) => shelf.mark(job, ids, standing, says), undefined);
     await this.memory.mark(job, ids, standing, says);
   }

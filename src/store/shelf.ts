@@ -1,4 +1,4 @@
-import type { FactRow, KeptJob, LearnedPage, Standing } from "./factRow";
+import type { FactRow, FactStanding, KeptJob, LearnedPage } from "./factRow";
 
 /** A photo on its way to the server. */
 export interface PhotoRow {
@@ -31,7 +31,7 @@ export interface Shelf {
   learn(job: string, page: LearnedPage): Promise<void>;
   /** Everything still to be sent, in the order made. */
   waiting(): Promise<FactRow[]>;
-  mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void>;
+  mark(job: string, ids: readonly string[], standing: FactStanding, says?: string): Promise<void>;
   /** The server was set back: all that it ever had from here waits to be sent again, and arrivals are counted anew. */
   waitAgain(): Promise<void>;
   /** Drops a fact that was set aside. */
@@ -89,7 +89,7 @@ export class MemoryShelf implements Shelf {
     );
   }
 
-  async mark(job: string, ids: readonly string[], standing: Standing, says?: string): Promise<void> {
+  async mark(job: string, ids: readonly string[], standing: FactStanding, says?: string): Promise<void> {
     const { rows } = this.of(job);
     for (const id of ids) {
       const row = rows.get(id);

@@ -3,7 +3,7 @@ import {
   CONSEQUENCES,
   gradeWiring,
   type WiringTask,
-  type WiringWish,
+  type WiringTaskWish,
   wiringTask,
 } from "../../src/core/practice";
 
@@ -21,7 +21,7 @@ async function laidOut(
   await page.getByRole("button", { name: "Lay it out" }).click();
   await expect(page.getByRole("region", { name: "The motor" })).toBeVisible();
   const kept = await page.evaluate(() => localStorage.getItem("odd-lead:practice-wiring"));
-  const { seed, wish } = JSON.parse(kept ?? "{}") as { seed: number; wish: WiringWish };
+  const { seed, wish } = JSON.parse(kept ?? "{}") as { seed: number; wish: WiringTaskWish };
   return { ...wiringTask(seed, wish), seed };
 }
 

@@ -14,7 +14,7 @@ export interface PoweredFault {
 }
 
 /** A capacitor as a technician calls it, with the branch that it is. */
-export interface NamedCapacitor {
+export interface BranchCapacitor {
   readonly at: string;
   readonly id: string;
   readonly microfarads: number;
@@ -45,7 +45,7 @@ export function wiredWith(plan: MotorPlan, { cause, at }: PoweredFault): MotorPl
 export function injected(
   branches: readonly Branch[],
   fault: PoweredFault,
-  capacitors: readonly NamedCapacitor[],
+  capacitors: readonly BranchCapacitor[],
 ): Branch[] {
   const [at = "", other = ""] = fault.at;
   const idOf = (name: string) => capacitors.find((one) => one.at === name)?.id ?? name;

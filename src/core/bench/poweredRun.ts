@@ -14,8 +14,8 @@ import {
 } from "../wiring/stateCircuit";
 import type { BuiltMotor } from "./builtMotor";
 import {
+  type BranchCapacitor,
   injected,
-  type NamedCapacitor,
   type PoweredFault,
   timesComplex,
   wiredWith,
@@ -29,7 +29,7 @@ export interface Powered {
   readonly built: Pick<BuiltMotor, "motor" | "truth">;
   readonly random: Random;
   /** Turned over the capacitor of the same branch: ids by what a technician calls them. */
-  readonly capacitors: readonly NamedCapacitor[];
+  readonly capacitors: readonly BranchCapacitor[];
 }
 
 /** Of the input, what the iron of a small motor turns to heat: the model that proves has none. */
@@ -39,7 +39,7 @@ const SUPPLY_SHARES = [0.97, 1.03] as const;
 const CAPACITORS_WITHIN = 0.05;
 
 /** What a machine is under, beside what anybody states: the same at every call. */
-export interface Conditions {
+export interface TrueConditions {
   /** Of the rated load. */
   readonly load: number;
   /** Of the volts stated. */
@@ -49,7 +49,7 @@ export interface Conditions {
   readonly microfarads: number;
 }
 
-export function drawnConditions({ built, random }: Powered): Conditions {
+export function drawnConditions({ built, random }: Powered): TrueConditions {
   const load = LOAD_SHARES[0] + random() * (LOAD_SHARES[1] - LOAD_SHARES[0]);
   const volts = SUPPLY_SHARES[0] + random() * (SUPPLY_SHARES[1] - SUPPLY_SHARES[0]);
   const ironWatts = logUniform(random, ...IRON) * built.truth.rating.watts;
@@ -72,7 +72,12 @@ export interface Run {
 }
 
 /** Runs a machine with a fault under a call. */
-export function runUnder(powered: Powered, conditions: Conditions, fault: PoweredFault, call: string): Run {
+export function runUnder(
+  powered: Powered,
+  conditions: TrueConditions,
+  fault: PoweredFault,
+  call: string,
+): Run {
   const { plan, built } = powered;
   const state = statesOf(plan.compartment).find(({ id }) => id === call) as EquipmentState;
   const wired = wiredWith(plan, fault);
@@ -108,7 +113,7 @@ function faultyParameters(
 function branchesOf(
   { machine }: StateCircuit,
   { plan, built, capacitors }: Powered,
-  { volts, microfarads, ironWatts }: Conditions,
+  { volts, microfarads, ironWatts }: TrueConditions,
   fault: PoweredFault,
 ): Branch[] {
   const times = settingTimes(fault);
@@ -123,7 +128,7 @@ function branchesOf(
 
 function loadOf(
   { plan, built: { truth } }: Powered,
-  { load }: Conditions,
+  { load }: TrueConditions,
   { cause, degree }: PoweredFault,
   state: EquipmentState,
 ): Load {

@@ -11,7 +11,7 @@ import { startNeed } from "../wiring/startGear";
 import { type BuiltMotor, builtMotor } from "./builtMotor";
 import { withGearStated } from "./gearStated";
 import { pick, type Random } from "./random";
-import { type Harm, harmOf, trueRuns } from "./wiringTruth";
+import { harmOf, type TrueHarm, trueRuns } from "./wiringTruth";
 import { wrongWirings } from "./wrongWirings";
 
 /** A good plan for a motor built at random, with the motor as it truly is and as its plate and ohms have it. */
@@ -26,7 +26,7 @@ export interface AttackedPlan {
 export interface Attacked {
   readonly kind: string;
   readonly says: string;
-  readonly harm: Harm;
+  readonly harm: TrueHarm;
   readonly stopped: boolean;
   readonly said: readonly string[];
 }

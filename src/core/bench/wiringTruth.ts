@@ -11,7 +11,7 @@ import { byTwoAxes } from "./secondMachine";
  * What a wiring does to a motor as it truly is, reckoned by the second machine: nothing of the check's own solver, fit or
  * thresholds is in it. A wiring is harmful beside a good one of the same motor.
  */
-export type Harm = "none" | "short" | "no-start" | "reversed" | "burns" | "wrong-speed" | "runs-uncalled";
+export type TrueHarm = "none" | "short" | "no-start" | "reversed" | "burns" | "wrong-speed" | "runs-uncalled";
 
 interface Run {
   readonly shorted: boolean;
@@ -37,8 +37,8 @@ export function harmOf(
   good: ReadonlyMap<string, Run>,
   is: ReadonlyMap<string, Run>,
   { rating }: FittedMotor,
-): Harm {
-  let worst: Harm = "none";
+): TrueHarm {
+  let worst: TrueHarm = "none";
   for (const [state, run] of is) {
     const right = good.get(state);
     if (!right) continue;
@@ -48,7 +48,7 @@ export function harmOf(
   return worst;
 }
 
-function compared(right: Run, is: Run, plateAmps: number): Harm {
+function compared(right: Run, is: Run, plateAmps: number): TrueHarm {
   if (is.shorted || is.lineAmps > LIMITS.shortTimes * plateAmps) return "short";
   if (right.speed === 0)
     return Math.max(0, ...is.amps.values()) > LIMITS.uncalled * plateAmps ? "runs-uncalled" : "none";

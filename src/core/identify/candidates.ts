@@ -12,17 +12,17 @@ const MANY_BUILDS = 24;
 const MOST_LEADS_SIGHTED = 8;
 
 /** A skeleton to search, and how common its family is. */
-export interface Candidate {
+export interface RankedSkeleton {
   readonly skeleton: Skeleton;
   /** Natural log of the family's prior; the skeleton's own share is in its placements. */
   readonly logPrior: number;
 }
 
 /** Skeletons of every family that have as many conductors as the readings ask for, likeliest first. */
-export function candidates(evidence: Evidence, about: About): Candidate[] {
+export function candidates(evidence: Evidence, about: About): RankedSkeleton[] {
   const conductors = leastConductors(evidence);
   const untouched = evidence.leadCount - countOf(evidence.touched);
-  const list = FAMILIES.flatMap((family): Candidate[] => {
+  const list = FAMILIES.flatMap((family): RankedSkeleton[] => {
     const logPrior = Math.log(priorOf(family, evidence.leadCount, about));
     return skeletonsInSight(family, evidence.leadCount, untouched, about)
       .filter(({ template }) => template.variant.nodes.filter((node) => node.leads > 0).length >= conductors)
@@ -37,7 +37,7 @@ function priorOf({ commonness, likelihoodOfAbout }: Family, leadCount: number, a
 }
 
 /** The candidates with something open. */
-export function broken(sound: readonly Candidate[]): Candidate[] {
+export function broken(sound: readonly RankedSkeleton[]): RankedSkeleton[] {
   const commonest = new Map<Family, number>();
   for (const { skeleton } of sound)
     commonest.set(skeleton.family, Math.max(commonest.get(skeleton.family) ?? 0, skeleton.share));
@@ -47,8 +47,8 @@ export function broken(sound: readonly Candidate[]): Candidate[] {
   return likeliestFirst(list);
 }
 
-function likeliestFirst(list: Candidate[]): Candidate[] {
-  const weight = ({ skeleton, logPrior }: Candidate) => logPrior + Math.log(skeleton.share);
+function likeliestFirst(list: RankedSkeleton[]): RankedSkeleton[] {
+  const weight = ({ skeleton, logPrior }: RankedSkeleton) => logPrior + Math.log(skeleton.share);
   return list.sort((a, b) => weight(b) - weight(a));
 }
 

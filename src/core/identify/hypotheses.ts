@@ -1,6 +1,6 @@
 import type { Family } from "../motor/family";
 import { type Break, isBroken } from "./breaks";
-import { broken, type Candidate, candidates } from "./candidates";
+import { broken, candidates, type RankedSkeleton } from "./candidates";
 import { type Evidence, someOpen } from "./evidence";
 import { type Fit, fitSections } from "./fit";
 import { type FitProblem, problemOf } from "./fitProblem";
@@ -107,7 +107,7 @@ interface Search {
 }
 
 /** Drafts all placements on the candidates, in their order; false where the search was cut short. */
-function lookAmong(search: Search, list: readonly Candidate[]): boolean {
+function lookAmong(search: Search, list: readonly RankedSkeleton[]): boolean {
   const { evidence, facts, hintNats, effort, problems, drafts } = search;
   let room = search.most;
   for (const { skeleton, logPrior } of list) {

@@ -1,6 +1,6 @@
 import type { Evidence } from "./evidence";
 import { type LeadSet, leadSet } from "./leadSet";
-import { EdgeFit, LEAST_EDGE_SHARE, type Reading, STRIDE } from "./treeEdges";
+import { EdgeFit, LEAST_EDGE_SHARE, STRIDE, type TreeReading } from "./treeEdges";
 
 /**
  * A tree that could join the leads of one island: leads that ohms were read through, directly or by way of each other.
@@ -57,7 +57,7 @@ const LARGE_GROUP: readonly number[] = [7, 8];
  * the catalogue is a row or has one joint of three with one of them a single winding, so no other trees are tried.
  */
 export function islandTrees(leads: readonly number[], evidence: Evidence): IslandTrees {
-  const readings = evidence.read.flatMap(({ a, b, ohms, sigmaOhms }): Reading[] =>
+  const readings = evidence.read.flatMap(({ a, b, ohms, sigmaOhms }): TreeReading[] =>
     leads.includes(a) && leads.includes(b) ? [{ a, b, ohms, weight: 1 / sigmaOhms ** 2 }] : [],
   );
   const leastOhms = LEAST_EDGE_SHARE * readings.reduce((most, { ohms }) => Math.max(most, ohms), 0);

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { EdgeFit, type EdgePaths, type Reading, STRIDE } from "./treeEdges";
+import { EdgeFit, type EdgePaths, STRIDE, type TreeReading } from "./treeEdges";
 
 const NO_LIMIT = Number.POSITIVE_INFINITY;
 
@@ -25,7 +25,7 @@ function sum(list: readonly number[], from: number, to: number): number {
 }
 
 /** Half the weighted squares of edge lengths. */
-function costOf(lengths: readonly number[], rows: readonly Reading[]): number {
+function costOf(lengths: readonly number[], rows: readonly TreeReading[]): number {
   return rows.reduce(
     (cost, { a, b, ohms, weight }) =>
       cost + 0.5 * weight * (sum(lengths, Math.min(a, b), Math.max(a, b)) - ohms) ** 2,
@@ -34,7 +34,7 @@ function costOf(lengths: readonly number[], rows: readonly Reading[]): number {
 }
 
 /** The least cost without negative lengths, by going down one length after the other until nothing moves. */
-function leastCost(edges: number, rows: readonly Reading[]): number {
+function leastCost(edges: number, rows: readonly TreeReading[]): number {
   const lengths = Array<number>(edges).fill(1);
   for (let round = 0; round < 4000; round++) {
     for (let e = 0; e < edges; e++) {

@@ -1,7 +1,7 @@
 import { factorInPlace, forwardInPlace, solveInPlace } from "./cholesky";
 
 /** A reading through a tree: two leads, what it reads, and its weight. */
-export interface Reading {
+export interface TreeReading {
   readonly a: number;
   readonly b: number;
   readonly ohms: number;
@@ -56,7 +56,7 @@ export class EdgeFit {
    * Half the weighted squares that the best edge lengths leave, no edge under zero ohms. Where that is sure to be over
    * the limit it is infinite, and not worked out.
    */
-  nats(tree: EdgePaths, rows: readonly Reading[], limitNats: number): number {
+  nats(tree: EdgePaths, rows: readonly TreeReading[], limitNats: number): number {
     this.setEquations(tree, rows);
     const { n, N, b, factor, ohms } = this;
     let zeroed = 0;
@@ -108,7 +108,7 @@ export class EdgeFit {
     return false;
   }
 
-  private setEquations({ edges: n, vertexOf, path }: EdgePaths, rows: readonly Reading[]): void {
+  private setEquations({ edges: n, vertexOf, path }: EdgePaths, rows: readonly TreeReading[]): void {
     const { N, b, inPath } = this;
     N.fill(0, 0, n * n);
     b.fill(0, 0, n);

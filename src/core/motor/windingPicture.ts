@@ -1,3 +1,4 @@
+import type { Point } from "../quantity/point";
 import { connectedGroups } from "./connectedGroups";
 import { isHiddenEnd } from "./sectionEnd";
 
@@ -19,11 +20,6 @@ export interface WindingPicture {
     readonly leads: readonly string[];
     readonly name: string;
   }[];
-}
-
-export interface Point {
-  readonly x: number;
-  readonly y: number;
 }
 
 /**

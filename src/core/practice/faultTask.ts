@@ -2,7 +2,7 @@ import { drawnFault } from "../bench/drawnFault";
 import type { PoweredFault } from "../bench/poweredFault";
 import { type PoweredMachine, poweredMachine } from "../bench/poweredMachine";
 import { pick, type Random, seededRandom } from "../bench/random";
-import { type CapacitorPlace, capacitorsInCircuit } from "../proving/capacitorsInCircuit";
+import { type CircuitCapacitor, capacitorsInCircuit } from "../proving/capacitorsInCircuit";
 import type { Cause } from "../proving/causes";
 import type { NextCheck } from "../proving/diagnosis";
 import type { ProvingObservation } from "../proving/observation";
@@ -31,7 +31,7 @@ export type Complaint = keyof typeof COMPLAINTS;
 export interface FaultTask {
   readonly wiring: WiringTask;
   readonly calls: readonly EquipmentState[];
-  readonly capacitors: readonly CapacitorPlace[];
+  readonly capacitors: readonly CircuitCapacitor[];
   readonly complaint: Complaint;
   readonly fault: PoweredFault;
   /** The same machine each time it is asked for, its instruments at their beginning. */

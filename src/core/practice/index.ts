@@ -47,6 +47,6 @@ export {
   WIRING_TASKS,
   type WiringTask,
   type WiringTaskKind,
-  type WiringWish,
+  type WiringTaskWish,
   wiringTask,
 } from "./wiringTask";

@@ -3,7 +3,7 @@ import { describe, expect, it } from "vitest";
 import { checkPlan } from "../wiring/check/check";
 import { CAPPED } from "../wiring/place";
 import { CONSEQUENCES, type Consequence, gradeWiring, type WiringHandedIn } from "./gradeWiring";
-import { WIRING_EQUIPMENT, WIRING_TASKS, type WiringWish, wiringTask } from "./wiringTask";
+import { WIRING_EQUIPMENT, WIRING_TASKS, type WiringTaskWish, wiringTask } from "./wiringTask";
 
 const seeds = fc.integer({ min: 0, max: 0xffffffff });
 const wishes = fc.record({
@@ -11,7 +11,7 @@ const wishes = fc.record({
   equipment: fc.constantFrom("surprise", ...WIRING_EQUIPMENT),
 });
 
-function handed(seed: number, wish: WiringWish, more: Partial<WiringHandedIn>): WiringHandedIn {
+function handed(seed: number, wish: WiringTaskWish, more: Partial<WiringHandedIn>): WiringHandedIn {
   return {
     id: "0198c3a0-0000-4000-8000-000000000001",
     person: "Dov Hask",

@@ -31,7 +31,7 @@ const SETTINGS: readonly (readonly [equipment: string, family: string, leads: nu
 export const WIRING_EQUIPMENT: readonly string[] = [...new Set(SETTINGS.map(([id]) => id))];
 
 /** What a learner asks for. */
-export interface WiringWish {
+export interface WiringTaskWish {
   readonly task: WiringTaskKind;
   /** The id of an equipment of the list, or "surprise". */
   readonly equipment: string;
@@ -65,7 +65,7 @@ const TO_FIND: readonly WrongKind[] = [
 ];
 
 /** The task of a seed and a wish: the same on every machine. */
-export function wiringTask(seed: number, wish: WiringWish): WiringTask {
+export function wiringTask(seed: number, wish: WiringTaskWish): WiringTask {
   const random = seededRandom(seed);
   const settings = SETTINGS.filter(([id]) => wish.equipment === "surprise" || id === wish.equipment);
   const [equipment, family, leadCount] = pick(random, settings.length > 0 ? settings : SETTINGS);

@@ -3,7 +3,7 @@ import { ampsAddUpLog } from "./ampsAddUp";
 import { PRIOR } from "./causes";
 import { contactsAtSpeedLog } from "./contactsAtSpeed";
 import { type Conditioned, conditioned, figured, type Row } from "./gaussian";
-import type { Prediction } from "./moving";
+import type { FiguredMove } from "./moving";
 import type { ProvingObservation } from "./observation";
 import { onOddBuild } from "./onOddBuild";
 import type { ProvingCase } from "./provingCase";
@@ -236,7 +236,7 @@ function differenceVariance({ what }: Reading, value: number, rating: Rating): n
   return Math.min(MOST_DIFFERENCE, ((DIFFERENCE * (amps - value)) / value) ** 2);
 }
 
-function rowOf(made: ProvingCase, figure: Figure, predicted: Prediction): Row {
+function rowOf(made: ProvingCase, figure: Figure, predicted: FiguredMove): Row {
   const { reading, value, meter, air } = figure;
   const { rating } = made.fitted;
   const shown = weighed(reading.what, value, rating);

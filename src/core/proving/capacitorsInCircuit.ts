@@ -8,7 +8,7 @@ import { type EquipmentState, hungMotor, stateCircuit } from "../wiring/stateCir
 import { calledBy, lastOf, toldApart } from "./capacitorNames";
 
 /** A capacitor that can be measured there. */
-export interface CapacitorPlace {
+export interface CircuitCapacitor {
   /** Of its branch in the circuit. */
   readonly id: string;
   /** As a technician says it: "fan", "herm", "run", "start". */
@@ -30,7 +30,7 @@ interface Wired {
 }
 
 /** Every capacitor of the plan: of the equipment, and on the motor itself. */
-export function capacitorsInCircuit({ plan, motor, fitted, states }: Wired): CapacitorPlace[] {
+export function capacitorsInCircuit({ plan, motor, fitted, states }: Wired): CircuitCapacitor[] {
   const own = hungMotor(plan, motor, fitted);
   const circuits = states.map((state) => {
     const { machine, shorted } = stateCircuit(plan, own, state);
@@ -42,7 +42,7 @@ export function capacitorsInCircuit({ plan, motor, fitted, states }: Wired): Cap
   const parts = plan.compartment.devices.flatMap((device) =>
     device.parts.flatMap((part) => (part.kind === "capacitor" ? [{ device, part }] : [])),
   );
-  const named = [...seen.values()].map((branch): CapacitorPlace => {
+  const named = [...seen.values()].map((branch): CircuitCapacitor => {
     const found = parts.find(({ part }) => part.id === branch.id);
     const serves = circuits.some(
       ({ rest }) => abs(rest?.branches.get(branch.id)?.amps ?? ZERO) > SERVES_SHARE * fitted.rating.amps,
@@ -60,9 +60,9 @@ export function capacitorsInCircuit({ plan, motor, fitted, states }: Wired): Cap
 
 /** The capacitor that a hand or a program means; null where there is none of that name. */
 export function capacitorAt(
-  { capacitors, plan }: { readonly capacitors: readonly CapacitorPlace[]; readonly plan: MotorPlan },
+  { capacitors, plan }: { readonly capacitors: readonly CircuitCapacitor[]; readonly plan: MotorPlan },
   at: string,
-): CapacitorPlace | null {
+): CircuitCapacitor | null {
   const wanted = at.trim().toLowerCase();
   const exact = capacitors.find(({ id, at: name }) => id.toLowerCase() === wanted || name === wanted);
   if (exact) return exact;

@@ -3,7 +3,7 @@ import { LIVE_SHARE } from "./callRun";
 import type { Cause } from "./causes";
 import { lineAmps, startAmps } from "./liveAmps";
 import { readingsOf, standsStill } from "./nextCheck";
-import type { Group } from "./oneCause";
+import type { CauseGroup } from "./oneCause";
 import type { ProvingCase } from "./provingCase";
 import { type Reading, readingKey, weighed } from "./reading";
 import type { Sight } from "./sight";
@@ -45,7 +45,7 @@ export function unreadEvidence(
   );
 }
 
-type Blamed = Pick<Group, "cause" | "at" | "members">;
+type Blamed = Pick<CauseGroup, "cause" | "at" | "members">;
 
 /** A cause that is to be blamed, and what was read under which call. */
 interface Blaming {
@@ -212,7 +212,7 @@ const OF_WIRES: ReadonlySet<string> = new Set(["leads-exchanged", "lead-off", "w
 export function isUntold(
   made: ProvingCase,
   sight: Sight,
-  likeliest: Pick<Group, "cause" | "members">,
+  likeliest: Pick<CauseGroup, "cause" | "members">,
 ): boolean {
   return OF_WIRES.has(likeliest.cause) && tellingOhms(made, sight, likeliest, WIRES_TELL).length === 0;
 }
@@ -237,7 +237,7 @@ const STILL_MAY_BE = 0.001;
 function shownByShort(
   made: ProvingCase,
   sight: Sight,
-  { at, members: [likeliest] }: Pick<Group, "at" | "members">,
+  { at, members: [likeliest] }: Pick<CauseGroup, "at" | "members">,
   call: string,
 ): Reading[] {
   const other = suspectsKept(made).find(
@@ -267,7 +267,7 @@ const AMPS_TELL = 0.3;
 function tellingOhms(
   made: ProvingCase,
   sight: Sight,
-  { members: [likeliest] }: Pick<Group, "members">,
+  { members: [likeliest] }: Pick<CauseGroup, "members">,
   least: number,
 ): Reading[] {
   return likeliest ? ohmsMoved(made, sight, likeliest.suspect, least) : [];
@@ -301,7 +301,7 @@ const TURNS_TELL = 0.02;
 function ampsAtEnds(
   made: ProvingCase,
   sight: Sight,
-  { at: [ends = ""] }: Pick<Group, "at">,
+  { at: [ends = ""] }: Pick<CauseGroup, "at">,
   call: string,
 ): Reading[] {
   const own = made.motor.leads
@@ -314,7 +314,7 @@ function ampsAtEnds(
 function ampsMoved(
   made: ProvingCase,
   sight: Sight,
-  { at, members }: Pick<Group, "at" | "members">,
+  { at, members }: Pick<CauseGroup, "at" | "members">,
   call: string,
 ): Reading[] {
   const [likeliest] = members;

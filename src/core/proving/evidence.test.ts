@@ -8,7 +8,7 @@ import type { Cause } from "./causes";
 import { isUntold } from "./directEvidence";
 import { evidenceOf } from "./evidence";
 import { powerOf } from "./nextCheck";
-import type { Group } from "./oneCause";
+import type { CauseGroup } from "./oneCause";
 import { provingCase } from "./provingCase";
 import { provingSheet } from "./provingSheet";
 import { sightOf } from "./sight";
@@ -35,7 +35,7 @@ function beside(likeliest: Suspect, other: Suspect) {
     { suspect: other, probability: 0.01, posterior },
   ];
   const belief: Belief = { ...before, believed: [first, second] };
-  const group: Group = { ...likeliest, members: [first], same: [], probability: 0.985 };
+  const group: CauseGroup = { ...likeliest, members: [first], same: [], probability: 0.985 };
   return { belief, group };
 }
 const suspect = (cause: Cause): Suspect => {
@@ -69,7 +69,7 @@ describe("what shows the likeliest cause itself", () => {
   });
 
   it("wires that no ohms tell are not blamed for a hum while the shaft may be stuck", () => {
-    const group = (one: Suspect): Group => ({ ...one, members: [], same: [], probability: 0.985 });
+    const group = (one: Suspect): CauseGroup => ({ ...one, members: [], same: [], probability: 0.985 });
     const untold = suspectsKept(made).find(
       (one) =>
         one.cause === "leads-exchanged" &&

@@ -2,14 +2,14 @@ import type { Belief } from "./belief";
 import { isBelowOpening } from "./contactsAtSpeed";
 import { isUntold, mayBe, unreadEvidence } from "./directEvidence";
 import type { Check } from "./nextCheck";
-import type { Group } from "./oneCause";
+import type { CauseGroup } from "./oneCause";
 import type { ProvingCase } from "./provingCase";
 import type { Reading } from "./reading";
 import type { Sight } from "./sight";
 import { FOUND } from "./statusLimits";
 
 /** How it stands with what shows the likeliest cause itself. */
-export interface Evidence {
+export interface CauseEvidence {
   /** What can still be read of it there. */
   readonly unread: readonly Reading[];
   readonly stands: "read" | "to-be-read" | "out-of-reach" | "cannot-tell";
@@ -28,8 +28,8 @@ interface Asked {
 /** What shows the likeliest cause itself, once it is likely enough to be named. */
 export function evidenceOf(
   { made, sight, belief, odd, canBe }: Asked,
-  likeliest: Group | undefined,
-): Evidence {
+  likeliest: CauseGroup | undefined,
+): CauseEvidence {
   if (!likeliest) return { unread: [], stands: "read" };
   const direct = likeliest.probability >= FOUND ? unreadEvidence(made, sight, belief, likeliest, odd) : [];
   const unread = direct.filter(canBe);

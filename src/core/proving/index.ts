@@ -8,7 +8,7 @@ export {
   speedsByRise,
 } from "./airflow";
 export { namedCapacitors } from "./capacitorNames";
-export { type CapacitorPlace, capacitorsInCircuit } from "./capacitorsInCircuit";
+export { type CircuitCapacitor, capacitorsInCircuit } from "./capacitorsInCircuit";
 export { CAUSES, type Cause } from "./causes";
 export { CHECK_UP, CONTROL_PAIR, checkUp } from "./checkUp";
 export { diagnose } from "./diagnose";

@@ -2,7 +2,7 @@ import { feedingOf } from "../machine/feedingOf";
 import { judgeInsulation } from "../ohms/insulation";
 import { formatRotation } from "../quantity/rotation";
 import { carriesLine } from "./callRun";
-import { type CapacitorPlace, capacitorAt } from "./capacitorsInCircuit";
+import { type CircuitCapacitor, capacitorAt } from "./capacitorsInCircuit";
 import type { ProvingLine } from "./diagnosis";
 import { bandOf } from "./expected";
 import { halfWidth, type Judging } from "./judging";
@@ -325,7 +325,7 @@ function capacityVerdict(
   );
 }
 
-type Labelled = Pick<CapacitorPlace, "microfarads" | "start">;
+type Labelled = Pick<CircuitCapacitor, "microfarads" | "start">;
 
 /** What a capacitor's label lets it be, µF. */
 function labelBand({ microfarads, start }: Labelled): { low: number; high: number; percent: number } {

@@ -1,7 +1,7 @@
 import { abs, type Complex, scale } from "../machine/complex";
 
 /** What a suspect makes an instrument show, and how that moves with what is open. */
-export interface Prediction {
+export interface FiguredMove {
   /** As {@link weighed} has it. */
   readonly log: number;
   /** For one standard deviation of each open direction, and last of the suspect's own degree. */
@@ -21,7 +21,7 @@ export interface Prediction {
  * @param offs how far one standard deviation of each direction moves them, in the same unit.
  * @param least what is added before the logarithm is taken, in the same unit.
  */
-export function moving(still: Complex, offs: readonly Complex[], least: number): Prediction {
+export function moving(still: Complex, offs: readonly Complex[], least: number): FiguredMove {
   const length = abs(still);
   const along = length > 0 ? scale(still, 1 / length) : { re: 1, im: 0 };
   const parts = offs.map(({ re, im }) => ({

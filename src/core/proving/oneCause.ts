@@ -16,7 +16,7 @@ import { AS_PLANNED } from "./suspects";
 export const LISTED = 0.005;
 
 /** Causes that are one: degrees of the same, and others that nothing there can tell from it. */
-export interface Group {
+export interface CauseGroup {
   readonly cause: Cause;
   readonly at: readonly string[];
   readonly members: readonly Believed[];
@@ -24,20 +24,20 @@ export interface Group {
   readonly probability: number;
 }
 
-export function grouped(made: ProvingCase, sight: Sight, { believed }: Belief): Group[] {
+export function grouped(made: ProvingCase, sight: Sight, { believed }: Belief): CauseGroup[] {
   const byName = new Map<string, Believed[]>();
   for (const one of believed) {
     const key = `${one.suspect.cause}\n${one.suspect.at.join("\n")}`;
     byName.set(key, [...(byName.get(key) ?? []), one]);
   }
   const alone = [...byName.values()]
-    .map((members): Group => {
+    .map((members): CauseGroup => {
       const [first] = members as [Believed];
       const { cause, at } = first.suspect;
       return { cause, at, members, same: [], probability: sumOf(members) };
     })
     .sort((a, b) => b.probability - a.probability);
-  const groups: Group[] = [];
+  const groups: CauseGroup[] = [];
   for (const group of alone) {
     const twin =
       group.cause === "as-planned" || group.probability < LISTED
@@ -66,7 +66,7 @@ export function sumOf(members: readonly Believed[]): number {
 /** How alike two machines must be before every instrument to count as one. */
 const ONE = 0.97;
 
-function areOne(made: ProvingCase, sight: Sight, a: Group, b: Group): boolean {
+function areOne(made: ProvingCase, sight: Sight, a: CauseGroup, b: CauseGroup): boolean {
   const [one, other] = [a.members[0] as Believed, b.members[0] as Believed];
   const { rating } = made.fitted;
   const sameSeen = made.calls.every((call) => {

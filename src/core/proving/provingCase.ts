@@ -10,7 +10,7 @@ import { compartmentById } from "../wiring/equipment";
 import { type MotorPlan, NO_TURN } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
 import { type EquipmentState, statesOf } from "../wiring/stateCircuit";
-import { type CapacitorPlace, capacitorsInCircuit } from "./capacitorsInCircuit";
+import { type CircuitCapacitor, capacitorsInCircuit } from "./capacitorsInCircuit";
 import { plateGiven } from "./plateGiven";
 import type { ProvingSheet, TurnedLoad } from "./provingSheet";
 
@@ -29,7 +29,7 @@ export interface ProvingCase {
   readonly plan: MotorPlan;
   readonly load: TurnedLoad;
   readonly calls: readonly ProvingCall[];
-  readonly capacitors: readonly CapacitorPlace[];
+  readonly capacitors: readonly CircuitCapacitor[];
 }
 
 /** The case of a sheet; refused where there is no winding to run, or nothing says how it is wired. */

@@ -4,7 +4,7 @@ import type { Cause } from "./causes";
 import { type CauseAt, type CauseWords, causeWords } from "./causeWords";
 import type { RankedCause } from "./diagnosis";
 import type { NameOf } from "./judging";
-import { type Group, sumOf } from "./oneCause";
+import { type CauseGroup, sumOf } from "./oneCause";
 import type { ProvingCase } from "./provingCase";
 import { meterVariance, unweighed, WEIGHING, weighed } from "./reading";
 import type { Sight } from "./sight";
@@ -20,7 +20,7 @@ export function rankedCause(
   made: ProvingCase,
   sight: Sight,
   belief: Belief,
-  { cause, at, members, same, probability }: Group,
+  { cause, at, members, same, probability }: CauseGroup,
   nameOf: NameOf,
 ): RankedCause {
   const [top] = members as [Believed];

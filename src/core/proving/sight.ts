@@ -3,7 +3,7 @@ import { abs, type Complex, scale, sub, ZERO } from "../machine/complex";
 import { ampsIn, type CallRun, callRun, currentIn, voltsBetween } from "./callRun";
 import { deadOhms } from "./deadOhms";
 import { leftOpen, type OpenDirection } from "./leftOpen";
-import { moving, type Prediction } from "./moving";
+import { type FiguredMove, moving } from "./moving";
 import type { ProvingCall, ProvingCase } from "./provingCase";
 import { type Reading, WEIGHING, weighed } from "./reading";
 import type { Change, Suspect } from "./suspect";
@@ -17,7 +17,7 @@ export interface Sight {
   readonly run: (suspect: Suspect, call: string, air?: AirTimes) => CallRun | null;
   /** The figure alone; null where the place is unknown or the machine has no solution. */
   readonly value: (suspect: Suspect, reading: Reading, air?: AirTimes) => number | null;
-  readonly prediction: (suspect: Suspect, reading: Reading, air?: AirTimes) => Prediction | null;
+  readonly prediction: (suspect: Suspect, reading: Reading, air?: AirTimes) => FiguredMove | null;
 }
 
 /** The sight of a case. */

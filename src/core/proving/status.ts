@@ -1,5 +1,5 @@
 import type { Diagnosis, RankedCause } from "./diagnosis";
-import type { Evidence } from "./evidence";
+import type { CauseEvidence } from "./evidence";
 import { FOUND, GOOD } from "./statusLimits";
 
 /** Found where what shows the cause itself may not be read: with the power off for good, or no such instrument there. */
@@ -25,7 +25,7 @@ export function statusOf({
   /** The supply or the turn lies outside of its limit, or a figure of what is expected, whatever the model makes of it. */
   readonly outside: boolean;
   /** What shows the likeliest cause itself. */
-  readonly evidence: Evidence["stands"];
+  readonly evidence: CauseEvidence["stands"];
 }): Diagnosis["status"] {
   const [first] = causes;
   const isNamed = first !== undefined && first.cause !== "as-planned" && first.cause !== "unknown";

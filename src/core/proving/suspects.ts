@@ -8,7 +8,7 @@ import { isTap } from "../motor/slot";
 import { CAPPED } from "../wiring/place";
 import type { MotorPlan } from "../wiring/plan";
 import { planWiring } from "../wiring/planWiring";
-import type { CapacitorPlace } from "./capacitorsInCircuit";
+import type { CircuitCapacitor } from "./capacitorsInCircuit";
 import { type Cause, COMMON, PRIOR } from "./causes";
 import { onOddBuild } from "./onOddBuild";
 import type { ProvingCase } from "./provingCase";
@@ -174,7 +174,7 @@ function capacitorsOf({ capacitors }: ProvingCase): Draft[] {
   return [...serving.flatMap(ofCapacitor), ...exchanged];
 }
 
-function ofCapacitor({ id, at, microfarads }: CapacitorPlace): Draft[] {
+function ofCapacitor({ id, at, microfarads }: CircuitCapacitor): Draft[] {
   const is = (cause: Cause, change: Change): Draft => ({ cause, at: [at], change });
   const valued = (cause: Cause, times: number): Draft => ({
     cause,

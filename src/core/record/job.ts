@@ -14,7 +14,7 @@ import {
   changeBy,
   type Fact,
   type LabelText,
-  type Place,
+  type MachinePlace,
   type ProbeAbout,
   type Reference,
 } from "./facts";
@@ -82,7 +82,7 @@ export interface Job extends WiringFacts {
   readonly label: LabelText;
   /** Plates as typed. The new motor's begins as that of the chosen one; what is typed since comes on top. */
   readonly plates: { readonly old: TypedPlate; readonly new: TypedPlate };
-  readonly place: Place;
+  readonly place: MachinePlace;
   readonly chosen: ChosenMotor | null;
   /** Parts of the stock in use on this job, each once, those given back left out. */
   readonly used: readonly UsedPart[];

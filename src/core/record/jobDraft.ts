@@ -19,7 +19,7 @@ import type { LandingChoice } from "./nouns/landingChoice";
 import type { OldLead } from "./nouns/oldLead";
 import type { Photo } from "./nouns/photo";
 import type { Pin } from "./nouns/pin";
-import type { Place } from "./nouns/place";
+import type { MachinePlace } from "./nouns/place";
 import type { ProbeAbout } from "./nouns/probeAbout";
 import type { Reference } from "./nouns/reference";
 import type { SetInside } from "./nouns/setInside";
@@ -142,7 +142,7 @@ export interface JobDraft {
   ready: { readonly override: string | null; readonly by: string; readonly at: string } | null;
   label: LabelText;
   plates: { old: TypedPlate; new: TypedPlate };
-  place: Place;
+  place: MachinePlace;
   chosen: ChosenMotor | null;
   used: Map<string, UsedPart>;
   ticks: Map<string, boolean>;

@@ -25,7 +25,7 @@ export interface LabelContent {
 }
 
 /** A line of type on the label: millimetres from the top left corner, size in millimetres of cap line. */
-export interface LabelText {
+export interface PlacedText {
   readonly x: number;
   readonly y: number;
   readonly sizeMm: number;
@@ -34,7 +34,7 @@ export interface LabelText {
 }
 
 export interface LabelLayout {
-  readonly texts: readonly LabelText[];
+  readonly texts: readonly PlacedText[];
   /** Horizontal rules, by height in millimetres. */
   readonly rules: readonly number[];
   /** The QR code of the record's address; null where it has none. */
@@ -69,7 +69,7 @@ export function layoutLabel(content: LabelContent): LabelLayout {
   const qr = content.address === "" ? null : codeOf(content.address);
   const beside = qr ? whole - QR_MM - 2 : whole;
   const proved = content.proved === "" ? "" : `proved: ${content.proved}`;
-  const texts: LabelText[] = [
+  const texts: PlacedText[] = [
     line(MARGIN, 7.2, 4.4, true, content.unit || "Motor", beside),
     line(MARGIN, 11, 2.6, false, [content.date, content.who].filter(Boolean).join(" · "), beside),
     line(MARGIN, 14.6, 2.9, true, content.supply, beside),
@@ -118,7 +118,7 @@ const LETTER_WIDTH = 0.47;
 const BOLD_LETTER_WIDTH = 0.52;
 
 /** A line of type that keeps to its room: what does not fit ends in an ellipsis. */
-function line(x: number, y: number, sizeMm: number, bold: boolean, text: string, roomMm: number): LabelText {
+function line(x: number, y: number, sizeMm: number, bold: boolean, text: string, roomMm: number): PlacedText {
   const most = Math.floor(roomMm / (sizeMm * (bold ? BOLD_LETTER_WIDTH : LETTER_WIDTH)));
   return { x, y, sizeMm, bold, text: clip(text, most) };
 }

@@ -46,7 +46,7 @@ export interface Matches {
 }
 
 /** How many of each a ranking shows. */
-export interface Shown {
+export interface ShownMatches {
   readonly offers: number;
   readonly ruledOut: number;
 }
@@ -114,7 +114,11 @@ export function weigh(need: Need, candidate: Candidate): Weighed {
  *
  * Method: every candidate is weighed by every rule, and nothing is worded; the best of each list are then judged in words.
  */
-export function match(need: Need, candidates: readonly Candidate[], shown: Shown = EVERYTHING): Matches {
+export function match(
+  need: Need,
+  candidates: readonly Candidate[],
+  shown: ShownMatches = EVERYTHING,
+): Matches {
   const misses = new Uint8Array(candidates.length);
   const points = new Float64Array(candidates.length);
   const offers: number[] = [];
@@ -159,6 +163,6 @@ function front(
     .slice(0, most);
 }
 
-const EVERYTHING: Shown = { offers: Number.POSITIVE_INFINITY, ruledOut: Number.POSITIVE_INFINITY };
+const EVERYTHING: ShownMatches = { offers: Number.POSITIVE_INFINITY, ruledOut: Number.POSITIVE_INFINITY };
 
 const NAMES = new Intl.Collator();

@@ -1,5 +1,6 @@
+import type { Point } from "../quantity/point";
 import { placeName } from "./compartment";
-import { DEVICE_GAP, type DeviceColumn, type DrawnDevice, deviceColumn, type Point } from "./drawnDevices";
+import { DEVICE_GAP, type DeviceColumn, type DrawnDevice, deviceColumn } from "./drawnDevices";
 import { CAPPED, isJoint } from "./place";
 import { FRAME, type Jumper, type WiringPlan } from "./plan";
 

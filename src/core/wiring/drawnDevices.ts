@@ -1,10 +1,6 @@
+import type { Point } from "../quantity/point";
 import type { Compartment, Contact, Device } from "./compartment";
 import type { WiringPlan } from "./plan";
-
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
 
 export interface DrawnDevice {
   readonly id: string;

@@ -7,6 +7,7 @@ export { type Rating, ratingOf } from "../machine/rating";
 export { canHavePlug, turnedByPlug } from "../machine/rotationPlug";
 export { type WoundMotor, woundMotor } from "../machine/woundMotor";
 export { boardNumber, tapSlot } from "../motor/slot";
+export type { Point } from "../quantity/point";
 export type { AskedCapacitor } from "./capacitorPlace";
 export type { Assumption } from "./check/assumption";
 export { checkPlan, type WiringCheck } from "./check/check";

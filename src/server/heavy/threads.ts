@@ -13,7 +13,7 @@ export class TooLong extends Error {
 export class Abandoned extends Error {}
 
 /** One piece of work and who waits for it. */
-export interface Wanted {
+export interface WantedWork {
   /** Whose it is: those who wait take turns by account, not by how much each asks. */
   readonly account: string;
   readonly what: string;
@@ -22,7 +22,7 @@ export interface Wanted {
   readonly signal?: AbortSignal;
 }
 
-interface Waiting extends Wanted {
+interface Waiting extends WantedWork {
   readonly resolve: (value: unknown) => void;
   readonly reject: (error: Error) => void;
   /** Told how long the work kept its thread. */
@@ -64,7 +64,7 @@ export class Threads {
    * @param spent is told the milliseconds for which it kept a thread, ended or not.
    * @throws QueueFull at once where too many wait, {@link TooLong}, {@link Abandoned}, or what the work threw
    */
-  run(wanted: Wanted, spent: (ms: number) => void = () => undefined): Promise<unknown> {
+  run(wanted: WantedWork, spent: (ms: number) => void = () => undefined): Promise<unknown> {
     const own = this.waiting.get(wanted.account) ?? [];
     const all = [...this.waiting.values()].reduce((sum, { length }) => sum + length, 0);
     if (own.length >= this.most.waitingOfOne || all >= this.most.waiting)

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import type { JobLine } from "@/contract/routes/jobs";
 
 /** What is asked of the list. */
-export interface Asked {
+export interface JobsAsked {
   readonly search: string;
   readonly shelved: "listed" | "archived";
 }
@@ -24,14 +24,14 @@ export interface JobPages {
 
 /** Letters typed within so long are one question. */
 const PAUSE_MS = 120;
-const FIRST: Asked = { search: "", shelved: "listed" };
+const FIRST: JobsAsked = { search: "", shelved: "listed" };
 
 /**
  * A list of jobs page by page. The first page of the whole list came with the page itself; whatever else is asked for is
  * had from the server, the latest question winning. What asks is loaded when it is first needed.
  */
 export function useJobPages(
-  asked: Asked,
+  asked: JobsAsked,
   first: { jobs: readonly JobLine[]; next: string | null },
 ): JobPages {
   const [shown, setShown] = useState({ ...first, says: "" });
@@ -89,7 +89,10 @@ export function useJobPages(
   };
 }
 
-async function ask({ search, shelved, before }: Asked & { readonly before?: string }, signal: AbortSignal) {
+async function ask(
+  { search, shelved, before }: JobsAsked & { readonly before?: string },
+  signal: AbortSignal,
+) {
   const { findJobs } = await import("./findJobs");
   const of = search === "" ? "own" : "all";
   return findJobs({ search, shelved, of, ...(before ? { before } : {}) }, signal).catch(() => ({

@@ -13,7 +13,7 @@ import { isStage } from "../job/stages";
 import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { KeptHome } from "./KeptHome";
-import { type Place, placeOf } from "./place";
+import { type KeptPlace, placeOf } from "./place";
 
 const PracticePage = dynamic(() => import("../practice/PracticePage").then((m) => m.PracticePage));
 const WiringPracticePage = dynamic(() =>
@@ -31,7 +31,7 @@ const StockPage = dynamic(() => import("../stock/StockPage").then((m) => m.Stock
  * itself what it stands for. What needs the server says so.
  */
 export function KeptApplication() {
-  const [place, setPlace] = useState<Place | null>(null);
+  const [place, setPlace] = useState<KeptPlace | null>(null);
   useEffect(() => {
     const found = placeOf(window.location.pathname);
     if (found.at === "start") {
@@ -42,7 +42,7 @@ export function KeptApplication() {
   return place === null ? null : screenOf(place);
 }
 
-function screenOf(place: Place): ReactNode {
+function screenOf(place: KeptPlace): ReactNode {
   switch (place.at) {
     case "home":
       return <KeptHome />;

@@ -1,7 +1,7 @@
 import { isStage, type Stage } from "../job/stages";
 
 /** Where an address of ours leads. */
-export type Place =
+export type KeptPlace =
   | {
       readonly at:
         | "home"
@@ -22,7 +22,7 @@ const UNIT = /^\/units\/([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f
 const JOB = /^\/jobs\/([0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12})\/([a-z]+)\/?$/i;
 
 /** The place of an address, for a page that has to find out by itself what it stands for. */
-export function placeOf(path: string): Place {
+export function placeOf(path: string): KeptPlace {
   const [, job, stage] = JOB.exec(path) ?? [];
   if (job && stage && isStage(stage)) return { at: "job", job: job.toLowerCase(), stage };
   const [, unit] = UNIT.exec(path) ?? [];

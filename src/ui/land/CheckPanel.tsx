@@ -14,7 +14,7 @@ import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { FindingList } from "./FindingList";
 import { useWireName } from "./useWireName";
-import type { WiringCheck } from "./useWiringCheck";
+import type { ShownCheck } from "./useWiringCheck";
 
 const SUMMARY = {
   stop: "Stop: not to be powered like this",
@@ -23,7 +23,7 @@ const SUMMARY = {
 } as const;
 
 /** What the planned circuit does in every state of the equipment, run before anyone turns the power on. */
-export function CheckPanel({ check }: { check: WiringCheck }) {
+export function CheckPanel({ check }: { check: ShownCheck }) {
   const wiring = useJobWiring();
   const name = useWireName();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
@@ -120,7 +120,7 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
 }
 
 /** A plan with a stop is not marked ready; whoever goes on all the same writes down why. */
-function Ready({ check }: { check: WiringCheck }) {
+function Ready({ check }: { check: ShownCheck }) {
   const { job, add } = useJob("ready");
   const known = useDeviceName();
   const day = useLocalDay(job.ready?.at ?? "");

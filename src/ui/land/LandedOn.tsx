@@ -8,7 +8,7 @@ import { useJobWiring } from "../job/JobContext";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
-import type { WiringCheck } from "./useWiringCheck";
+import type { ShownCheck } from "./useWiringCheck";
 
 const LandedOnChoice = dynamic(
   () => brought(import("./LandedOnChoice").then((made) => made.LandedOnChoice)),
@@ -21,7 +21,7 @@ const LandedOnChoice = dynamic(
  * The equipment, and what a person chooses of the plan: one line once it is planned. By keyboard the first letter picks
  * and the next one picks on: so while keys choose, the choice stays, until Enter or until the focus goes elsewhere.
  */
-export function LandedOn({ check }: { check: WiringCheck | null }) {
+export function LandedOn({ check }: { check: ShownCheck | null }) {
   const wiring = useJobWiring();
   const [held, setHeld] = useState(false);
   const all = useRef<HTMLDivElement>(null);

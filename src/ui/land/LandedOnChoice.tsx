@@ -2,11 +2,11 @@
 
 import Box from "@mui/material/Box";
 import { EquipmentChoice } from "../trace/EquipmentChoice";
-import type { WiringCheck } from "./useWiringCheck";
+import type { ShownCheck } from "./useWiringCheck";
 import { Wishes } from "./Wishes";
 
 /** The choices themselves: what it is landed on, and what of the plan is a person's to say. */
-export function LandedOnChoice({ check }: { check: WiringCheck | null }) {
+export function LandedOnChoice({ check }: { check: ShownCheck | null }) {
   return (
     <Box
       sx={{

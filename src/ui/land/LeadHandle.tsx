@@ -1,12 +1,7 @@
 "use client";
 
 import { type KeyboardEvent, type PointerEvent, useState } from "react";
-import { CAPPED, type WiringDrawing } from "@/core/wiring";
-
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
+import { CAPPED, type Point, type WiringDrawing } from "@/core/wiring";
 
 interface Props {
   readonly lead: WiringDrawing["leads"][number];

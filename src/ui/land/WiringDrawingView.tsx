@@ -2,11 +2,11 @@
 
 import { type Ref, useState } from "react";
 import type { Lead } from "@/core";
-import { type DrawnDevice, type DrawnWire, FRAME, type WiringDrawing } from "@/core/wiring";
+import { type DrawnDevice, type DrawnWire, FRAME, type Point, type WiringDrawing } from "@/core/wiring";
 import { paintOf } from "../parts/insulation";
 import { MONO } from "../theme/theme";
 import { DeviceSymbol } from "./DeviceSymbol";
-import { LeadHandle, type Point } from "./LeadHandle";
+import { LeadHandle } from "./LeadHandle";
 import { type DrawnPart, isLitDevice, isLitWire, type Lit, shade } from "./lit";
 
 interface Props {

@@ -1,7 +1,7 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import { formatLength, type Place, parseLength, parseNumber } from "@/core";
+import { formatLength, type MachinePlace, parseLength, parseNumber } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
@@ -10,15 +10,17 @@ import { KeptEntry } from "../parts/KeptEntry";
 export function PlaceEntry() {
   const { job, add } = useJob("place");
   const { place } = job;
-  const set = (change: Partial<Place>) => {
+  const set = (change: Partial<MachinePlace>) => {
     const next = { ...place, ...change };
     add({
       kind: "place",
-      place: Object.fromEntries(Object.entries(next).filter(([, value]) => value !== undefined)) as Place,
+      place: Object.fromEntries(
+        Object.entries(next).filter(([, value]) => value !== undefined),
+      ) as MachinePlace,
     });
   };
   const number =
-    (key: keyof Place, least: number, most: number, whole = false) =>
+    (key: keyof MachinePlace, least: number, most: number, whole = false) =>
     (text: string) => {
       if (text.trim() === "") {
         set({ [key]: undefined });

@@ -1,6 +1,6 @@
 "use client";
 
-import type { WiringGrade, WiringWish } from "@/core/practice";
+import type { WiringGrade, WiringTaskWish } from "@/core/practice";
 import { PracticeRoom } from "./PracticeRoom";
 import { WiringBench } from "./WiringBench";
 import { WiringProgress } from "./WiringProgress";
@@ -11,7 +11,7 @@ import { keptWiring, type WiringWork } from "./wiringState";
 /** Practice of the wiring: land a motor, or find the one wrong wire; the bench runs it and says what would happen. */
 export function WiringPracticePage() {
   return (
-    <PracticeRoom<WiringWish, WiringWork, WiringGrade>
+    <PracticeRoom<WiringTaskWish, WiringWork, WiringGrade>
       tab="wiring"
       intro="A motor whose leads are named, and equipment to land it on: wire it, or find the one wrong wire in a wiring and say what it would do. Nothing burns here but time."
       kept={keptWiring}

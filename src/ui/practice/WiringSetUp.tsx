@@ -3,7 +3,7 @@
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
 import type { z } from "zod";
-import { type WiringWish, wiringHandedIn } from "@/core/practice";
+import { type WiringTaskWish, wiringHandedIn } from "@/core/practice";
 import { FormChoice } from "../parts/form/FormChoice";
 import { FormEntry } from "../parts/form/FormEntry";
 import { EquipmentChoice } from "./EquipmentChoice";
@@ -17,7 +17,7 @@ export function WiringSetUp({
   onBegin,
 }: {
   readonly person: string;
-  readonly onBegin: (person: string, wish: WiringWish) => void;
+  readonly onBegin: (person: string, wish: WiringTaskWish) => void;
 }) {
   const { control, handleSubmit } = useForm<z.input<typeof setUp>>({
     resolver: zodResolver(setUp),

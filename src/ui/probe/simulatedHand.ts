@@ -1,5 +1,5 @@
 /** Where the stand-in's probes are. */
-export type Probes =
+export type HeldProbes =
   | { readonly between: [string, string] }
   | { readonly shell: string }
   | { readonly lifted: true }
@@ -19,14 +19,14 @@ const PARTS_MS = 5800;
  * @param put sends the probes somewhere.
  * @returns ends the movement.
  */
-export function moveProbes(place: string, likeAHand: boolean, put: (probes: Probes) => void): () => void {
-  const touched: Probes = JSON.parse(place);
+export function moveProbes(place: string, likeAHand: boolean, put: (probes: HeldProbes) => void): () => void {
+  const touched: HeldProbes = JSON.parse(place);
   if (!likeAHand || "lifted" in touched || "tips" in touched) {
     put(touched);
     return () => undefined;
   }
-  const lifted: Probes = { lifted: true };
-  const tips: Probes = { tips: "between" in touched ? touched.between[0] : touched.shell };
+  const lifted: HeldProbes = { lifted: true };
+  const tips: HeldProbes = { tips: "between" in touched ? touched.between[0] : touched.shell };
   put(lifted);
   const timers = (
     [

@@ -7,7 +7,7 @@ import { useState } from "react";
 import type { NextCheck } from "@/core/proving";
 import { MONO, TOUCH } from "../theme/theme";
 import { UNIT } from "./checkWords";
-import { type Figure, type InstrumentSource, useInstrument } from "./useInstrument";
+import { type InstrumentSource, type ShownFigure, useInstrument } from "./useInstrument";
 
 /** An instrument's display as it moves and comes to rest, with one touch to take what it shows. */
 export function LiveFigure({
@@ -18,7 +18,7 @@ export function LiveFigure({
   source: InstrumentSource;
   check: NextCheck;
   /** Null where an eye answers: what it would see is told in words. */
-  onTake: ((value: Figure) => void) | null;
+  onTake: ((value: ShownFigure) => void) | null;
 }) {
   const [attempt, setAttempt] = useState(0);
   const live = useInstrument(source, check, attempt);
@@ -73,7 +73,7 @@ export function LiveFigure({
   );
 }
 
-function displayed(value: Figure | null, unit: string): string {
+function displayed(value: ShownFigure | null, unit: string): string {
   if (value === null) return "– – –";
   return value === "open" ? "OL" : `${Number(value.toPrecision(4))} ${unit}`;
 }

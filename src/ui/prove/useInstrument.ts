@@ -25,7 +25,7 @@ export type InstrumentSource =
   | { readonly kind: "address"; readonly address: MeterAddress; readonly measures: InstrumentKind };
 
 /** A figure off a display, in its kind's unit. */
-export type Figure = number | "open";
+export type ShownFigure = number | "open";
 
 /** How the instrument stands with this page. */
 export type LiveFigure =
@@ -35,9 +35,9 @@ export type LiveFigure =
       readonly state: "live";
       readonly identity: string;
       /** What it shows now of this check; null before the first value. */
-      readonly shown: Figure | null;
+      readonly shown: ShownFigure | null;
       /** What it has come to rest on; null while it moves. */
-      readonly steady: Figure | null;
+      readonly steady: ShownFigure | null;
       /** What an eye beside a virtual machine would see of this check; "" where an instrument shows it. */
       readonly seen: string;
     };
@@ -145,12 +145,12 @@ export function useInstrument(from: InstrumentSource, check: NextCheck | null, a
   };
 }
 
-function figureOf(value: Value): Figure {
+function figureOf(value: Value): ShownFigure {
   if ("open" in value) return "open";
   return "ohms" in value ? value.ohms : value.figure;
 }
 
-function steadyOf(values: readonly Value[], kind: InstrumentKind): Figure | null {
+function steadyOf(values: readonly Value[], kind: InstrumentKind): ShownFigure | null {
   const figures = values.map(figureOf);
   const last = figures.at(-1);
   const play = Math.max(PLAY[kind], typeof last === "number" ? PLAY_SHARE * last : 0);

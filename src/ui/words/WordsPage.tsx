@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
-import { ENTRIES, type Entry } from "./entries";
+import { ENTRIES, type WordEntry } from "./entries";
 import { WordSketch } from "./WordSketch";
 
 const IN_ORDER = ENTRIES.toSorted((a, b) => a.word.localeCompare(b.word, "en"));
@@ -57,7 +57,7 @@ export function WordsPage() {
   );
 }
 
-function Word({ entry: { id, word, also, says, sketch } }: { entry: Entry }) {
+function Word({ entry: { id, word, also, says, sketch } }: { entry: WordEntry }) {
   return (
     <Box
       id={id}
@@ -90,7 +90,7 @@ function Word({ entry: { id, word, also, says, sketch } }: { entry: Entry }) {
   );
 }
 
-function isMeant({ word, also, says }: Entry, search: string): boolean {
+function isMeant({ word, also, says }: WordEntry, search: string): boolean {
   const said = [word, ...also, says].join(" ").toLowerCase();
   return search
     .toLowerCase()

@@ -8,7 +8,7 @@ export type Sketch =
   | { readonly of: "clamp"; readonly wires: 1 | 2 };
 
 /** A word of the trade as these pages use it. */
-export interface Entry {
+export interface WordEntry {
   /** Its place on the page: /words#joint. */
   readonly id: string;
   readonly word: string;
@@ -19,7 +19,7 @@ export interface Entry {
 }
 
 /** The words. */
-export const ENTRIES: readonly Entry[] = [
+export const ENTRIES: readonly WordEntry[] = [
   {
     id: "bonded",
     word: "Bonded",

@@ -94,7 +94,7 @@ export type { LabelText } from "../nouns/labelText";
 export type { OldLead } from "../nouns/oldLead";
 export type { Photo } from "../nouns/photo";
 export type { Pin } from "../nouns/pin";
-export type { Place } from "../nouns/place";
+export type { MachinePlace } from "../nouns/place";
 export type { ProbeAbout } from "../nouns/probeAbout";
 export type { Reference } from "../nouns/reference";
 export type { SetInside } from "../nouns/setInside";

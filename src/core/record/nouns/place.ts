@@ -3,4 +3,4 @@ import { matchRequest } from "../../stock/matchRequest";
 
 /** Where the motor works: what a replacement has to fit. */
 export const place = matchRequest.shape.place;
-export type Place = z.output<typeof place>;
+export type MachinePlace = z.output<typeof place>;
