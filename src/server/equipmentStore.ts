@@ -1,6 +1,7 @@
 import { and, asc, count, eq, ne } from "drizzle-orm";
-import type { Compartment } from "@/core/wiring";
+import { type Compartment, compartment } from "@/core/wiring";
 import type { Database } from "./database";
+import { readable } from "./readable";
 import { ownEquipment } from "./schema";
 
 /** Own compartments of one shop at the most. */
@@ -18,12 +19,16 @@ export function equipmentStore(db: Database, shopId: string) {
   return {
     /** All of it, by title. */
     async list(): Promise<KeptEquipment[]> {
-      return db
+      const rows = await db
         .select({ id: ownEquipment.id, made: ownEquipment.made })
         .from(ownEquipment)
         .where(inShop)
         .orderBy(asc(ownEquipment.title), asc(ownEquipment.id))
         .limit(MOST_EQUIPMENT);
+      return rows.flatMap(({ id, made: kept }) => {
+        const made = readable(compartment, kept, { equipment: id });
+        return made ? [{ id, made }] : [];
+      });
     },
 
     /** Keeps a compartment, or puts its new form in place of the old one. False where the shop has as many as it may. */

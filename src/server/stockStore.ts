@@ -1,8 +1,9 @@
 import { isDeepStrictEqual } from "node:util";
 import { and, asc, desc, eq, type SQL, sql } from "drizzle-orm";
 import type { StockLine, StockQuery, StockSort } from "@/contract";
-import type { StockItem } from "@/core";
+import { type StockItem, stockItem } from "@/core";
 import type { Database } from "./database";
+import { readable } from "./readable";
 import { stockItems, stockUses } from "./schema";
 import { rowOf } from "./stockRow";
 
@@ -46,26 +47,26 @@ export function stockStore(db: Database, shopId: string) {
           .offset(query.offset),
         db.select({ total: sql<number>`count(*)::int` }).from(stockItems).where(where),
       ]);
-      return { lines: rows.map(lineOf), total: counted?.total ?? 0 };
+      return { lines: rows.flatMap(readLine), total: counted?.total ?? 0 };
     },
 
-    /** Every line, for matching and for the export. */
+    /** Every line, for matching and for the export: too many to be taken apart one by one, they are looked at from outside. */
     async all(kind?: StockItem["kind"]): Promise<StockLine[]> {
       const rows = await lines()
         .where(and(inShop, kind ? eq(stockItems.kind, kind) : undefined))
         .orderBy(asc(stockItems.kind), asc(stockItems.name), asc(stockItems.id));
-      return rows.map(lineOf);
+      return rows.flatMap((row) => (row.item?.name === undefined ? [] : [lineOf(row)]));
     },
 
     /** A few of the lines. */
     async some(which: SQL): Promise<StockLine[]> {
-      return (await lines().where(and(inShop, which))).map(lineOf);
+      return (await lines().where(and(inShop, which))).flatMap(readLine);
     },
 
     /** One line; null where there is none of that id. */
     async line(id: string): Promise<StockLine | null> {
       const [row] = await lines().where(ofLine(id));
-      return row ? lineOf(row) : null;
+      return (row && readLine(row)[0]) ?? null;
     },
 
     /**
@@ -134,6 +135,12 @@ export function stockStore(db: Database, shopId: string) {
 
 /** What became of a line that was put in: not kept where somebody else changed it meanwhile. */
 type Kept = { readonly kept: true; readonly version: number } | { readonly kept: false };
+
+/** A line, or none where what is kept of it cannot be read any more. */
+function readLine(row: Parameters<typeof lineOf>[0]): StockLine[] {
+  const item = readable(stockItem, row.item, { stock: String(row.item?.id) });
+  return item ? [lineOf({ ...row, item })] : [];
+}
 
 function lineOf(row: { item: StockItem; count: number; version: number; inUse: number }): StockLine {
   const { inUse, version } = row;

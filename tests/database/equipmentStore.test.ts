@@ -1,3 +1,4 @@
+import { sql } from "drizzle-orm";
 import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { type Compartment, compartment, compartmentById } from "@/core/wiring";
@@ -28,6 +29,18 @@ describe("the shop's own equipment in PostgreSQL", () => {
     const list = await store.list();
     expect(list.map(({ made: { title } }) => title)).toEqual(["Attic unit", "Rooftop, north"]);
     for (const { made: one } of list) expect(compartment.parse(one)).toEqual(made(one.title));
+  });
+
+  it("one that cannot be read any more takes nothing with it", async () => {
+    const shop = uuid();
+    const store = equipmentStore(test.db, shop);
+    const [good, bad] = [uuid(), uuid()];
+    await store.put(good, made("Good"));
+    await store.put(bad, made("Bad"));
+    await test.db.execute(
+      sql`update own_equipment set made = 'null'::jsonb where shop_id = ${shop} and id = ${bad}`,
+    );
+    expect((await store.list()).map(({ id }) => id)).toEqual([good]);
   });
 
   it("a new form takes the place of the old one", async () => {

@@ -1,4 +1,5 @@
 import { randomUUID } from "node:crypto";
+import { sql } from "drizzle-orm";
 import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { StockQuery } from "@/contract";
@@ -221,5 +222,23 @@ describe("an import", () => {
     await imports.drop(id);
     expect(await imports.finish(id, 2)).toBeNull();
     expect(await stock.all()).toEqual([]);
+  });
+});
+
+describe("a line that cannot be read any more", () => {
+  it("takes nothing with it: the others are listed, and it is none", async () => {
+    const { id, stock } = shop();
+    const [good, bad] = [motor("Good fan"), motor("Bad fan")];
+    await stock.put(good);
+    await stock.put(bad);
+    await test.db.execute(
+      sql`update stock_items set item = '{"kind":"motor"}'::jsonb where shop_id = ${id} and id = ${bad.id}`,
+    );
+    expect((await stock.list(query())).lines.map(({ item }) => item.name)).toEqual(["Good fan"]);
+    expect(await stock.line(bad.id)).toBeNull();
+    expect((await stock.all("motor")).map(({ item }) => item.id)).toEqual([good.id]);
+    // Put in anew it is there again.
+    await stock.put(bad);
+    expect((await stock.list(query())).lines).toHaveLength(2);
   });
 });
