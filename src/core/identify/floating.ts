@@ -164,38 +164,46 @@ export function onlySeating(
   kind: readonly string[],
 ): ReadonlyMap<number, number> | null {
   if (leads.length > MOST_TO_SETTLE) return null;
-  const room = [...free];
-  const members = room.map(() => NO_LEADS);
-  const seat = new Map<number, number>();
-  let only: Map<number, number> | null = null;
-  let ways = 0;
-  const place = (at: number): void => {
-    const lead = leads[at];
-    if (lead === undefined) {
-      ways += 1;
-      only = new Map(seat);
-      return;
+  const ways = seatings(leads, openTo, { free, barred, kind, members: free.map(() => NO_LEADS) });
+  const only = ways.next().value;
+  return only !== undefined && ways.next().done === true ? only : null;
+}
+
+/** Groups with the places that are left, whom each bars for good, and who of those that wait sits there so far. */
+interface Groups {
+  readonly free: readonly number[];
+  readonly barred: readonly LeadSet[];
+  readonly kind: readonly string[];
+  readonly members: readonly LeadSet[];
+}
+
+/** Every way to seat leads, one after the other; groups that may change places are taken for one. */
+function* seatings(
+  [lead, ...others]: readonly number[],
+  openTo: readonly LeadSet[],
+  groups: Groups,
+): Generator<ReadonlyMap<number, number>, undefined> {
+  if (lead === undefined) {
+    yield new Map();
+    return;
+  }
+  const { free, barred, kind, members } = groups;
+  const tried = new Set<string>();
+  for (const [g, places] of free.entries()) {
+    const [shut, here] = [barred[g] as LeadSet, members[g] as LeadSet];
+    if (places === 0 || hasLead(shut, lead) || haveCommon(here, openTo[lead] as LeadSet)) continue;
+    const like = kind[g] ?? "";
+    if (here === NO_LEADS && shut === NO_LEADS && like !== "") {
+      if (tried.has(like)) continue;
+      tried.add(like);
     }
-    const tried = new Set<string>();
-    for (let g = 0; g < room.length && ways < 2; g++) {
-      if (room[g] === 0 || hasLead(barred[g] as LeadSet, lead)) continue;
-      if (haveCommon(members[g] as LeadSet, openTo[lead] as LeadSet)) continue;
-      const like = kind[g] ?? "";
-      if (members[g] === NO_LEADS && barred[g] === NO_LEADS && like !== "") {
-        if (tried.has(like)) continue;
-        tried.add(like);
-      }
-      room[g] = (room[g] as number) - 1;
-      members[g] = withLead(members[g] as LeadSet, lead);
-      seat.set(lead, g);
-      place(at + 1);
-      members[g] = withoutLead(members[g] as LeadSet, lead);
-      room[g] = (room[g] as number) + 1;
-    }
-    seat.delete(lead);
-  };
-  place(0);
-  return ways === 1 ? only : null;
+    const after = {
+      ...groups,
+      free: free.map((left, other) => (other === g ? left - 1 : left)),
+      members: members.map((set, other) => (other === g ? withLead(set, lead) : set)),
+    };
+    for (const rest of seatings(others, openTo, after)) yield new Map([[lead, g], ...rest]);
+  }
 }
 
 export function factorial(n: number): number {

@@ -45,14 +45,13 @@ export function factsOf(evidence: Evidence): Facts {
   const islands = islandsOf(evidence);
   const placed = islands.flat();
   const floaters = less(touched, leadSet(placed));
-  let trees: readonly IslandTrees[] | null = null;
+  const trees = new TreesWhenAsked(islands, evidence);
   return {
     get islands() {
-      trees ??= islands.map((leads) => islandTrees(leads, evidence));
-      return trees;
+      return trees.all;
     },
     get treeWork() {
-      return (trees ?? []).reduce((sum, { work }) => sum + work, 0);
+      return trees.work;
     },
     largestIsland: islands[0]?.length ?? 0,
     placed: placed.length,
@@ -62,6 +61,26 @@ export function factsOf(evidence: Evidence): Facts {
     floaters,
     counted: new Map(),
   };
+}
+
+/** The trees of islands, worked out once they are asked for. */
+class TreesWhenAsked {
+  private made: readonly IslandTrees[] | null = null;
+
+  constructor(
+    private readonly islands: readonly (readonly number[])[],
+    private readonly evidence: Evidence,
+  ) {}
+
+  get all(): readonly IslandTrees[] {
+    this.made ??= this.islands.map((leads) => islandTrees(leads, this.evidence));
+    return this.made;
+  }
+
+  /** What was done for them so far. */
+  get work(): number {
+    return (this.made ?? []).reduce((sum, { work }) => sum + work, 0);
+  }
 }
 
 /**
