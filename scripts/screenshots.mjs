@@ -116,7 +116,7 @@ async function practiceWiring(page) {
 async function unit(page) {
   const { units } = await (await page.request.get("/api/v1/units?search=chart%20room")).json();
   await page.goto(new URL(`/units/${units[0].id}`, page.url()).href);
-  await page.getByRole("img", { name: /^GY to VT/ }).waitFor();
+  await page.getByRole("figure", { name: /^GY to VT/ }).waitFor();
 }
 
 /** The best candidate chosen, its reasons and its capacitor. */
