@@ -1,6 +1,6 @@
 import { log } from "./log";
 import { Problem } from "./problem";
-import { QueueFull } from "./queue";
+import { isQueueFull } from "./queue";
 
 /** SQLSTATE classes of a server that is away, starting, stopping, short of what it needs, or kept from its files. */
 const AWAY_CODES = /^(?:08|57P|53|58)/;
@@ -34,7 +34,7 @@ const GAVE_UP = new Set(["57014", "55P03", "40P01"]);
 
 /** Whether an error says that there was too much at once, here or in the database. */
 function isTooBusy(error: unknown): boolean {
-  return causesOf(error).some((cause) => cause instanceof QueueFull || GAVE_UP.has(String(cause.code)));
+  return causesOf(error).some((cause) => isQueueFull(cause) || GAVE_UP.has(String(cause.code)));
 }
 
 function isDiskFull(error: unknown): boolean {

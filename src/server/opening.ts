@@ -2,7 +2,7 @@ import type { FactsSince } from "@/contract";
 import type { Opening } from "@/core";
 import { inThread } from "./heavy";
 import { log } from "./log";
-import { QueueFull } from "./queue";
+import { isQueueFull } from "./queue";
 
 /** A page does not wait longer than this for what it could work out itself. */
 const WAIT_MS = 900;
@@ -34,7 +34,7 @@ async function workedOut(shop: string, { facts }: FactsSince): Promise<Opening |
   try {
     return (await inThread(`pages ${shop}`, "opening", facts)) as Opening;
   } catch (error) {
-    if (!(error instanceof QueueFull)) log.warn({ err: error }, "a job could not be worked out for its page");
+    if (!isQueueFull(error)) log.warn({ err: error }, "a job could not be worked out for its page");
     return null;
   }
 }

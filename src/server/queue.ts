@@ -1,5 +1,13 @@
+import { isNamed } from "./isNamed";
+
 /** A queue was full: the caller is to ask again later. */
-export class QueueFull extends Error {}
+export class QueueFull extends Error {
+  override readonly name = "QueueFull";
+}
+
+export function isQueueFull(error: unknown): error is QueueFull {
+  return isNamed<QueueFull>(error, "QueueFull");
+}
 
 /** Work that takes turns, so many at a time; beyond so many waiting none is taken. */
 export class Queue {

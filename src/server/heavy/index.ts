@@ -3,7 +3,7 @@ import { Worker } from "node:worker_threads";
 import { Problem } from "../problem";
 import { clientOf } from "../rateLimit";
 import { Shares } from "./share";
-import { Abandoned, Threads, TooLong } from "./threads";
+import { isAbandoned, isTooLong, Threads } from "./threads";
 import type { Works } from "./work";
 
 const LIMITS = {
@@ -69,9 +69,9 @@ export async function workedOut<K extends keyof Works>(
     const value = await threads.run(wanted, (ms) => shares.pay(account, ms, Date.now()));
     return value as Awaited<ReturnType<Works[K]>>;
   } catch (error) {
-    if (error instanceof TooLong)
+    if (isTooLong(error))
       return new Problem(503, `That took longer than ${error.limitMs / 1000} s to work out and was stopped.`);
-    if (error instanceof Abandoned) return new Problem(503, "Nobody waited for the answer.");
+    if (isAbandoned(error)) return new Problem(503, "Nobody waited for the answer.");
     throw error;
   }
 }

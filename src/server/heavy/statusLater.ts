@@ -1,7 +1,7 @@
 import { log } from "../log";
-import { QueueFull } from "../queue";
+import { isQueueFull } from "../queue";
 import { inThread } from "./index";
-import { Abandoned, TooLong } from "./threads";
+import { isAbandoned, isTooLong } from "./threads";
 
 /** Jobs whose status is being weighed, and whether more was written meanwhile. */
 const weighed = new Map<string, { again: boolean }>();
@@ -21,7 +21,7 @@ export function statusLater(shopId: string, jobId: string): void {
   weighed.set(key, one);
   void inThread(`lists ${key}`, "keepStatus", shopId, jobId)
     .catch((error: unknown) => {
-      if (error instanceof QueueFull || error instanceof TooLong || error instanceof Abandoned) return;
+      if (isQueueFull(error) || isTooLong(error) || isAbandoned(error)) return;
       log.warn({ job: jobId, err: error }, "a job’s status could not be weighed");
     })
     .finally(() => {

@@ -1,5 +1,5 @@
 import { Worker } from "node:worker_threads";
-import { afterEach, describe, expect, it } from "vitest";
+import { afterEach, describe, expect, it, vi } from "vitest";
 import { QueueFull } from "../queue";
 import { Abandoned, Threads, TooLong } from "./threads";
 
@@ -108,5 +108,22 @@ describe("threads", () => {
     await expect(running).rejects.toBeInstanceOf(Abandoned);
     await expect(waiting).rejects.toBeInstanceOf(Abandoned);
     expect(await all.run(say(1))).toEqual([1]);
+  });
+});
+
+describe("how work ended is told", () => {
+  it("also of an error whose class another route was built with a copy of", async () => {
+    const first = await import("./threads");
+    vi.resetModules();
+    const second = await import("./threads");
+    const queue = await import("../queue");
+    expect(second.Abandoned).not.toBe(first.Abandoned);
+    expect(second.isAbandoned(new first.Abandoned("nobody waits"))).toBe(true);
+    expect(second.isTooLong(new first.TooLong(5))).toBe(true);
+    expect(queue.isQueueFull(new QueueFull("too many"))).toBe(true);
+    for (const other of [new Error("Abandoned"), { name: "Abandoned" }, null]) {
+      expect(second.isAbandoned(other)).toBe(false);
+      expect(queue.isQueueFull(other)).toBe(false);
+    }
   });
 });

@@ -1,16 +1,29 @@
 import type { Worker } from "node:worker_threads";
+import { isNamed } from "../isNamed";
 import { QueueFull } from "../queue";
 import { type Answered, failureTold } from "./order";
 
 /** Work was stopped because it took longer than its limit. */
 export class TooLong extends Error {
+  override readonly name = "TooLong";
+
   constructor(readonly limitMs: number) {
     super(`stopped after ${limitMs} ms`);
   }
 }
 
+export function isTooLong(error: unknown): error is TooLong {
+  return isNamed<TooLong>(error, "TooLong");
+}
+
 /** The caller went away before the work was done. */
-export class Abandoned extends Error {}
+export class Abandoned extends Error {
+  override readonly name = "Abandoned";
+}
+
+export function isAbandoned(error: unknown): error is Abandoned {
+  return isNamed<Abandoned>(error, "Abandoned");
+}
 
 /** One piece of work and who waits for it. */
 export interface WantedWork {
