@@ -23,13 +23,25 @@ const SORT: Readonly<Record<StockSort, SQL>> = {
   cost: sql`stock_items.cost`,
 };
 
+/** What a line is read from. */
+const KEPT_OF_LINE = {
+  id: stockItems.id,
+  kind: stockItems.kind,
+  name: stockItems.name,
+  part: stockItems.part,
+  place: stockItems.place,
+  count: stockItems.count,
+  minimum: stockItems.minimum,
+  cost: stockItems.cost,
+  item: stockItems.item,
+  version: stockItems.version,
+};
+type KeptLine = Pick<typeof stockItems.$inferSelect, keyof typeof KEPT_OF_LINE> & { readonly inUse: number };
+
 /** The stock of one shop: the only way to it, so that every query is scoped here. */
 export function stockStore(db: Database, shopId: string) {
   const inShop = eq(stockItems.shopId, shopId);
-  const lines = () =>
-    db
-      .select({ item: stockItems.item, count: stockItems.count, version: stockItems.version, inUse: USES })
-      .from(stockItems);
+  const lines = () => db.select({ ...KEPT_OF_LINE, inUse: USES }).from(stockItems);
   const ofLine = (id: string) => and(inShop, eq(stockItems.id, id));
 
   return {
@@ -47,26 +59,26 @@ export function stockStore(db: Database, shopId: string) {
           .offset(query.offset),
         db.select({ total: sql<number>`count(*)::int` }).from(stockItems).where(where),
       ]);
-      return { lines: rows.flatMap(readLine), total: counted?.total ?? 0 };
+      return { lines: rows.map(lineOf), total: counted?.total ?? 0 };
     },
 
-    /** Every line, for matching and for the export: too many to be taken apart one by one, they are looked at from outside. */
+    /** Every line, for matching and for the export. */
     async all(kind?: StockItem["kind"]): Promise<StockLine[]> {
       const rows = await lines()
         .where(and(inShop, kind ? eq(stockItems.kind, kind) : undefined))
         .orderBy(asc(stockItems.kind), asc(stockItems.name), asc(stockItems.id));
-      return rows.flatMap((row) => (row.item?.name === undefined ? [] : [lineOf(row)]));
+      return rows.map(lineOf);
     },
 
     /** A few of the lines. */
     async some(which: SQL): Promise<StockLine[]> {
-      return (await lines().where(and(inShop, which))).flatMap(readLine);
+      return (await lines().where(and(inShop, which))).map(lineOf);
     },
 
     /** One line; null where there is none of that id. */
     async line(id: string): Promise<StockLine | null> {
       const [row] = await lines().where(ofLine(id));
-      return (row && readLine(row)[0]) ?? null;
+      return row ? lineOf(row) : null;
     },
 
     /**
@@ -136,16 +148,22 @@ export function stockStore(db: Database, shopId: string) {
 /** What became of a line that was put in: not kept where somebody else changed it meanwhile. */
 type Kept = { readonly kept: true; readonly version: number } | { readonly kept: false };
 
-/** A line, or none where what is kept of it cannot be read any more. */
-function readLine(row: Parameters<typeof lineOf>[0]): StockLine[] {
-  const item = readable(stockItem, row.item, { stock: String(row.item?.id) });
-  return item ? [lineOf({ ...row, item })] : [];
+/**
+ * A line as it was kept. Of one that cannot be read any more stands what its columns say, so that it is seen in its place,
+ * counted, and can be typed anew: a motor without a plate, a capacitor whose label is not known.
+ */
+function lineOf({ inUse, version, ...row }: KeptLine): StockLine {
+  const { id, kind, name, part, place, count, minimum, cost } = row;
+  const columns = { id, name, part, place, count, minimum, cost };
+  const item: StockItem = readable(stockItem, row.item, { stock: id }) ?? {
+    ...columns,
+    ...(kind === "motor" ? { kind, plate: {}, ohms: "" } : { kind, label: LABEL_LOST }),
+  };
+  return { item: { ...item, count }, version, inUse, onHand: count - inUse };
 }
 
-function lineOf(row: { item: StockItem; count: number; version: number; inUse: number }): StockLine {
-  const { inUse, version } = row;
-  return { item: { ...row.item, count: row.count }, version, inUse, onHand: row.count - inUse };
-}
+/** The label of a capacitor whose own cannot be read any more: no label that is taken for one. */
+const LABEL_LOST = "not readable";
 
 /** What a list is narrowed to: every word of the search is found in a line. */
 function wanted({ search, kind, only }: StockQuery): SQL | undefined {

@@ -4,6 +4,7 @@ import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { StockQuery } from "@/contract";
 import { type Fact, type FactBody, type StockItem, stockItem } from "@/core";
+import { shelfPartOf } from "@/core/stock";
 import { jobStore } from "@/server/jobStore";
 import { stockImport } from "@/server/stockImport";
 import { stockStore } from "@/server/stockStore";
@@ -226,19 +227,45 @@ describe("an import", () => {
 });
 
 describe("a line that cannot be read any more", () => {
-  it("takes nothing with it: the others are listed, and it is none", async () => {
+  const broken = async (id: string, line: string, json: string) =>
+    test.db.execute(sql`update stock_items set item = ${json}::jsonb where shop_id = ${id} and id = ${line}`);
+
+  it.each(['{"kind":"motor"}', "null", '{"kind":"motor","name":"x","plate":{"power":5}}', "[]"])(
+    "as %s stands in its place by what its columns say, and the others with it",
+    async (json) => {
+      const { id, stock } = shop();
+      const [bad, good] = [motor("Bad fan", { part: "TV-1", count: 3 }), motor("Good fan")];
+      await stock.put(bad);
+      await stock.put(good);
+      await broken(id, bad.id, json);
+      const { lines, total } = await stock.list(query());
+      expect(lines.map(({ item }) => item.name)).toEqual(["Bad fan", "Good fan"]);
+      expect(total).toBe(2);
+      expect(lines[0]?.item).toMatchObject({ part: "TV-1", count: 3, plate: {} });
+      expect(await stock.line(bad.id)).toEqual(lines[0]);
+      expect((await stock.all("motor")).map(({ item }) => stockItem.safeParse(item).success)).toEqual([
+        true,
+        true,
+      ]);
+      // Typed anew it is whole again.
+      await stock.put(bad);
+      expect((await stock.line(bad.id))?.item).toEqual(bad);
+    },
+  );
+
+  it("a capacitor says that its label is not readable, and is offered for nothing", async () => {
     const { id, stock } = shop();
-    const [good, bad] = [motor("Good fan"), motor("Bad fan")];
-    await stock.put(good);
-    await stock.put(bad);
-    await test.db.execute(
-      sql`update stock_items set item = '{"kind":"motor"}'::jsonb where shop_id = ${id} and id = ${bad.id}`,
-    );
-    expect((await stock.list(query())).lines.map(({ item }) => item.name)).toEqual(["Good fan"]);
-    expect(await stock.line(bad.id)).toBeNull();
-    expect((await stock.all("motor")).map(({ item }) => item.id)).toEqual([good.id]);
-    // Put in anew it is there again.
-    await stock.put(bad);
-    expect((await stock.list(query())).lines).toHaveLength(2);
+    const capacitor = stockItem.parse({
+      kind: "capacitor",
+      id: uuid(),
+      name: "Round 5",
+      count: 4,
+      label: "5 MFD 370",
+    });
+    await stock.put(capacitor);
+    await broken(id, capacitor.id, "null");
+    const line = await stock.line(capacitor.id);
+    expect(line?.item).toMatchObject({ kind: "capacitor", name: "Round 5", label: "not readable", count: 4 });
+    expect(line?.item.kind === "capacitor" && shelfPartOf(line.item)).toBeNull();
   });
 });
