@@ -36,17 +36,25 @@ export function poweredMachine(powered: Powered, fault: PoweredFault): PoweredMa
   const { plan, built, random } = powered;
   const { motor } = built;
   const conditions = drawnConditions(powered);
-  const run = once((call: string): Run => runUnder(powered, conditions, fault, call));
-  const asPlanned = once(() => poweredMachine({ ...powered, random: seededRandom(1) }, NO_FAULT));
-  // No cause of the list lies in the insulation: it is as old as the motor.
-  const insulationMegohms = once(() => logUniform(random, ...SOUND_MEGOHMS));
+  const runs = new Map<string, Run>();
+  const run = (call: string): Run => {
+    const made = runs.get(call) ?? runUnder(powered, conditions, fault, call);
+    runs.set(call, made);
+    return made;
+  };
+  const right =
+    fault.cause === "as-planned" ? null : poweredMachine({ ...powered, random: seededRandom(1) }, NO_FAULT);
+  let megohms: number | null = null;
   const read = {
     ...powered,
     fault,
     run,
-    plannedBackward: (call: string) =>
-      fault.cause === "as-planned" ? run(call).backward : asPlanned(THE_ONE).backward(call),
-    insulationMegohms: () => insulationMegohms(THE_ONE),
+    plannedBackward: (call: string) => (right ? right.backward(call) : run(call).backward),
+    // No cause of the list lies in the insulation: it is as old as the motor.
+    insulationMegohms: () => {
+      megohms ??= logUniform(random, ...SOUND_MEGOHMS);
+      return megohms;
+    },
   };
   return {
     fault,
@@ -58,20 +66,5 @@ export function poweredMachine(powered: Powered, fault: PoweredFault): PoweredMa
     opened: (call) => run(call).open,
     backward: (call) => run(call).backward,
     observe: (check) => readingOf(check, read),
-  };
-}
-
-/** The key of what there is one of. */
-const THE_ONE = "";
-
-/** The same, worked out once for each key. */
-function once<Value>(make: (key: string) => Value): (key: string) => Value {
-  const known = new Map<string, Value>();
-  return (key) => {
-    const before = known.get(key);
-    if (before !== undefined) return before;
-    const made = make(key);
-    known.set(key, made);
-    return made;
   };
 }
