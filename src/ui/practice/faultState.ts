@@ -1,10 +1,14 @@
+import { z } from "zod";
 import { type FaultHandedIn, faultHandedIn } from "@/core/practice";
 import { keptWork } from "./keptWork";
 
 /** A fault being looked for. */
 export type FaultWork = Readonly<Omit<FaultHandedIn, "person" | "cause">>;
 
-const work = faultHandedIn.omit({ person: true, cause: true });
+/** Also more that was done than can be handed in: it is not lost with a reload. */
+const work = faultHandedIn
+  .omit({ person: true, cause: true })
+  .extend({ actions: z.array(faultHandedIn.shape.actions.element) });
 
 export const keptFault = keptWork<FaultWork>(
   "odd-lead:practice-fault",

@@ -46,6 +46,16 @@ describe("work that is kept in this browser until it is handed in", () => {
     expect(keptMotor.remembered()).toBeNull();
   });
 
+  it("comes back also where more was read than can be handed in", () => {
+    const [reading] = WORK.readings;
+    const long = {
+      ...WORK,
+      readings: Array.from({ length: 400 }, () => reading as PracticeWork["readings"][number]),
+    };
+    keptMotor.remember(long);
+    expect(keptMotor.remembered()?.readings).toHaveLength(400);
+  });
+
   it("a browser that keeps nothing loses it on a reload, and no more", () => {
     vi.stubGlobal("localStorage", testStorage(0));
     expect(() => keptMotor.remember(WORK)).not.toThrow();
