@@ -13,6 +13,7 @@ export const STATUSES = ["needs-probe", "settled", "tied", "conflict", "fault"] 
 export const FINDING_CODES = [
   "open-winding",
   "open-common",
+  "reads-alike",
   "grounded-winding",
   "low-insulation",
   "shorted-turns",

@@ -5,6 +5,7 @@ import { electronicSign } from "./electronic";
 import { type Evidence, weighEvidence, without } from "./evidence";
 import type { FindingContext } from "./findings/context";
 import { continuityFinding } from "./findings/continuity";
+import { outsideFinding } from "./findings/outside";
 import { probeOffsetFinding } from "./findings/probeOffset";
 import { repeatFindings } from "./findings/repeats";
 import { shellFindings } from "./findings/shell";
@@ -75,9 +76,11 @@ function weighed(
   if (!explains(standing)) return unexplained({ ...context, evidence }, findings, search.complete);
   if (slips.length > 0) findings.push(...slipFindings(slips, context));
   else if (search.probability > 1 - SETTLED) findings.push(unusualFinding(context));
+  const outside = outsideShare(standing);
+  if (outside > 0.5) findings.push(outsideFinding(context));
   const [best] = context.answers;
   const latest = best && unsettledPairs(best, trusted).length > 0 ? LATEST_IS_RIGHT : 1;
-  const trust = (slips[0]?.probability ?? 1 - search.probability) * (1 - outsideShare(standing)) * latest;
+  const trust = (slips[0]?.probability ?? 1 - search.probability) * (1 - outside) * latest;
   return answered(context, evidence, findings, {
     slips,
     trust,

@@ -5,9 +5,11 @@ import type { ElectronicSign } from "./electronic";
 import { type Evidence, isConfirmed } from "./evidence";
 import { colourFindings } from "./findings/colour";
 import { type FindingContext, idsOf } from "./findings/context";
+import { likelyOpen } from "./findings/likelyOpen";
 import { observedFindings } from "./findings/observed";
 import { brokenIf, cooledProbe, openFindings } from "./findings/open";
 import { rangeFindings } from "./findings/range";
+import { readsAlike } from "./findings/readsAlike";
 import { twinFindings } from "./findings/twins";
 import { logSum } from "./hypotheses";
 import type { Certainty, Finding, Identification, NextProbe } from "./identification";
@@ -111,12 +113,16 @@ function foundOf(
 ): Found {
   const likely = (context.answers[0]?.confidence ?? 0) >= LIKELY;
   const condemned = openFindings(context);
-  const doubted = condemned.some(({ severity }) => severity === "fault") ? behindBreak(context) : null;
+  const suspected = condemned.length > 0 || decided || deciding ? [] : likelyOpen(context);
+  const hangsOnOne = suspected.length > 0 || condemned.some(({ severity }) => severity === "fault");
+  const doubted = hangsOnOne ? behindBreak(context) : null;
   const opens = doubted ? [] : condemned;
   const twins = decided || (!deciding && likely) ? twinFindings(context) : [];
   const findings = [
     ...earlier,
     ...opens,
+    ...(doubted ? [] : suspected),
+    ...(decided ? readsAlike(context) : []),
     ...twins,
     ...(decided ? colourFindings(context) : []),
     ...(confidence >= WORTH_HOLDING ? observedFindings(context) : []),
@@ -320,7 +326,12 @@ function interchangeable(best: Answer, bonded: string[][], sheet: ReadingSheet):
   return [...bonded, ...groups.filter((group) => group.length > 1)];
 }
 
+/** What settles a motor of no kind in the catalog. */
+const DRAWING =
+  "The drawing on the plate, in the cover or in the papers: which windings are between which leads.";
+
 function settleBy(list: readonly Answer[], findings: readonly Finding[]): string[] {
+  if (findings.some(({ code }) => code === "unknown-build")) return [DRAWING];
   const likely = list.filter((answer) => answer.confidence > LEAST_ASKED);
   const families = [...new Set(likely.map((answer) => answer.family))];
   const between =
