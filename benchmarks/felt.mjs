@@ -11,6 +11,20 @@ const DATABASE = "odd_lead_bench";
 const SLOWER = [1, 4];
 const MOTORS_EACH = 2;
 const STAGES = ["safe", "trace", "plate", "match", "probe", "cap", "land", "prove", "record"];
+const OTHER_PAGES = ["/", "/stock", "/truck", "/practice", "/words", "/files"];
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 390, height: 844 },
+];
+const JOBS_SHIFTED = 4;
+const SLOW_LINE = {
+  offline: false,
+  latency: 100,
+  downloadThroughput: 200 * 1024,
+  uploadThroughput: 100 * 1024,
+};
+/** After the last request something may still be worked out and drawn. */
+const SETTLES_MS = 1500;
 /** Between two readings: a hand takes longer. */
 const HAND_MS = 600;
 const MOST_READINGS = 40;
@@ -56,15 +70,19 @@ function reads(groups, a, b) {
 }
 
 async function main() {
-  const { times, weights } = await served(DATABASE, async ({ base }) => {
+  const { times, weights, shifts } = await served(DATABASE, async ({ base }) => {
     const browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_ARGUMENTS });
     try {
-      return { times: await keyToVerdict(browser, base), weights: await weightOf(browser, base) };
+      return {
+        times: await keyToVerdict(browser, base),
+        weights: await weightOf(browser, base),
+        shifts: await shiftsOf(browser, base),
+      };
     } finally {
       await browser.close();
     }
   });
-  console.log(section(times, weights));
+  console.log(section(times, weights, shifts));
 }
 
 async function keyToVerdict(browser, base) {
@@ -173,7 +191,50 @@ async function weightOf(browser, base) {
   return weights;
 }
 
-function section(times, weights) {
+/** On the page: how far what was drawn has moved without a touch, as the browser reckons it. */
+function watchShifts() {
+  window.shifted = 0;
+  new PerformanceObserver((list) => {
+    for (const entry of list.getEntries()) if (!entry.hadRecentInput) window.shifted += entry.value;
+  }).observe({ type: "layout-shift", buffered: true });
+}
+
+/** The worst cumulative layout shift of each page over the first jobs, on a slow line and a slow phone. */
+async function shiftsOf(browser, base) {
+  const rows = [];
+  for (const viewport of SIZES) {
+    const context = await browser.newContext({ viewport, baseURL: base, serviceWorkers: "block" });
+    const home = await context.newPage();
+    await home.goto("/", { waitUntil: "networkidle" });
+    const links = await home
+      .locator('a[href*="/jobs/"]')
+      .evaluateAll((all) => all.map((link) => link.getAttribute("href").replace(/\/\w+$/, "")));
+    await home.close();
+    const jobs = [...new Set(links)].slice(0, JOBS_SHIFTED);
+    const pages = [
+      ...OTHER_PAGES.map((path) => [path === "/" ? "first page" : path, path]),
+      ...STAGES.flatMap((stage) => jobs.map((job) => [stage, `${job}/${stage}`])),
+    ];
+    const worst = new Map();
+    for (const [name, path] of pages) {
+      const page = await context.newPage();
+      const devtools = await context.newCDPSession(page);
+      await devtools.send("Emulation.setCPUThrottlingRate", { rate: 4 });
+      await devtools.send("Network.enable");
+      await devtools.send("Network.emulateNetworkConditions", SLOW_LINE);
+      await page.addInitScript(watchShifts);
+      await page.goto(path, { waitUntil: "networkidle" });
+      await page.waitForTimeout(SETTLES_MS);
+      worst.set(name, Math.max(worst.get(name) ?? 0, await page.evaluate(() => window.shifted)));
+      await page.close();
+    }
+    await context.close();
+    rows.push({ width: viewport.width, worst });
+  }
+  return rows;
+}
+
+function section(times, weights, shifts) {
   const at = (list, share) => {
     const sorted = [...list].sort((a, b) => a - b);
     return (sorted[Math.floor(share * (sorted.length - 1))] ?? 0).toFixed(0);
@@ -195,6 +256,15 @@ function section(times, weights) {
     `| ${weights.map(([page]) => page).join(" | ")} |`,
     `|${weights.map(() => " --- |").join("")}`,
     `| ${weights.map(([, bytes]) => (bytes / 1000).toFixed(0)).join(" | ")} |`,
+    "",
+    `Layout shift while a page comes, the worst of ${JOBS_SHIFTED} demo jobs, on a line of 100 ms and 200 kB/s with the page's thread four times slower:`,
+    "",
+    `| width | ${[...(shifts[0]?.worst.keys() ?? [])].join(" | ")} |`,
+    `| --- |${[...(shifts[0]?.worst.keys() ?? [])].map(() => " --- |").join("")}`,
+    ...shifts.map(
+      ({ width, worst }) =>
+        `| ${width} | ${[...worst.values()].map((shift) => shift.toFixed(3)).join(" | ")} |`,
+    ),
     "",
   ].join("\n");
 }

@@ -7,22 +7,17 @@ import { hasNewMotor, parseCapacitor, readPlate } from "@/core";
 import { plateOverLabel } from "@/core/capacitor";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
+import { afterPending } from "../parts/afterPending";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { PlainLink } from "../parts/PlainLink";
 import { Verdict } from "../parts/Verdict";
 import { CapacitorTests } from "./CapacitorTests";
+import { LikeForLikeView } from "./LikeForLikeView";
 import { OldCapacitor } from "./OldCapacitor";
 import { RunPlanView } from "./RunPlanView";
 import { useShelf } from "./useShelf";
-
-const LikeForLikeView = dynamic(
-  () => brought(import("./LikeForLikeView").then((made) => made.LikeForLikeView)),
-  {
-    loading: Coming,
-  },
-);
 
 const StartPanel = dynamic(() => brought(import("./StartPanel").then((made) => made.StartPanel)), {
   loading: Coming,
@@ -34,7 +29,10 @@ const DischargePanel = dynamic(
   },
 );
 
-/** Cap: which capacitor goes in, tests of the old ones, and their discharge. */
+/**
+ * Cap: which capacitor goes in, tests of the old ones, and their discharge. What follows the truck's parts is shown with
+ * them: it would jump when they come.
+ */
 export function CapStage() {
   const { job } = useJob("plates", "used");
   const plates = { old: readPlate(job.plates.old).plate, new: readPlate(job.plates.new).plate };
@@ -48,21 +46,24 @@ export function CapStage() {
       }}
     >
       <Box sx={{ display: "grid", gap: 5, alignContent: "start", minWidth: 0 }}>
-        {/* What follows waits below the screen: it would jump when the truck's parts come. */}
-        <Box sx={{ minHeight: shelf.isPending ? { xs: "100vh", md: 0 } : 0 }}>
-          <Which plates={plates} shelf={shelf} />
-        </Box>
-        <Fold
-          title="Start capacitor"
-          summary={
-            (plates.new.startCapacitor ?? plates.old.startCapacitor) ? "on the plate" : "none on the plates"
-          }
-        >
-          <StartPanel plate={plates.new} old={plates.old} shelf={shelf.data ?? []} />
-        </Fold>
-        <UndoButtons />
+        <Which plates={plates} shelf={shelf} />
+        {shelf.isPending ? null : (
+          <>
+            <Fold
+              title="Start capacitor"
+              summary={
+                (plates.new.startCapacitor ?? plates.old.startCapacitor)
+                  ? "on the plate"
+                  : "none on the plates"
+              }
+            >
+              <StartPanel plate={plates.new} old={plates.old} shelf={shelf.data ?? []} />
+            </Fold>
+            <UndoButtons />
+          </>
+        )}
       </Box>
-      <Box sx={{ display: "grid", gap: 5, alignContent: "start", minWidth: 0 }}>
+      <Box sx={{ ...afterPending(shelf.isPending), gap: 5, alignContent: "start", minWidth: 0 }}>
         <Box component="section" aria-label="Test a capacitor">
           <Typography variant="h2" sx={{ mb: 2 }}>
             Test a capacitor
@@ -107,7 +108,12 @@ function Which({ plates, shelf }: { plates: Plates; shelf: ReturnType<typeof use
         </Typography>
       ) : null}
       {another ? (
-        <RunPlanView plate={plates.new} old={plates.old} choice={capacitor} shelf={onHand} />
+        <RunPlanView
+          plate={plates.new}
+          old={plates.old}
+          choice={capacitor}
+          shelf={shelf.isPending ? null : onHand}
+        />
       ) : decided ? (
         <>
           {decided.clash === "" ? null : (
@@ -133,7 +139,7 @@ function Which({ plates, shelf }: { plates: Plates; shelf: ReturnType<typeof use
           volts: <PlainLink href={`/jobs/${id}/plate`}>Plate</PlainLink>.
         </Typography>
       )}
-      {another ? null : (
+      {another || shelf.isPending ? null : (
         <Typography sx={{ mt: 3, color: "text.secondary" }}>
           A new motor goes in? Then its own plate decides:{" "}
           <PlainLink href={`/jobs/${id}/match`}>Match</PlainLink>.

@@ -29,7 +29,7 @@ export function LikeForLikeView({ label, hertz, tolerancePercent, shelf, truck }
     <Box component="section" aria-label="Which capacitor" aria-live="polite">
       <Typography sx={{ fontSize: "1.375rem", fontWeight: 700, lineHeight: 1.25 }}>{plan.use}</Typography>
       {truck === "looking" ? (
-        <Typography role="status" sx={{ mt: 3, minHeight: 420 }}>
+        <Typography role="status" sx={{ mt: 3 }}>
           Looking through the truck …
         </Typography>
       ) : null}
@@ -46,11 +46,13 @@ export function LikeForLikeView({ label, hertz, tolerancePercent, shelf, truck }
         </Typography>
       ) : null}
       <Ways title="Made of what is there" ways={otherwise} marked />
-      <Box component="ul" sx={{ m: 0, mt: 3, pl: 5, color: "text.secondary" }}>
-        {plan.notes.map((note) => (
-          <li key={note}>{note}</li>
-        ))}
-      </Box>
+      {truck === "looking" ? null : (
+        <Box component="ul" sx={{ m: 0, mt: 3, pl: 5, color: "text.secondary" }}>
+          {plan.notes.map((note) => (
+            <li key={note}>{note}</li>
+          ))}
+        </Box>
+      )}
     </Box>
   );
 }

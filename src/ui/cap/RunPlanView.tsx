@@ -36,13 +36,15 @@ export function RunPlanView({
   plate: Plate;
   old: Plate;
   choice: CapacitorChoice;
-  shelf: readonly ShelfCapacitor[];
+  /** Null while it is looked through: nothing is said of it then. */
+  shelf: readonly ShelfCapacitor[] | null;
   /** The first combination of each school only. */
   short?: boolean;
 }) {
   const { runCapacitor } = plate;
   const hertz = (plate.hertz ?? old.hertz ?? [60]).includes(60) ? 60 : 50;
   if (!runCapacitor) return <NoRating plate={plate} old={old} hertz={hertz} />;
+  if (!shelf) return <Typography role="status">Looking through the truck …</Typography>;
   const plan = planRun(
     {
       newMotor: runCapacitor,

@@ -1,6 +1,6 @@
 "use client";
 
-import { useQuery } from "@tanstack/react-query";
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { asked } from "@/contract/call";
 import { listStock } from "@/contract/routes/stock";
 import type { ShelfCapacitor } from "@/core/capacitor";
@@ -15,6 +15,7 @@ export function useShelf(usedKey: string) {
     {
       queryKey: ["shelf", usedKey],
       retry: 1,
+      placeholderData: keepPreviousData,
       queryFn: async ({ signal }): Promise<readonly ShelfCapacitor[]> => {
         const query = { kind: "capacitor", only: "on-hand", sort: "microfarads", most: MOST } as const;
         const { lines } = await asked(listStock, { query, signal });

@@ -4,29 +4,17 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Link from "@mui/material/Link";
 import Typography from "@mui/material/Typography";
-import dynamic from "next/dynamic";
 import NextLink from "next/link";
 import { useState } from "react";
-import { readPlate } from "@/core";
-import { differences, type Offer, RETROFIT_STEPS, type RuledOut, retrofitSize } from "@/core/replacement";
-import { needOf } from "@/core/stock";
-import { TakeButton } from "../cap/TakeButton";
-import { useShelf } from "../cap/useShelf";
+import type { Offer, RuledOut } from "@/core/replacement";
 import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
-import { brought } from "../parts/brought";
-import { Coming } from "../parts/Coming";
+import { afterPending } from "../parts/afterPending";
 import { Fold } from "../parts/Fold";
 import { WholePlateEntry } from "../plate/WholePlateEntry";
+import { ChosenMotor } from "./ChosenMotor";
 import { OfferLine } from "./OfferLine";
 import { useMatches } from "./useMatches";
-
-const Mounting = dynamic(() => brought(import("./Mounting").then((made) => made.Mounting)), {
-  loading: Coming,
-});
-const RunPlanView = dynamic(() => brought(import("../cap/RunPlanView").then((made) => made.RunPlanView)), {
-  loading: Coming,
-});
 
 const SHOWN_FIRST = 6;
 
@@ -118,11 +106,15 @@ export function MatchStage() {
             </>
           )}
         </Box>
-        <Box sx={{ mt: 4 }}>
-          <UndoButtons />
-        </Box>
+        {matches.isLoading ? null : (
+          <Box sx={{ mt: 4 }}>
+            <UndoButtons />
+          </Box>
+        )}
       </Box>
-      <Chosen />
+      <Box sx={{ ...afterPending(matches.isLoading), alignContent: "start", minWidth: 0 }}>
+        <ChosenMotor />
+      </Box>
     </Box>
   );
 }
@@ -147,127 +139,5 @@ function RuledOutList({ list, total }: { list: readonly RuledOut[]; total: numbe
         </Typography>
       ) : null}
     </>
-  );
-}
-
-/** The chosen motor: what differs, its capacitor, how it is mounted. All on one page. */
-function Chosen() {
-  const { job } = useJob("chosen", "used", "plates", "place", "capacitor");
-  const { chosen } = job;
-  const shelf = useShelf(JSON.stringify(job.used));
-  const plates = { old: readPlate(job.plates.old).plate, new: readPlate(job.plates.new).plate };
-  const need = needOf({ old: job.plates.old, place: job.place });
-  const size = plates.new.kind === "retrofit" ? retrofitSize(need) : null;
-  if (!chosen)
-    return (
-      <Box component="section" aria-label="Chosen motor">
-        <Typography variant="h2">Chosen</Typography>
-        <Typography sx={{ mt: 2, color: "text.secondary" }}>
-          None yet. Choosing one fills the new motor’s plate, its capacitor and the checklist for mounting.
-        </Typography>
-      </Box>
-    );
-  const all = differences(plates.old, plates.new);
-  const differ = all.filter(({ old, candidate }) => old !== null && candidate !== null);
-  const unknown = all.filter(({ old }) => old === null);
-  return (
-    <Box
-      component="section"
-      aria-label="Chosen motor"
-      sx={{ display: "grid", gap: 5, alignContent: "start", minWidth: 0 }}
-    >
-      <Box sx={{ display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap" }}>
-        <Typography variant="h2" sx={{ flex: "1 1 200px" }}>
-          Chosen: {chosen.name}
-        </Typography>
-        {chosen.item ? <TakeButton item={chosen.item} name={chosen.name} /> : null}
-      </Box>
-      <Box>
-        <Typography variant="h3" sx={{ fontSize: "1rem", fontWeight: 700 }}>
-          What differs
-        </Typography>
-        {differ.length === 0 ? (
-          <Typography sx={{ mt: 1 }}>Nothing that both plates tell.</Typography>
-        ) : (
-          <Box
-            component="table"
-            sx={{
-              borderCollapse: "collapse",
-              width: "100%",
-              mt: 1,
-              "& th, & td": {
-                textAlign: "left",
-                verticalAlign: "top",
-                py: 1,
-                pr: 2,
-                borderBottom: "1px solid",
-                borderColor: "divider",
-                fontSize: "0.9375rem",
-              },
-              "& thead th": { fontSize: "0.875rem", color: "text.secondary" },
-            }}
-          >
-            <thead>
-              <tr>
-                <th scope="col">field</th>
-                <th scope="col">old</th>
-                <th scope="col">new</th>
-              </tr>
-            </thead>
-            <tbody>
-              {differ.map(({ field, title, old, candidate }) => (
-                <tr key={field}>
-                  <th scope="row">{title}</th>
-                  <td>{old}</td>
-                  <td>{candidate}</td>
-                </tr>
-              ))}
-            </tbody>
-          </Box>
-        )}
-        {unknown.length > 0 ? (
-          <Typography sx={{ mt: 1, color: "text.secondary", fontSize: "0.875rem" }}>
-            Not known of the old one: {unknown.map(({ title }) => title.toLowerCase()).join(", ")}.
-          </Typography>
-        ) : null}
-      </Box>
-      <Box>
-        <Typography variant="h3" sx={{ fontSize: "1rem", fontWeight: 700, mb: 1 }}>
-          Its capacitor
-        </Typography>
-        {plates.new.kind === "retrofit" ? (
-          <Typography>An electronic motor has no run capacitor: the old one goes.</Typography>
-        ) : (
-          <RunPlanView
-            plate={plates.new}
-            old={plates.old}
-            choice={{
-              ...job.capacitor,
-              present:
-                job.capacitor.present ||
-                (plates.old.runCapacitor
-                  ? `${plates.old.runCapacitor.microfarads} ${plates.old.runCapacitor.volts ?? ""}`.trim()
-                  : ""),
-            }}
-            shelf={shelf.data ?? []}
-            short
-          />
-        )}
-      </Box>
-      {plates.new.kind === "retrofit" ? (
-        <Box>
-          <Typography variant="h3" sx={{ fontSize: "1rem", fontWeight: 700 }}>
-            The retrofit
-          </Typography>
-          {size ? <Typography sx={{ mt: 1 }}>{size.says}</Typography> : null}
-          <Box component="ol" sx={{ m: 0, mt: 1, pl: 5 }}>
-            {RETROFIT_STEPS.map((step) => (
-              <li key={step}>{step}</li>
-            ))}
-          </Box>
-        </Box>
-      ) : null}
-      <Mounting need={need} name={chosen.name} plate={plates.new} />
-    </Box>
   );
 }

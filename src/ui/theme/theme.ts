@@ -1,8 +1,9 @@
 import { createTheme } from "@mui/material/styles";
 
-const NEXT = '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif';
+const NEXT = '"Atkinson Hyperlegible Next Variable", "Odd Lead Text Meanwhile", system-ui, sans-serif';
 /** Numbers and lead letters: every digit as wide as the next. */
-export const MONO = '"Atkinson Hyperlegible Mono Variable", ui-monospace, monospace';
+export const MONO =
+  '"Atkinson Hyperlegible Mono Variable", "Odd Lead Mono Meanwhile", ui-monospace, monospace';
 
 /** Least size of what is touched with a probe in the other hand, in pixels. */
 export const TOUCH = 48;
