@@ -7,13 +7,15 @@ import text from "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson
 import InitColorSchemeScript from "@mui/material/InitColorSchemeScript";
 import { AppRouterCacheProvider } from "@mui/material-nextjs/v16-appRouter";
 import type { Metadata, Viewport } from "next";
-import { headers } from "next/headers";
+import { cookies, headers } from "next/headers";
 import type { ReactNode } from "react";
 import { preload } from "react-dom";
 import { KeepApplication } from "@/ui/kept/KeepApplication";
 import { EarlyTouches } from "@/ui/parts/EarlyTouches";
 import { EARLY_SCRIPT } from "@/ui/parts/earlyTouches";
 import { Theme } from "@/ui/theme/Theme";
+import { UsageProvider } from "@/ui/words/UsageProvider";
+import { USAGE_COOKIE, usageOf } from "@/ui/words/usage";
 
 export const metadata: Metadata = {
   title: { default: "Odd Lead", template: "%s · Odd Lead" },
@@ -23,20 +25,24 @@ export const metadata: Metadata = {
 export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 
 export default async function Layout({ children }: { children: ReactNode }) {
-  const nonce = (await headers()).get("x-nonce") ?? undefined;
+  const asked = await headers();
+  const nonce = asked.get("x-nonce") ?? undefined;
+  const usage = usageOf((await cookies()).get(USAGE_COOKIE)?.value, asked.get("accept-language"));
   for (const face of [text, mono])
     preload(face, { as: "font", type: "font/woff2", crossOrigin: "anonymous" });
   return (
-    <html lang="en" suppressHydrationWarning>
+    <html lang={usage === "international" ? "en-GB" : "en-US"} suppressHydrationWarning>
       <body>
         <script nonce={nonce} suppressHydrationWarning>
           {EARLY_SCRIPT}
         </script>
         <InitColorSchemeScript attribute="data-scheme" defaultMode="light" nonce={nonce} />
         <AppRouterCacheProvider options={{ nonce, enableCssLayer: true }}>
-          <Theme>{children}</Theme>
-          <KeepApplication />
-          <EarlyTouches />
+          <UsageProvider usage={usage}>
+            <Theme>{children}</Theme>
+            <KeepApplication />
+            <EarlyTouches />
+          </UsageProvider>
         </AppRouterCacheProvider>
       </body>
     </html>

@@ -44,6 +44,8 @@ export interface SheetAsk {
   readonly diagnosis: Diagnosis | null;
   readonly seal: SealState;
   readonly short: (lead: string) => string;
+  /** A sentence of ours in the words that are shown. */
+  readonly say: (text: string) => string;
   /** The day as it is where the sheet is made, and of any moment there. */
   readonly today: string;
   readonly dayOf: DayOf;
@@ -159,7 +161,7 @@ function leadsPart({ rows }: LabelContent): SheetPart[] {
   ];
 }
 
-function drawingPart({ wiring, short }: SheetAsk): SheetPart[] {
+function drawingPart({ wiring, short, say }: SheetAsk): SheetPart[] {
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return [];
   const { plan, asMade } = wiring;
   const moved = Object.entries(plan.landings).filter(
@@ -174,7 +176,7 @@ function drawingPart({ wiring, short }: SheetAsk): SheetPart[] {
             kind: "boxed",
             lines: moved.map(
               ([lead, to]) =>
-                `Changed by hand: ${short(lead)} on ${placeName(plan.compartment, to)} in place of ${placeName(plan.compartment, asMade.landings[lead] ?? "")}`,
+                `Changed by hand: ${short(lead)} on ${say(placeName(plan.compartment, to))} in place of ${say(placeName(plan.compartment, asMade.landings[lead] ?? ""))}`,
             ),
           },
         ] as const)
@@ -192,7 +194,7 @@ const FIGURE_WORDS = {
 } as const;
 
 /** What was to be expected, and what was seen with its verdict. */
-function proofPart({ job, diagnosis, short, wiring, dayOf }: SheetAsk): SheetPart[] {
+function proofPart({ job, diagnosis, short, say, wiring, dayOf }: SheetAsk): SheetPart[] {
   if (!diagnosis) return [];
   const calls = wiring.kind === "plan" ? wiring.plan.compartment.calls : [];
   const call = (id: string) => calls.find((one) => one.id === id)?.name ?? id;
@@ -210,7 +212,7 @@ function proofPart({ job, diagnosis, short, wiring, dayOf }: SheetAsk): SheetPar
   });
   const seen = job.proof.seen.map(({ seen: one }, i): string[] => {
     const line = diagnosis.lines.find(({ observation }) => observation === i);
-    return [String(i + 1), line ? VERDICT[line.verdict] : "", line?.says ?? seenWords(one)];
+    return [String(i + 1), line ? VERDICT[line.verdict] : "", say(line?.says ?? seenWords(one))];
   });
   const mended = job.proof.rounds.map(({ at, mended: what }) => `Mended ${dayOf(at)}: ${what}`);
   return [

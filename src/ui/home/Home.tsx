@@ -11,6 +11,7 @@ import { PlainLink } from "../parts/PlainLink";
 import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
+import { Say } from "../words/UsageProvider";
 import { DEMO_SHOWS } from "./demoShows";
 import { type FirstJobs, JobFinder } from "./JobFinder";
 import { JobSection } from "./JobSection";
@@ -55,8 +56,8 @@ export function Home({
               A motor, some leads, an ohmmeter.
             </Typography>
             <Typography sx={{ mt: 2, maxWidth: 560, color: "text.secondary" }}>
-              Type the colors and the ohms. You get which lead is what, which speed is which, where each goes,
-              and a label for whoever comes next.
+              <Say>Type the colors and the ohms.</Say> You get which lead is what, which speed is which, where
+              each goes, and a label for whoever comes next.
             </Typography>
           </Box>
           <WaysIn />

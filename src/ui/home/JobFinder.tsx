@@ -10,6 +10,7 @@ import { useHotkeys } from "react-hotkeys-hook";
 import type { JobLine } from "@/contract/routes/jobs";
 import { localDay, useToday } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { JobSection } from "./JobSection";
 import type { RowAction } from "./rowAction";
 import { useJobPages } from "./useJobPages";
@@ -31,6 +32,7 @@ export function JobFinder({
   /** What stands below the list while nothing is looked for. */
   children?: ReactNode;
 }) {
+  const words = useWords();
   const router = useRouter();
   const [search, setSearch] = useState("");
   const field = useRef<HTMLInputElement>(null);
@@ -89,7 +91,7 @@ export function JobFinder({
           inputRef={field}
           onChange={(event) => setSearch(event.target.value)}
           onKeyDown={(event) => event.key === "Enter" && void openFirst()}
-          placeholder="Site, unit, plate number, wire color, month …"
+          placeholder={words("Site, unit, plate number, wire color, month …")}
           inputProps={{
             "aria-label": "Find a job",
             maxLength: 120,

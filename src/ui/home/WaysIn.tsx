@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import { useRouter } from "next/navigation";
 import { v7 as uuid } from "uuid";
 import type { Stage } from "../job/stages";
+import { useWords } from "../words/UsageProvider";
 
 interface Way {
   readonly stage: Stage;
@@ -46,6 +47,7 @@ export function WaysIn() {
 
 /** A form with an address of its own: it works before the scripts come. */
 function Begin({ way, first = false }: { way: Way; first?: boolean }) {
+  const say = useWords();
   const router = useRouter();
   return (
     <Box
@@ -81,7 +83,7 @@ function Begin({ way, first = false }: { way: Way; first?: boolean }) {
           {way.title}
         </Box>
         <Box component="span" sx={{ display: "block", fontSize: "0.9375rem" }}>
-          {way.from}
+          {say(way.from)}
         </Box>
       </Box>
     </Box>

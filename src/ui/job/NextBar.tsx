@@ -8,12 +8,14 @@ import { useEffect, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { useWireName } from "../land/useWireName";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { useAnswer, useJobWiring, useWholeJob, useWorking } from "./JobContext";
 import { NOW, nextStep } from "./nextStep";
 import type { Stage } from "./stages";
 
 /** Always on the screen: the one thing to do next. Nothing stands there while the stage itself asks for something. */
 export function NextBar({ stage }: { stage: Stage }) {
+  const say = useWords();
   const { id, job } = useWholeJob();
   const answer = useAnswer();
   const wiring = useJobWiring();
@@ -59,7 +61,7 @@ export function NextBar({ stage }: { stage: Stage }) {
           aria-keyshortcuts="Control+Enter"
           sx={{ minHeight: TOUCH, px: 5, width: { xs: "100%", sm: "auto" }, lineHeight: 1.2 }}
         >
-          Next: {next.says}
+          Next: {say(next.says)}
         </Button>
       ) : null}
     </Box>

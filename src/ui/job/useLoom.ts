@@ -1,7 +1,7 @@
 "use client";
 
 import { familyById, type Lead, placeAlongWinding, type Role, SETTLED } from "@/core";
-import { placeName } from "@/core/wiring";
+import { usePlaceName } from "../words/usePlaceName";
 import { useAnswer, useJob, useJobWiring, useLeadNames } from "./JobContext";
 
 /** One wire of the loom. */
@@ -24,6 +24,7 @@ const LIKELY = 0.85;
 
 /** The loom's wires, in order along the winding as far as that is known. */
 export function useLoom(): LoomLine[] {
+  const placeName = usePlaceName();
   const { job } = useJob("leads");
   const answer = useAnswer();
   const wiring = useJobWiring();

@@ -12,6 +12,7 @@ import { PlainEntry } from "../parts/PlainEntry";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { FindingList } from "./FindingList";
 import { useWireName } from "./useWireName";
 import type { ShownCheck } from "./useWiringCheck";
@@ -68,6 +69,7 @@ export function CheckPanel({ check }: { check: ShownCheck }) {
 
 /** What nobody stated and the verdict stands on, each with the fact that replaces it. What is assumed looks assumed. */
 function Assumed({ assumes }: { assumes: readonly Assumption[] }) {
+  const words = useWords();
   if (assumes.length === 0) return null;
   return (
     <Box component="section" aria-label="Assumed" sx={{ mt: 4 }}>
@@ -85,7 +87,7 @@ function Assumed({ assumes }: { assumes: readonly Assumption[] }) {
             }}
           >
             <Box component="span" sx={{ fontStyle: "italic" }}>
-              {says}
+              {words(says)}
             </Box>{" "}
             <Box component="span" sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
               ({sourceWords(source)})

@@ -4,8 +4,10 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
-import { type CheckFinding, FRAME, placeName } from "@/core/wiring";
+import { type CheckFinding, FRAME } from "@/core/wiring";
 import { useJob, useLeadNames } from "../job/JobContext";
+import { useWords } from "../words/UsageProvider";
+import { usePlaceName } from "../words/usePlaceName";
 import { HandChange } from "./HandChange";
 import { litOf } from "./lit";
 import { saveDrawingPdf, saveDrawingSvg } from "./saveDrawing";
@@ -20,6 +22,8 @@ interface Props {
 
 /** The wiring drawing of the plan, to print, to save, and to change by hand. */
 export function DrawingPanel({ work, check }: Props) {
+  const words = useWords();
+  const placeName = usePlaceName();
   const { job, add } = useJob("title");
   const { leadOf } = useLeadNames();
   const name = useWireName();
@@ -58,6 +62,7 @@ export function DrawingPanel({ work, check }: Props) {
               saveDrawingPdf(drawing, {
                 title: `${job.title || "Wiring"} — ${plan.title}`,
                 name,
+                words,
                 colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour),
                 file,
               }).catch(() => setTrouble("The PDF could not be made here. Print the page to a file instead."));

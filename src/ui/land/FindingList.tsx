@@ -1,6 +1,8 @@
 import Box from "@mui/material/Box";
-import { type CheckFinding, type Compartment, placeName } from "@/core/wiring";
+import type { CheckFinding, Compartment } from "@/core/wiring";
 import { Mark } from "../parts/Verdict";
+import { useWords } from "../words/UsageProvider";
+import { usePlaceName } from "../words/usePlaceName";
 
 interface Props {
   readonly findings: readonly CheckFinding[];
@@ -11,6 +13,8 @@ interface Props {
 
 /** Findings of a check, one under the other: mark, place, what would happen, how to mend it. */
 export function FindingList({ findings, label, name, compartment }: Props) {
+  const placeName = usePlaceName();
+  const words = useWords();
   if (findings.length === 0) return null;
   return (
     <Box
@@ -35,10 +39,10 @@ export function FindingList({ findings, label, name, compartment }: Props) {
             ) : null}
             <span>
               {code === "capped-volts"
-                ? `${leads.map(name).join()}: ${says.charAt(0).toLowerCase()}${says.slice(1)}`
-                : says}
+                ? `${leads.map(name).join()}: ${words(says.charAt(0).toLowerCase() + says.slice(1))}`
+                : words(says)}
             </span>
-            {mend ? <Box sx={{ fontWeight: 650 }}>{mend}</Box> : null}
+            {mend ? <Box sx={{ fontWeight: 650 }}>{words(mend)}</Box> : null}
           </Box>
         </Box>
       ))}

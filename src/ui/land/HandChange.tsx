@@ -5,11 +5,12 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import { CAPPED, type Compartment, jointPlace, placeName, type WiringPlan } from "@/core/wiring";
+import { CAPPED, type Compartment, jointPlace, type WiringPlan } from "@/core/wiring";
 import { useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { TOUCH } from "../theme/theme";
+import { usePlaceName } from "../words/usePlaceName";
 import { useWireName } from "./useWireName";
 
 /** Places offered beside those in use: a joint of the motor's own leads. */
@@ -17,6 +18,7 @@ const MOST_JOINTS = 4;
 
 /** Changes by hand without dragging: move a lead, add a jumper, take a wire off. */
 export function HandChange({ onMove }: { onMove: (lead: string, to: string) => void }) {
+  const placeName = usePlaceName();
   const { job, add } = useJob("changes");
   const wiring = useJobWiring();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
@@ -58,6 +60,7 @@ function terminalsOf({ devices }: Compartment): string[] {
 }
 
 function MoveLead({ plan, onMove }: { plan: WiringPlan; onMove: (lead: string, to: string) => void }) {
+  const placeName = usePlaceName();
   const name = useWireName();
   const leads = Object.keys(plan.landings);
   const [lead, setLead] = useState(leads[0] ?? "");
@@ -88,6 +91,7 @@ function MoveLead({ plan, onMove }: { plan: WiringPlan; onMove: (lead: string, t
 }
 
 function AddJumper({ plan, onAdd }: { plan: WiringPlan; onAdd: (from: string, to: string) => void }) {
+  const placeName = usePlaceName();
   const terminals = terminalsOf(plan.compartment);
   const [from, setFrom] = useState(terminals[0] ?? "");
   const [to, setTo] = useState(terminals[1] ?? "");
@@ -112,6 +116,7 @@ function AddJumper({ plan, onAdd }: { plan: WiringPlan; onAdd: (from: string, to
 }
 
 function WiresOff({ plan, onOff }: { plan: WiringPlan; onOff: (wire: string) => void }) {
+  const placeName = usePlaceName();
   const wires = [...plan.jumpers, ...plan.compartment.wires];
   const [wire, setWire] = useState("");
   if (wires.length === 0) return null;

@@ -8,7 +8,6 @@ import {
   AS_PLANNED,
   canHavePlug,
   guardedStatesOf,
-  placeName,
   type ScreenRun,
   statesOf,
   type TriedChange,
@@ -22,6 +21,7 @@ import { useJobWiring, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Coming } from "../parts/Coming";
 import { useWorked } from "../parts/useWorked";
+import { usePlaceName } from "../words/usePlaceName";
 import { RunCurves } from "./RunCurves";
 import { useWireName } from "./useWireName";
 import { WiringDrawingView } from "./WiringDrawingView";
@@ -31,6 +31,7 @@ const NOBODY: ReadonlySet<string> = new Set();
 
 /** The planned circuit run on screen, in a worker: a call, a change to try, what flows, and the difference it makes. */
 export function RunPanel() {
+  const placeName = usePlaceName();
   const wiring = useJobWiring();
   const name = useWireName();
   const [call, setCall] = useState("");

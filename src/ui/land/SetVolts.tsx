@@ -9,9 +9,11 @@ import { PlainLink } from "../parts/PlainLink";
 import { Verdict } from "../parts/Verdict";
 import { WholePlateEntry } from "../plate/WholePlateEntry";
 import { SupplySeen } from "../safe/SupplySeen";
+import { useWords } from "../words/UsageProvider";
 
 /** Which setting the supply wants of the motor, by its plate and the meter alone; how it is joined now, its ohms tell. */
 export function SetVolts() {
+  const words = useWords();
   const { id, job } = useJob("plates", "safe");
   const { volts } = plateOf(job);
   const supply = job.safe.supply?.between;
@@ -43,7 +45,7 @@ export function SetVolts() {
                     : `The ${found.setting} setting`
               }
             />
-            <Typography sx={{ mt: 1, fontSize: "1.125rem" }}>{found.says}</Typography>
+            <Typography sx={{ mt: 1, fontSize: "1.125rem" }}>{words(found.says)}</Typography>
             {found.setting === "low" || found.setting === "high" ? (
               <Typography sx={{ mt: 1 }}>
                 Which leads or links that takes, and how they stand now, the ohms tell: enter the leads in{" "}

@@ -10,6 +10,7 @@ import { Fold } from "../parts/Fold";
 import { LeadTag } from "../parts/LeadTag";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { CurrentStep } from "./CurrentStep";
 import { StepMode } from "./StepMode";
 import type { Steps } from "./useSteps";
@@ -25,6 +26,7 @@ interface Props {
 
 /** The work one wire at a time: the one at hand large, what follows under it, what is done folded away. */
 export function StepList({ work, check }: Props) {
+  const words = useWords();
   const { job } = useJob("oldLeads");
   const [alone, setAlone] = useState(false);
   const { plan, steps, done, open, current } = work;
@@ -53,7 +55,7 @@ export function StepList({ work, check }: Props) {
       {check && check.weight === "stop" ? (
         <Box role="alert" sx={{ borderLeft: "4px solid", borderColor: "error.main", pl: 3, py: 1, mb: 3 }}>
           <Verdict weight="stop" word="Stop: do not power this" />
-          <Typography>{check.findings[0]?.says}</Typography>
+          <Typography>{words(check.findings[0]?.says ?? "")}</Typography>
         </Box>
       ) : null}
       {check && check.assumes.length > 0 ? (
@@ -97,7 +99,7 @@ export function StepList({ work, check }: Props) {
       ) : null}
       <Box component="ul" sx={{ m: 0, mt: 4, pl: 5, maxWidth: 640 }}>
         {plan.cautions.map((caution) => (
-          <li key={caution}>{caution}</li>
+          <li key={caution}>{words(caution)}</li>
         ))}
         <li>
           Locked out, tagged and proved dead first. The plate, the maker’s drawing and local code come before

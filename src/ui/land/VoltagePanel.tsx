@@ -7,9 +7,11 @@ import { boardAsSet, boardPlaces, HELD, netsOfSetting, voltageChange } from "@/c
 import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Verdict } from "../parts/Verdict";
+import { useWords } from "../words/UsageProvider";
 
 /** How the motor's own leads are joined now, the moves to the setting that the supply wants, and the reading that proves it. */
 export function VoltagePanel() {
+  const words = useWords();
   const { job, add } = useJob("board");
   const wiring = useJobWiring();
   const { short } = useLeadNames();
@@ -141,7 +143,7 @@ export function VoltagePanel() {
             ))}
           </Box>
         )}
-        {change?.proof ? <Typography sx={{ mt: 2 }}>{change.proof.says}</Typography> : null}
+        {change?.proof ? <Typography sx={{ mt: 2 }}>{words(change.proof.says)}</Typography> : null}
         <Typography sx={{ mt: 2, color: "text.secondary", fontSize: "0.9375rem" }}>
           Then mark the motor with the volts it is joined for.
         </Typography>

@@ -1,8 +1,9 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import { type PlanStep, placeName } from "@/core/wiring";
+import type { PlanStep } from "@/core/wiring";
 import { useLeadNames } from "../job/JobContext";
+import { usePlaceName } from "../words/usePlaceName";
 import { litOf, stripOf } from "./lit";
 import type { Steps } from "./useSteps";
 import { useWireName } from "./useWireName";
@@ -12,6 +13,7 @@ const NONE: ReadonlySet<string> = new Set();
 
 /** The piece of the drawing where the step's wire ends, at the width of a phone. */
 export function WireStrip({ work, step }: { work: Steps; step: PlanStep }) {
+  const placeName = usePlaceName();
   const { leadOf } = useLeadNames();
   const name = useWireName();
   const { drawing, plan } = work;

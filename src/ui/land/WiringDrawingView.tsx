@@ -5,6 +5,7 @@ import type { Lead } from "@/core";
 import { type DrawnDevice, type DrawnWire, FRAME, type Point, type WiringDrawing } from "@/core/wiring";
 import { paintOf } from "../parts/insulation";
 import { MONO } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { DeviceSymbol } from "./DeviceSymbol";
 import { LeadHandle } from "./LeadHandle";
 import { type DrawnPart, isLitDevice, isLitWire, type Lit, shade } from "./lit";
@@ -172,6 +173,7 @@ function DeviceBox({
   chosen: string | null;
   marked: boolean;
 }) {
+  const words = useWords();
   return (
     <g>
       <rect
@@ -196,7 +198,7 @@ function DeviceBox({
         />
       ) : null}
       <text x={device.x + 10} y={device.y + 17} fontSize="14" fontWeight="700" fill="currentColor">
-        {device.name}
+        {words(device.name)}
       </text>
       {device.note ? (
         <text
@@ -222,7 +224,7 @@ function DeviceBox({
             fontFamily={MONO}
             fill="currentColor"
           >
-            {name}
+            {words(name)}
           </text>
           {feed ? (
             <text x={device.x + 12} y={at.y + 4} fontSize="11" fill="currentColor">

@@ -3,6 +3,7 @@
 import { useMemo } from "react";
 import { CAPPED, type PlanStep, placeName, planSteps, stepTick, wiringDrawing } from "@/core/wiring";
 import { useJob, useJobWiring } from "../job/JobContext";
+import { useWords } from "../words/UsageProvider";
 import { useWireName } from "./useWireName";
 
 /** A harness lead has a name of words, and its place beside it. */
@@ -13,6 +14,7 @@ export function useSteps() {
   const { job, add } = useJob("ticked");
   const wiring = useJobWiring();
   const wireName = useWireName();
+  const say = useWords();
   const planned = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring : null;
   const drawing = useMemo(
     () =>
@@ -22,7 +24,11 @@ export function useSteps() {
   );
   if (!planned || !drawing) return null;
   const { plan } = planned;
-  const steps = planSteps(plan, planned.leads);
+  const steps = planSteps(plan, planned.leads).map((step) => ({
+    ...step,
+    does: say(step.does),
+    because: say(step.because),
+  }));
   const isDone = (step: PlanStep) => job.ticked.includes(stepTick(plan, step.id));
   const current = steps.find((step) => !isDone(step));
   return {
@@ -37,7 +43,7 @@ export function useSteps() {
     /** What a step moves, and where to: "BN" and "FAN, dual capacitor"; a work without a wire has no place. */
     words: (step: PlanStep) => ({
       what: step.lead === null ? step.does : wireName(step.lead),
-      where: step.to === null ? "" : placeName(plan.compartment, step.to),
+      where: step.to === null ? "" : say(placeName(plan.compartment, step.to)),
       isCapped: step.to === CAPPED,
     }),
   };

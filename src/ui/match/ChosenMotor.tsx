@@ -12,6 +12,7 @@ import { useShelf } from "../cap/useShelf";
 import { useJob } from "../job/JobContext";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
+import { useWords } from "../words/UsageProvider";
 
 const Mounting = dynamic(() => brought(import("./Mounting").then((made) => made.Mounting)), {
   loading: Coming,
@@ -22,6 +23,7 @@ const RunPlanView = dynamic(() => brought(import("../cap/RunPlanView").then((mad
 
 /** The chosen motor: what differs, its capacitor, how it is mounted. All on one page. */
 export function ChosenMotor() {
+  const words = useWords();
   const { job } = useJob("chosen", "used", "plates", "place", "capacitor");
   const { chosen } = job;
   const shelf = useShelf(JSON.stringify(job.used));
@@ -66,10 +68,10 @@ export function ChosenMotor() {
       </Part>
       {isRetrofit ? (
         <Part title="The retrofit">
-          {size ? <Typography>{size.says}</Typography> : null}
+          {size ? <Typography>{words(size.says)}</Typography> : null}
           <Box component="ol" sx={{ m: 0, mt: 1, pl: 5 }}>
             {RETROFIT_STEPS.map((step) => (
-              <li key={step}>{step}</li>
+              <li key={step}>{words(step)}</li>
             ))}
           </Box>
         </Part>

@@ -5,9 +5,11 @@ import Typography from "@mui/material/Typography";
 import type { Plate } from "@/core";
 import { mountingSteps, type Need } from "@/core/replacement";
 import { useJob } from "../job/JobContext";
+import { useWords } from "../words/UsageProvider";
 
 /** The checklist for mounting; ticks are kept with the job. */
 export function Mounting({ need, name, plate }: { need: Need; name: string; plate: Plate }) {
+  const words = useWords();
   const { job, add } = useJob("ticked");
   const steps = mountingSteps(need, { id: name, name, plate, count: 1 });
   const stepOf = (id: string) => `mounting ${id}`;
@@ -45,7 +47,7 @@ export function Mounting({ need, name, plate }: { need: Need; name: string; plat
                   accentColor: "var(--mui-palette-success-main)",
                 }}
               />
-              <span>{says}</span>
+              <span>{words(says)}</span>
             </Box>
           </li>
         ))}

@@ -1,8 +1,10 @@
 import Box from "@mui/material/Box";
+import { useWords } from "../words/UsageProvider";
 import { PlainLink } from "./PlainLink";
 
 /** Words of a page that mean one thing here, each leading to what it means. */
 export function WordLinks({ words }: { words: readonly (readonly [id: string, word: string])[] }) {
+  const say = useWords();
   return (
     <Box
       component="nav"
@@ -12,7 +14,7 @@ export function WordLinks({ words }: { words: readonly (readonly [id: string, wo
     >
       {words.map(([id, word]) => (
         <PlainLink key={id} href={`/words#${id}`}>
-          {word}
+          {say(word)}
         </PlainLink>
       ))}
     </Box>

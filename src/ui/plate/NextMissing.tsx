@@ -7,11 +7,13 @@ import { useState } from "react";
 import { missingOf, PLATE_FIELDS, type PlateFieldId, readPlate } from "@/core";
 import { useJob } from "../job/JobContext";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { HowToSketch } from "./HowToSketch";
 import { PlateFieldEntry } from "./PlateFieldEntry";
 
 /** What matters and is missing, one thing at a time, what decides first, each with how to get it. */
 export function NextMissing() {
+  const words = useWords();
   const { job } = useJob("plates");
   const reading = readPlate(job.plates.old);
   const [passed, setPassed] = useState<readonly PlateFieldId[]>([]);
@@ -26,13 +28,15 @@ export function NextMissing() {
       aria-label="Missing"
       sx={{ borderTop: "3px solid", borderColor: "primary.main", pt: 3 }}
     >
-      <Typography variant="h2">{next && field ? `${field.title}?` : "Nothing more is asked"}</Typography>
+      <Typography variant="h2">
+        {next && field ? words(`${field.title}?`) : "Nothing more is asked"}
+      </Typography>
       {next && field ? (
         <>
           <Box sx={{ display: "flex", gap: 3, alignItems: "center", my: 2 }}>
             <HowToSketch field={next.field} />
             <Typography>
-              <b>{next.title}</b>: {next.howToGet}
+              <b>{words(next.title)}</b>: {words(next.howToGet)}
             </Typography>
           </Box>
           <PlateFieldEntry key={field.id} field={field} motor="old" reading={reading} place="asked" />

@@ -4,9 +4,11 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { PLATE_FIELDS, readPlate } from "@/core";
 import { useJob } from "../job/JobContext";
+import { useWords } from "../words/UsageProvider";
 
 /** Old and new side by side, where both exist: what both plates tell. */
 export function OldAndNew() {
+  const words = useWords();
   const { job } = useJob("plates");
   const [old, made] = [readPlate(job.plates.old), readPlate(job.plates.new)];
   const rows = PLATE_FIELDS.flatMap((field) => {
@@ -43,7 +45,7 @@ export function OldAndNew() {
         <tbody>
           {rows.map(({ field, was, is }) => (
             <tr key={field.id}>
-              <th scope="row">{field.title}</th>
+              <th scope="row">{words(field.title)}</th>
               <td>{was ?? "—"}</td>
               <td>{is ?? "—"}</td>
             </tr>

@@ -5,6 +5,7 @@ import { useId } from "react";
 import type { PlateField, PlateReading } from "@/core";
 import { TurnPicture } from "../parts/TurnPicture";
 import { MONO } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { STAMPED } from "./plateLayout";
 import { useKeptField } from "./useKeptField";
 
@@ -21,6 +22,7 @@ const MOST_LETTERS = 60;
 
 /** A cell of the drawn plate: what is stamped there, typed in place, said in full below. */
 export function PlateCell({ field, motor, reading, columns, lit }: Props) {
+  const words = useWords();
   const { kept, text, setText, keep } = useKeptField(field, motor);
   const id = useId();
   const fault = reading.faults[field.id];
@@ -70,7 +72,7 @@ export function PlateCell({ field, motor, reading, columns, lit }: Props) {
         <Box
           component="select"
           id={id}
-          aria-label={`${field.title}, ${motor} motor`}
+          aria-label={words(`${field.title}, ${motor} motor`)}
           value={field.choices[kept] === undefined ? "" : kept}
           onChange={(event) => keep(event.target.value)}
           sx={{ ...entry, color: kept === "" ? "text.secondary" : "text.primary" }}
@@ -90,7 +92,7 @@ export function PlateCell({ field, motor, reading, columns, lit }: Props) {
           onChange={(event) => setText(event.target.value)}
           onBlur={() => keep(text)}
           onKeyDown={(event) => event.key === "Enter" && keep(text)}
-          aria-label={`${field.title}, ${motor} motor`}
+          aria-label={words(`${field.title}, ${motor} motor`)}
           aria-invalid={fault !== undefined}
           aria-describedby={shown ? `${id}-says` : undefined}
           maxLength={MOST_LETTERS}

@@ -5,6 +5,7 @@ import InputBase from "@mui/material/InputBase";
 import { useId } from "react";
 import type { PlateField, PlateReading } from "@/core";
 import { MONO, TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { useKeptField } from "./useKeptField";
 
 interface Props {
@@ -19,11 +20,13 @@ const MOST_LETTERS = 60;
 
 /** One field of a plate: typed as it stands there, kept as typed, said in full below. */
 export function PlateFieldEntry({ field, motor, reading, place = "beside" }: Props) {
+  const words = useWords();
   const { kept, text, setText, keep } = useKeptField(field, motor);
   const id = useId();
   const fault = reading.faults[field.id];
   const says = kept === "" ? null : field.say(reading.plate);
-  const label = place === "asked" ? `${field.title}, asked for` : `${field.title}, ${motor} motor`;
+  const label =
+    place === "asked" ? words(`${field.title}, asked for`) : words(`${field.title}, ${motor} motor`);
   const frame = {
     width: "100%",
     minHeight: TOUCH,
@@ -44,7 +47,7 @@ export function PlateFieldEntry({ field, motor, reading, place = "beside" }: Pro
           color: "text.secondary",
         }}
       >
-        {field.title}
+        {words(field.title)}
       </Box>
       {field.choices ? (
         <Box
@@ -88,7 +91,7 @@ export function PlateFieldEntry({ field, motor, reading, place = "beside" }: Pro
           role="alert"
           sx={{ color: "warning.main", fontWeight: 600, fontSize: "0.875rem", lineHeight: 1.35, mt: 0.5 }}
         >
-          {fault.says}
+          {words(fault.says)}
         </Box>
       ) : says && !field.choices ? (
         <Box

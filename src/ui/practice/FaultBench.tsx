@@ -18,12 +18,14 @@ import {
   PRACTISED_CAUSES,
 } from "@/core/practice";
 import type { Cause, NextCheck, ProvingObservation } from "@/core/proving";
-import { placeName, wiringDrawing } from "@/core/wiring";
+import { wiringDrawing } from "@/core/wiring";
 import { WiringDrawingView } from "../land/WiringDrawingView";
 import { Choice } from "../parts/Choice";
 import { CAUSE_NAMES } from "../parts/causeNames";
 import { askWords, HOW_WORDS, UNIT } from "../prove/checkWords";
 import { MONO, TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
+import { usePlaceName } from "../words/usePlaceName";
 import type { FaultWork } from "./faultState";
 
 interface Props {
@@ -38,6 +40,8 @@ const NOBODY: ReadonlySet<string> = new Set();
 
 /** The powered virtual machine: its complaint, its instruments, what they showed, and the naming of the cause. */
 export function FaultBench({ work, person, onWork, onGrade, onGiveUp }: Props) {
+  const say = useWords();
+  const placeName = usePlaceName();
   const task = useMemo(() => faultTask(work.seed, work.wish), [work.seed, work.wish]);
   const shown = useMemo(() => replayed(task, work.actions), [task, work.actions]);
   const [cause, setCause] = useState<Cause>("as-planned");
@@ -69,7 +73,7 @@ export function FaultBench({ work, person, onWork, onGrade, onGiveUp }: Props) {
         sx={{ borderTop: "3px solid", borderColor: "primary.main", pt: 3 }}
       >
         <Typography variant="h2">{COMPLAINTS[task.complaint]}</Typography>
-        <Typography sx={{ mt: 1 }}>{machineWords(task)}</Typography>
+        <Typography sx={{ mt: 1 }}>{say(machineWords(task))}</Typography>
       </Box>
       <Box
         tabIndex={0}

@@ -7,6 +7,7 @@ import { familyById, leadNames } from "@/core";
 import { type Grade, practiceTask, roleChoices } from "@/core/practice";
 import { LeadTag } from "../parts/LeadTag";
 import { Verdict } from "../parts/Verdict";
+import { useWords } from "../words/UsageProvider";
 import type { PracticeWork } from "./practiceState";
 import { FAULT_WORDS } from "./words";
 
@@ -19,6 +20,7 @@ interface Props {
 
 /** What the bench says: what was right, how many readings it took and needed, where it went astray. */
 export function GradeView({ work, grade, onAgain, onOther }: Props) {
+  const say = useWords();
   const { leads } = practiceTask(work.seed, work.wish).motor;
   const names = leadNames(leads);
   const words = new Map(roleChoices(grade.truth.family, leads.length).map(({ key, words: w }) => [key, w]));
@@ -52,7 +54,7 @@ export function GradeView({ work, grade, onAgain, onOther }: Props) {
         }}
       >
         <Box>
-          <Typography variant="h2">The motor: {familyById(grade.truth.family)?.title}</Typography>
+          <Typography variant="h2">The motor: {say(familyById(grade.truth.family)?.title ?? "")}</Typography>
           <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 2, p: 0 }}>
             {leads.map((lead) => (
               <Box

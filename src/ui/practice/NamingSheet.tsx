@@ -19,6 +19,7 @@ import {
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import type { PracticeWork } from "./practiceState";
 import { FAULT_WORDS } from "./words";
 
@@ -35,6 +36,7 @@ type Naming = HandedIn["naming"];
 
 /** What the learner makes of it: the kind of motor, each lead's part, what is wrong with it. */
 export function NamingSheet({ work, task, person, onWork, onGrade, onGiveUp }: Props) {
+  const say = useWords();
   const { naming } = work;
   const { leads } = task.motor;
   const names = leadNames(leads);
@@ -98,7 +100,7 @@ export function NamingSheet({ work, task, person, onWork, onGrade, onGiveUp }: P
           <option value="">not said yet</option>
           {families.map(({ id, title }) => (
             <option key={id} value={id}>
-              {title}
+              {say(title)}
             </option>
           ))}
         </Choice>

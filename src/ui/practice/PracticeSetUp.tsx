@@ -12,6 +12,7 @@ import {
 } from "@/core/practice";
 import { FormChoice } from "../parts/form/FormChoice";
 import { FormEntry } from "../parts/form/FormEntry";
+import { useWords } from "../words/UsageProvider";
 import { learner, SetUpForm } from "./SetUpForm";
 import { FAULT_WORDS } from "./words";
 
@@ -31,6 +32,7 @@ export function PracticeSetUp({
   readonly person: string;
   readonly onBegin: (person: string, wish: PracticeWish) => void;
 }) {
+  const say = useWords();
   const { control, handleSubmit } = useForm<z.input<typeof setUp>>({
     resolver: zodResolver(setUp),
     defaultValues: { person, family: "surprise", difficulty: "easy", fault: "none" },
@@ -47,7 +49,7 @@ export function PracticeSetUp({
         <option value="surprise">surprise</option>
         {PRACTICE_FAMILIES.map(({ id, title }) => (
           <option key={id} value={id}>
-            {title}
+            {say(title)}
           </option>
         ))}
       </FormChoice>

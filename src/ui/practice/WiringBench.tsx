@@ -17,11 +17,13 @@ import {
   type WiringTask,
   wiringTask,
 } from "@/core/practice";
-import { CAPPED, FRAME, jointPlace, placeName, type WiringPlan, wiringDrawing } from "@/core/wiring";
+import { CAPPED, FRAME, jointPlace, type WiringPlan, wiringDrawing } from "@/core/wiring";
 import { WiringDrawingView } from "../land/WiringDrawingView";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
+import { usePlaceName } from "../words/usePlaceName";
 import type { WiringWork } from "./wiringState";
 
 interface Props {
@@ -37,6 +39,7 @@ const MOST_JOINTS = 3;
 
 /** The bench with a wiring on it: to be made, or to be looked through. */
 export function WiringBench({ work, person, onWork, onGrade, onGiveUp }: Props) {
+  const placeName = usePlaceName();
   const task = useMemo(() => wiringTask(work.seed, work.wish), [work.seed, work.wish]);
   const [state, setState] = useState<"idle" | "sending">("idle");
   const [trouble, setTrouble] = useState("");
@@ -120,6 +123,7 @@ export function WiringBench({ work, person, onWork, onGrade, onGiveUp }: Props) 
 }
 
 function Motor({ task, name }: { task: WiringTask; name: (lead: string) => string }) {
+  const words = useWords();
   const family = familyById(task.family);
   const speeds = Math.max(
     0,
@@ -132,7 +136,7 @@ function Motor({ task, name }: { task: WiringTask; name: (lead: string) => strin
         {task.wrong ? "Find the one wrong move" : "Land this motor"}: {task.compartment.title}
       </Typography>
       <Typography sx={{ color: "text.secondary" }}>
-        {family?.title}; {plate.volts?.map(({ high }) => `${high} V`).join(" or ")},{" "}
+        {words(family?.title ?? "")}; {plate.volts?.map(({ high }) => `${high} V`).join(" or ")},{" "}
         {plate.powerWatts?.map(formatPower).join()}, {plate.rpm} rpm, {plate.fullLoadAmps?.[0]} A
         {plate.runCapacitor ? `, run capacitor ${plate.runCapacitor.microfarads} µF in place` : ""}
       </Typography>
@@ -189,6 +193,7 @@ function WireIt({
   name: (lead: string) => string;
   leads: readonly string[];
 }) {
+  const placeName = usePlaceName();
   const places = [
     ...plan.compartment.devices.flatMap(({ terminals }) => terminals.map(({ id }) => id)),
     ...Array.from({ length: MOST_JOINTS }, (_, i) => jointPlace(i + 1)),
@@ -277,6 +282,7 @@ function FindIt({
   onWork: (work: WiringWork) => void;
   name: (lead: string) => string;
 }) {
+  const placeName = usePlaceName();
   const leads = [FRAME, ...task.leads.map(({ id }) => id)];
   const toggle = (lead: string) =>
     onWork({

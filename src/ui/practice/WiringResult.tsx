@@ -6,10 +6,12 @@ import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { leadNames } from "@/core";
 import { CONSEQUENCES, type WiringGrade, wiringTask } from "@/core/practice";
-import { FRAME, placeName, wiringDrawing } from "@/core/wiring";
+import { FRAME, wiringDrawing } from "@/core/wiring";
 import { FindingList } from "../land/FindingList";
 import { WiringDrawingView } from "../land/WiringDrawingView";
 import { Verdict } from "../parts/Verdict";
+import { useWords } from "../words/UsageProvider";
+import { usePlaceName } from "../words/usePlaceName";
 import type { WiringWork } from "./wiringState";
 
 const NOBODY: ReadonlySet<string> = new Set();
@@ -23,6 +25,8 @@ interface Props {
 
 /** What the bench says of a wiring that was handed in, with the way it should be beside it. */
 export function WiringResult({ work, grade, onAgain, onOther }: Props) {
+  const placeName = usePlaceName();
+  const words = useWords();
   const task = useMemo(() => wiringTask(work.seed, work.wish), [work.seed, work.wish]);
   const names = leadNames(task.leads);
   const name = (lead: string) => (lead === FRAME ? "frame" : (names.get(lead)?.short ?? lead));
@@ -40,7 +44,7 @@ export function WiringResult({ work, grade, onAgain, onOther }: Props) {
         />
         {found ? (
           <Typography sx={{ mt: 1 }}>
-            {found.says}{" "}
+            {words(found.says)}{" "}
             {found.leadsRight ? "You named the wire." : "The wire you named is where it belongs."}{" "}
             {found.consequenceRight
               ? "And what it does."

@@ -6,6 +6,7 @@ import { type ProbeAbout, probedAbout } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
+import { useWords } from "../words/UsageProvider";
 
 /** Supplies as a plate names them. */
 const VOLTS = [24, 115, 208, 230, 277, 400, 460] as const;
@@ -42,6 +43,7 @@ const CAPACITOR_WORDS: Readonly<Record<NonNullable<ProbeAbout["capacitor"]>, str
 
 /** What the plate or the machine already tells. It shifts what is likely; it never overrules the meter. */
 export function AboutEntry() {
+  const words = useWords();
   const { job, add } = useJob("about", "plates", "leads");
   const { about } = job;
   const { byPlate, clashes } = probedAbout(job);
@@ -55,8 +57,8 @@ export function AboutEntry() {
       </Typography>
       {clashes.map((field) => (
         <Typography key={field} role="alert" sx={{ color: "warning.main", fontWeight: 600, mb: 2 }}>
-          {FIELD_WORDS[field]}: told here as {wordOf(field, about[field])}, and the plate that was typed says{" "}
-          {wordOf(field, byPlate[field])}. What is told here counts; look again at both.
+          {words(FIELD_WORDS[field])}: told here as {wordOf(field, about[field])}, and the plate that was
+          typed says {wordOf(field, byPlate[field])}. What is told here counts; look again at both.
         </Typography>
       ))}
       <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(3, 1fr)" }, gap: 3 }}>
@@ -142,7 +144,7 @@ export function AboutEntry() {
           <option value="no">nothing</option>
         </Choice>
         <Choice
-          label="Use wire colors as a hint"
+          label={words("Use wire colors as a hint")}
           value={String(about.trustColours ?? 0)}
           onChange={(v) => tell({ trustColours: Number(v) })}
         >

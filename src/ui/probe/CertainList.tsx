@@ -4,9 +4,11 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { Identification } from "@/core";
 import { Mark } from "../parts/Verdict";
+import { useWords } from "../words/UsageProvider";
 
 /** What holds whatever the rest turns out to be, from the first reading that tells it on. */
 export function CertainList({ answer }: { answer: Identification }) {
+  const words = useWords();
   if (answer.certain.length === 0) return null;
   return (
     <Box component="section" aria-label="Certain already" sx={{ mt: 3 }}>
@@ -17,7 +19,7 @@ export function CertainList({ answer }: { answer: Identification }) {
             <Box sx={{ pt: 0.5 }}>
               <Mark weight="good" />
             </Box>
-            {says}
+            {words(says)}
           </Box>
         ))}
       </Box>
@@ -27,6 +29,7 @@ export function CertainList({ answer }: { answer: Identification }) {
 
 /** While something reads open: what could be broken or hot, and how likely each is. */
 export function BrokenIf({ answer }: { answer: Identification }) {
+  const words = useWords();
   // A fault says it already, with what to do.
   if (answer.brokenIf.length === 0 || answer.status === "fault") return null;
   return (
@@ -38,7 +41,7 @@ export function BrokenIf({ answer }: { answer: Identification }) {
       <Box component="ul" sx={{ m: 0, mt: 1, pl: 5 }}>
         {answer.brokenIf.map(({ says, confidence }) => (
           <li key={says}>
-            {says} <Box component="span">({percentOf(confidence)})</Box>
+            {words(says)} <Box component="span">({percentOf(confidence)})</Box>
           </li>
         ))}
       </Box>

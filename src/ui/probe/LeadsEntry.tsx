@@ -23,6 +23,7 @@ import { brought } from "../parts/brought";
 import { CLEARS } from "../parts/earlyTouches";
 import { LeadTag, WirePiece } from "../parts/LeadTag";
 import { MONO, TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 
 /** Brought where leads are entered, so that who only reads does not fetch it. */
 const PhotoLeads = dynamic(() => brought(import("./PhotoLeads").then((made) => made.PhotoLeads)), {
@@ -31,6 +32,7 @@ const PhotoLeads = dynamic(() => brought(import("./PhotoLeads").then((made) => m
 
 /** The leads by colour and stripe: typed in a row, or picked by letters. */
 export function LeadsEntry() {
+  const say = useWords();
   const { job, add } = useJob("pairReadings", "shellReadings", "leads");
   const { short } = useLeadNames();
   const begun = job.pairReadings.length + job.shellReadings.length > 0;
@@ -68,7 +70,7 @@ export function LeadsEntry() {
     if (bad.length > 0) {
       setText(row);
       setFault(
-        `${bad.join(", ")} is no color we know. Write letters such as WH, BK, or WH/BK for a stripe; numbers as T1, or BK:T5.`,
+        `${bad.join(", ")} ${say("is no color we know")}. Write letters such as WH, BK, or WH/BK for a stripe; numbers as T1, or BK:T5.`,
       );
       return;
     }
@@ -135,7 +137,7 @@ export function LeadsEntry() {
           placeholder="WH BK RD BN BN/WH"
           autoFocus={job.leads.length === 0}
           inputProps={{
-            "aria-label": "Lead colors, in a row",
+            "aria-label": say("Lead colors, in a row"),
             autoCapitalize: "characters",
             autoComplete: "off",
             spellCheck: false,
@@ -172,6 +174,7 @@ export function LeadsEntry() {
 
 /** Colours by their letters; with “stripe” on, a second touch picks the stripe. */
 function ColourPicker({ onPick }: { onPick: (insulation: Insulation) => void }) {
+  const say = useWords();
   const [striped, setStriped] = useState(false);
   const [base, setBase] = useState<ColourLetters | null>(null);
   const touch = (letters: ColourLetters) => {
@@ -226,8 +229,8 @@ function ColourPicker({ onPick }: { onPick: (insulation: Insulation) => void }) 
       >
         {striped
           ? base
-            ? `${base} with stripe … touch the stripe’s color`
-            : "Striped: touch the base color"
+            ? `${base} with stripe … ${say("touch the stripe’s color")}`
+            : say("Striped: touch the base color")
           : "With a stripe"}
       </Button>
     </Box>

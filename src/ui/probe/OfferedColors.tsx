@@ -3,6 +3,7 @@ import Button from "@mui/material/Button";
 import { COLOUR_WORD, type ColourLetters, type likelyColours } from "@/core";
 import { WirePiece } from "../parts/LeadTag";
 import { MONO, TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 
 interface Props {
   /** What the touched place may be, likeliest first. */
@@ -16,12 +17,13 @@ interface Props {
 
 /** The colors that a touched wire may have, each to be confirmed by a touch. */
 export function OfferedColors({ offered, base, onTake, onStriped }: Props) {
+  const words = useWords();
   const [likeliest] = offered;
   if (!likeliest) return null;
   return (
     <Box
       role="group"
-      aria-label="Which color it is"
+      aria-label={words("Which color it is")}
       sx={{ display: "flex", gap: 2, flexWrap: "wrap", mt: 2 }}
     >
       {offered.map(({ letters, probability }, i) => (

@@ -13,6 +13,7 @@ import { ConditionsEntry } from "../reference/ConditionsEntry";
 import { InsulationPanel } from "../reference/InsulationPanel";
 import { ReferencePanel } from "../reference/ReferencePanel";
 import { TOUCH } from "../theme/theme";
+import { Say } from "../words/UsageProvider";
 import { AboutEntry } from "./AboutEntry";
 import { EveryReading } from "./EveryReading";
 import { LeadsEntry } from "./LeadsEntry";
@@ -105,9 +106,9 @@ function HowItGoes({ onTry }: { onTry: () => void }) {
         How it goes
       </Typography>
       <Typography sx={{ mt: 2, maxWidth: 460 }}>
-        Power off, locked and proved dead; capacitors discharged; the motor unplugged from everything. Enter
-        its leads by color, the green frame lead left out. Then touch the two leads shown, type what the meter
-        shows, press Enter.
+        Power off, locked and proved dead; capacitors discharged; the motor unplugged from everything.{" "}
+        <Say>Enter its leads by color, the green frame lead left out.</Say> Then touch the two leads shown,
+        type what the meter shows, press Enter.
       </Typography>
       <Button color="inherit" onClick={tryIt} sx={{ mt: 3, minHeight: TOUCH }}>
         No motor at hand: try a made-up one with a simulated meter

@@ -8,6 +8,7 @@ import { familyById, type Identification, type Observation, tieQuestions } from 
 import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 
 const SEEN_BY: Readonly<Record<Observation["by"], string>> = {
   drawing: "the plate’s drawing",
@@ -19,6 +20,7 @@ const SEEN_BY: Readonly<Record<Observation["by"], string>> = {
 
 /** What ohms cannot tell, asked with its answers as buttons: each answer is a fact, undone like any. */
 export function TieQuestions({ answer }: { answer: Identification }) {
+  const words = useWords();
   const { add } = useJob();
   const { names } = useLeadNames();
   const [by, setBy] = useState<Observation["by"]>("drawing");
@@ -41,7 +43,7 @@ export function TieQuestions({ answer }: { answer: Identification }) {
                 sx={{ minHeight: TOUCH, textTransform: "none", textAlign: "left" }}
                 onClick={() => add({ kind: "observed", observed: { ...observed, by } })}
               >
-                {says}
+                {words(says)}
               </Button>
             ))}
           </Box>
@@ -60,7 +62,7 @@ export function TieQuestions({ answer }: { answer: Identification }) {
       ) : null}
       <Box component="ul" sx={{ m: 0, mt: 2, pl: 5 }}>
         {answer.settleBy.map((says) => (
-          <li key={says}>{says}</li>
+          <li key={says}>{words(says)}</li>
         ))}
       </Box>
     </Box>

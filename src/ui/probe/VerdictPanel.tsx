@@ -11,6 +11,7 @@ import { Mark, type Shown, Verdict } from "../parts/Verdict";
 import { WordLinks } from "../parts/WordLinks";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { AskChoice } from "./AskChoice";
 import { BrokenIf, CertainList } from "./CertainList";
 import { CoolingNotice } from "./CoolingNotice";
@@ -52,6 +53,7 @@ export const VerdictPanel = memo(function VerdictPanel({ onChoose }: Props) {
 
 /** The verdict itself: drawn anew with another answer, and not while one is being worked out. */
 const Said = memo(function Said({ answer, onChoose }: { answer: Identification } & Props) {
+  const words = useWords();
   const { job } = useJob("ask");
   const { weight, word } = STATUS_WORDS[answer.status];
   const early = job.ask !== "all" && answer.status === "settled";
@@ -69,7 +71,7 @@ const Said = memo(function Said({ answer, onChoose }: { answer: Identification }
         {family && !told
           ? "Several kinds of motor are left. "
           : family
-            ? `${family.title}. `
+            ? words(`${family.title}. `)
             : answer.status === "needs-probe"
               ? "Nothing is known yet. "
               : ""}
@@ -132,6 +134,7 @@ function sureness({ confidence }: Identification): string {
 }
 
 function Findings({ findings }: { findings: readonly Finding[] }) {
+  const words = useWords();
   return (
     <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, mt: findings.length > 0 ? 3 : 0 }}>
       {findings.map((finding) => {
@@ -140,7 +143,7 @@ function Findings({ findings }: { findings: readonly Finding[] }) {
         return (
           <Box
             component="li"
-            key={finding.says}
+            key={words(finding.says)}
             sx={{
               display: "flex",
               gap: 2,
@@ -155,7 +158,7 @@ function Findings({ findings }: { findings: readonly Finding[] }) {
             <Box sx={{ pt: 0.5 }}>
               <Mark weight={weight} />
             </Box>
-            {finding.says}
+            {words(finding.says)}
           </Box>
         );
       })}

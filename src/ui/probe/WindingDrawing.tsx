@@ -16,6 +16,7 @@ import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { MONO } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { AnswerChoice } from "./AnswerChoice";
 import { isShown } from "./isShown";
 
@@ -56,6 +57,7 @@ export function WindingDrawing() {
 
 /** The drawing and which answer it is of: drawn anew with another answer, and not while one is being worked out. */
 const Drawn = memo(function Drawn({ answer }: { answer: Identification }) {
+  const words = useWords();
   const { job } = useJob("meter");
   const { short } = useLeadNames();
   const [chosen, setChosen] = useState(0);
@@ -82,7 +84,9 @@ const Drawn = memo(function Drawn({ answer }: { answer: Identification }) {
       <AnswerChoice chosen={chosen} onChoose={setChosen} />
       {other ? (
         <Box sx={{ mb: 2 }}>
-          <Typography sx={{ "&::first-letter": { textTransform: "uppercase" } }}>{family?.title}:</Typography>
+          <Typography sx={{ "&::first-letter": { textTransform: "uppercase" } }}>
+            {words(family?.title ?? "")}:
+          </Typography>
           <Typography sx={{ fontFamily: MONO, fontSize: "0.875rem" }}>
             {Object.entries(roles)
               .map(([lead, role]) => `${short(lead)} ${roleShort(role)}`)

@@ -3,6 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { Diagnosis } from "@/core/proving";
+import { useWords } from "../words/UsageProvider";
 
 /** Under one half nothing is shown as an answer; these are only listed. */
 const LISTED = 4;
@@ -11,6 +12,7 @@ const LIKELY = 0.5;
 
 /** What may be the matter, likeliest first, each with what it explains and what mends it. */
 export function CauseList({ diagnosis }: { diagnosis: Diagnosis }) {
+  const words = useWords();
   const causes = diagnosis.causes
     .filter(({ cause, probability }) => cause !== "as-planned" && probability >= LEAST)
     .slice(0, LISTED);
@@ -27,7 +29,7 @@ export function CauseList({ diagnosis }: { diagnosis: Diagnosis }) {
           >
             <Box sx={{ display: "flex", gap: 2, justifyContent: "space-between" }}>
               <Box component="span" sx={{ fontWeight: probability >= LIKELY ? 650 : 400 }}>
-                {says}
+                {words(says)}
               </Box>
               <Box component="span" sx={{ color: "text.secondary", whiteSpace: "nowrap" }}>
                 {percent(probability)}
@@ -43,7 +45,7 @@ export function CauseList({ diagnosis }: { diagnosis: Diagnosis }) {
                 Against it: line {against.map((index) => index + 1).join(", ")}.
               </Box>
             ) : null}
-            {probability >= LIKELY ? <Box sx={{ mt: 0.5 }}>{mend}</Box> : null}
+            {probability >= LIKELY ? <Box sx={{ mt: 0.5 }}>{words(mend)}</Box> : null}
           </Box>
         ))}
       </Box>

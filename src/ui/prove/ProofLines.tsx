@@ -8,11 +8,13 @@ import { PRESSURE_WORDS, type ProvingLine, type ProvingObservation } from "@/cor
 import { useJob } from "../job/JobContext";
 import { LocalDay } from "../parts/LocalDay";
 import { Mark } from "../parts/Verdict";
+import { useWords } from "../words/UsageProvider";
 import { HOW_WORDS, SIGN_WORDS, UNIT } from "./checkWords";
 import { useNames } from "./useNames";
 
 /** Every line of the proof in the order it was made, each with its verdict, its limit and why. */
 export function ProofLines({ lines }: { lines: readonly ProvingLine[] }) {
+  const words = useWords();
   const { job, add } = useJob("proof");
   const names = useNames();
   const { seen, rounds } = job.proof;
@@ -44,7 +46,7 @@ export function ProofLines({ lines }: { lines: readonly ProvingLine[] }) {
                 <Box sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
                   {i + 1} · {headOf(one, names)}
                 </Box>
-                {line?.says ?? ""}
+                {words(line?.says ?? "")}
               </Box>
               <Button
                 color="inherit"
@@ -66,7 +68,7 @@ export function ProofLines({ lines }: { lines: readonly ProvingLine[] }) {
           </Box>
           <Box>
             <Box sx={{ color: "text.secondary", fontSize: "0.875rem" }}>Measured in Cap</Box>
-            {says}
+            {words(says)}
           </Box>
         </Box>
       ))}
@@ -92,7 +94,7 @@ function headOf(seen: ProvingObservation, names: Names): string {
     case "air":
       return `${call}air ${seen.state}`;
     case "sign":
-      return `${call}${SIGN_WORDS[seen.sign]}`;
+      return `${call}${names.say(SIGN_WORDS[seen.sign])}`;
     case "start-amps":
       return `${call}${seen.peak} A on ${names.lead(seen.lead)} at power, ${seen.seconds} s`;
     case "ohms":

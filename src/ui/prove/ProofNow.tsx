@@ -10,6 +10,7 @@ import { PlainEntry } from "../parts/PlainEntry";
 import { PlainLink } from "../parts/PlainLink";
 import { type Shown, Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { CauseList } from "./CauseList";
 import { askWords, howWords } from "./checkWords";
 import { SeenEntry } from "./SeenEntry";
@@ -31,6 +32,7 @@ export function ProofNow({
   diagnosis: Diagnosis;
   onSeen: (seen: ProvingObservation) => void;
 }) {
+  const words = useWords();
   const { id, job } = useJob("proof");
   const names = useNames();
   const { status, nextCheck, causes, lines } = diagnosis;
@@ -52,7 +54,7 @@ export function ProofNow({
       {job.proof.seen.length > 0 || status !== "needs-check" ? <Verdict weight={weight} word={word} /> : null}
       {status === "found" && first ? (
         <>
-          <Typography sx={{ mt: 1, fontSize: "1.25rem", fontWeight: 650 }}>{first.says}</Typography>
+          <Typography sx={{ mt: 1, fontSize: "1.25rem", fontWeight: 650 }}>{words(first.says)}</Typography>
           {first.wouldShow.slice(0, 3).map((line) => (
             <Typography key={line}>It would give {line}</Typography>
           ))}
@@ -69,7 +71,7 @@ export function ProofNow({
       {status === "stop"
         ? stops.map((says) => (
             <Typography key={says} sx={{ mt: 1 }}>
-              {says}
+              {words(says)}
             </Typography>
           ))
         : null}

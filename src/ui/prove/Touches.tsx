@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { useWords } from "../words/UsageProvider";
 
 /** Answers as large touches, side by side as far as there is room. */
 export function Touches<T extends string>({
@@ -13,6 +14,7 @@ export function Touches<T extends string>({
   words: Readonly<Record<T, string>>;
   onTouch: (value: T) => void;
 }) {
+  const say = useWords();
   return (
     <Box
       role="group"
@@ -31,7 +33,7 @@ export function Touches<T extends string>({
           onClick={() => onTouch(value)}
           sx={{ minHeight: 56, textTransform: "none" }}
         >
-          {words[value]}
+          {say(words[value])}
         </Button>
       ))}
     </Box>

@@ -13,8 +13,10 @@ import { useWiringCheck } from "../land/useWiringCheck";
 import { localDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { LabelDrawing } from "./LabelDrawing";
 import { LabelFiles } from "./LabelFiles";
+import { labelInWords } from "./labelInWords";
 import { RecordFiles } from "./RecordFiles";
 import { SealPanel } from "./SealPanel";
 import { SheetButtons } from "./SheetButtons";
@@ -26,6 +28,7 @@ export function RecordStage() {
   const wiring = useJobWiring();
   const planning = usePlanning();
   const { short } = useLeadNames();
+  const words = useWords();
   const check = useWiringCheck();
   const settled = answer?.status === "settled";
   const [origin, setOrigin] = useState("");
@@ -33,15 +36,18 @@ export function RecordStage() {
   const address = origin === "" ? "" : `${origin}/jobs/${id}`;
   // In every form, printed or saved: what is still being worked out lands nothing.
   const running = planning || check?.working === true;
-  const content = labelContent({
-    job,
-    answer,
-    wiring,
-    short,
-    check: running ? { weight: "again", working: true } : check,
-    address,
-    dayOf: localDay,
-  });
+  const content = labelInWords(
+    labelContent({
+      job,
+      answer,
+      wiring,
+      short,
+      check: running ? { weight: "again", working: true } : check,
+      address,
+      dayOf: localDay,
+    }),
+    words,
+  );
   return (
     <Box
       sx={{

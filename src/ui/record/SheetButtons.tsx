@@ -19,10 +19,12 @@ import {
 import { useWireName } from "../land/useWireName";
 import { saveFile } from "../parts/saveFile";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import type { Paper } from "./sheetPdf";
 
 /** The job's sheet as PDF, made here: no server is needed for it. */
 export function SheetButtons({ label }: { label: LabelContent }) {
+  const words = useWords();
   const { id, job } = useWholeJob();
   const facts = useJobFacts();
   const answer = useAnswer();
@@ -43,7 +45,7 @@ export function SheetButtons({ label }: { label: LabelContent }) {
         answer,
         wiring,
         label,
-        looks: { name, colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour) },
+        looks: { name, words, colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour) },
         photo: async (photo) => {
           const called = await call(getPhoto, { params: { job: id, photo } });
           return called.ok ? called.value.arrayBuffer() : null;

@@ -36,6 +36,7 @@ export function madeSheet(
     diagnosis: diagnosis?.ok ? diagnosis : null,
     seal: sealState(facts),
     short: looks.name,
+    say: looks.words,
     today: localDay(new Date()),
     dayOf: localDay,
   });

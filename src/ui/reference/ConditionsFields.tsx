@@ -7,9 +7,11 @@ import { type Conditions, cableOhmsEachWayOf, parseCable, parseTemperature } fro
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
+import { useWords } from "../words/UsageProvider";
 
 /** Temperature and conductor of the winding, gauge and length of the cable. */
 export function ConditionsFields() {
+  const words = useWords();
   const { job, add } = useJob("conditions");
   const { conditions } = job;
   const { windingC, cable } = conditions;
@@ -42,7 +44,7 @@ export function ConditionsFields() {
           }
         >
           <option value="copper">copper</option>
-          <option value="aluminium">aluminum</option>
+          <option value="aluminium">{words("aluminum")}</option>
         </Choice>
         <CableEntry key={JSON.stringify(cable ?? null)} conditions={conditions} onSet={set} />
       </Box>

@@ -16,6 +16,7 @@ import { PlainLink } from "../parts/PlainLink";
 import { Mark, Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { EquipmentChoice } from "../trace/EquipmentChoice";
+import { Say, useWords } from "../words/UsageProvider";
 import { SupplySeen } from "./SupplySeen";
 
 /** Safe: what is done before anything is touched, one line a step, each with its time and name. */
@@ -120,8 +121,8 @@ export function SafeStage() {
           </Box>
           <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
             Personal protection as the site’s arc-flash label and local code say. This list does not replace
-            them, the maker’s word or a license. <PlainLink href={`/jobs/${id}/trace`}>Trace</PlainLink> is
-            next.
+            them, the maker’s word or a <Say>license</Say>.{" "}
+            <PlainLink href={`/jobs/${id}/trace`}>Trace</PlainLink> is next.
           </Typography>
         </>
       )}
@@ -145,6 +146,7 @@ function clock(at: string): string {
 
 /** One step, ticked by its whole line; a reading has its field, a discharge its countdown. */
 function Step({ step, done }: { step: SafeStep; done: SafeStepDone | null }) {
+  const words = useWords();
   const { add } = useJob();
   const tick = (volts?: number) =>
     add({ kind: "safe-step", step: step.id, done: done === null, ...(volts === undefined ? {} : { volts }) });
@@ -179,12 +181,12 @@ function Step({ step, done }: { step: SafeStep; done: SafeStepDone | null }) {
               color: done ? "text.secondary" : "text.primary",
             }}
           >
-            {step.does}
+            {words(step.does)}
           </Box>
           <Box component="span" sx={{ display: "block", color: "text.secondary", fontSize: "0.9375rem" }}>
             {done
               ? `Done ${clock(done.at)}${done.by ? ` by ${done.by}` : ""}${done.volts === null ? "" : `, ${done.volts} V`}`
-              : step.because}
+              : words(step.because)}
           </Box>
         </span>
       </Box>

@@ -10,6 +10,7 @@ import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { WordLinks } from "../parts/WordLinks";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 
 const LEAST_VOLTS = 20;
 const MOST_VOLTS = 1000;
@@ -23,6 +24,7 @@ const WORDS = [
 
 /** Volts of the supply before it is locked off; their ratio says which system it is. Kept as a fact. */
 export function SupplySeen() {
+  const words = useWords();
   const { job, add } = useJob("safe");
   const { supply } = job.safe;
   const [text, setText] = useState(() =>
@@ -41,14 +43,14 @@ export function SupplySeen() {
     <Box sx={{ display: "grid", gap: 2 }}>
       <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr", sm: "repeat(3, 1fr)" }, gap: 2 }}>
         <PlainEntry label="L1 to L2, or line to neutral" value={text[0] ?? ""} onChange={set(0)} numeric />
-        <PlainEntry label="L1 to N or ground" value={text[1] ?? ""} onChange={set(1)} numeric />
-        <PlainEntry label="L2 to N or ground" value={text[2] ?? ""} onChange={set(2)} numeric />
+        <PlainEntry label={words("L1 to N or ground")} value={text[1] ?? ""} onChange={set(1)} numeric />
+        <PlainEntry label={words("L2 to N or ground")} value={text[2] ?? ""} onChange={set(2)} numeric />
       </Box>
       <Typography role="status">
         {wrong !== undefined
           ? `“${wrong}” are no volts of a supply: write a figure from ${LEAST_VOLTS} to ${MOST_VOLTS}.`
           : between
-            ? supplySystem(between, legs).says
+            ? words(supplySystem(between, legs).says)
             : ""}
       </Typography>
       <WordLinks words={WORDS} />

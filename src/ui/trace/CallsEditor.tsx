@@ -7,6 +7,7 @@ import { AddEntry } from "../parts/AddEntry";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { additions } from "./additions";
 import { TerminalOptions } from "./TerminalOptions";
 
@@ -27,6 +28,7 @@ const WANTS: Readonly<Record<Feed["want"], string>> = {
 
 /** The calls of a compartment, where each is hot and what it is for; and where current returns. */
 export function CallsEditor({ made, onKeep }: Props) {
+  const words = useWords();
   const { offers, calls } = made;
   const feed = (call: string, change: Partial<Feed>) =>
     onKeep({
@@ -52,7 +54,11 @@ export function CallsEditor({ made, onKeep }: Props) {
             />
             {own ? (
               <>
-                <Choice label={`${name} is hot at`} value={own.hot} onChange={(hot) => feed(id, { hot })}>
+                <Choice
+                  label={`${name} ${words("is hot at")}`}
+                  value={own.hot}
+                  onChange={(hot) => feed(id, { hot })}
+                >
                   <TerminalOptions made={made} />
                 </Choice>
                 <Choice

@@ -4,11 +4,13 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
-import { type Compartment, compartment, DEVICE_LIBRARY, type Device, placeName } from "@/core/wiring";
+import { type Compartment, compartment, DEVICE_LIBRARY, type Device } from "@/core/wiring";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
 import { TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
+import { usePlaceName } from "../words/usePlaceName";
 import { additions } from "./additions";
 import { CallsEditor } from "./CallsEditor";
 import { DeviceEditor } from "./DeviceEditor";
@@ -22,6 +24,7 @@ interface Props {
 
 /** Edits the job's copy of a compartment: supply, devices and their terminals, capacitor values, wires, which call is hot where. */
 export function EquipmentEditor({ made, onKeep }: Props) {
+  const words = useWords();
   const [fault, setFault] = useState<string | null>(null);
   /** Keeps what holds together; what does not stays as it was, and it is said why. */
   const keep = (next: Compartment): string | null => {
@@ -69,8 +72,8 @@ export function EquipmentEditor({ made, onKeep }: Props) {
       {made.devices.map((device) => (
         <Fold
           key={device.id}
-          title={device.name}
-          summary={device.terminals.map(({ name }) => name).join(" ")}
+          title={words(device.name)}
+          summary={words(device.terminals.map(({ name }) => name).join(" "))}
         >
           <DeviceEditor
             device={device}
@@ -84,7 +87,10 @@ export function EquipmentEditor({ made, onKeep }: Props) {
       <Fold title="Wires of the equipment" summary={`${made.wires.length}`}>
         <WiresEditor made={made} onKeep={keep} />
       </Fold>
-      <Fold title="Calls and where they are hot" summary={made.calls.map(({ name }) => name).join(", ")}>
+      <Fold
+        title={words("Calls and where they are hot")}
+        summary={made.calls.map(({ name }) => name).join(", ")}
+      >
         <CallsEditor made={made} onKeep={keep} />
       </Fold>
       <Fold title="As text" summary="to copy, or to change everything else">
@@ -95,6 +101,7 @@ export function EquipmentEditor({ made, onKeep }: Props) {
 }
 
 function AddDevice({ made, onKeep }: { made: Compartment; onKeep: (made: Compartment) => string | null }) {
+  const words = useWords();
   const [chosen, setChosen] = useState("");
   const entry = DEVICE_LIBRARY.find(({ id }) => id === chosen) ?? DEVICE_LIBRARY[0];
   if (!entry) return null;
@@ -107,7 +114,7 @@ function AddDevice({ made, onKeep }: { made: Compartment; onKeep: (made: Compart
       <Choice label="Add a device" value={entry.id} onChange={setChosen}>
         {DEVICE_LIBRARY.map(({ id, title }) => (
           <option key={id} value={id}>
-            {title}
+            {words(title)}
           </option>
         ))}
       </Choice>
@@ -119,6 +126,7 @@ function AddDevice({ made, onKeep }: { made: Compartment; onKeep: (made: Compart
 }
 
 function WiresEditor({ made, onKeep }: { made: Compartment; onKeep: (made: Compartment) => string | null }) {
+  const placeName = usePlaceName();
   const first = made.devices[0]?.terminals[0]?.id ?? "";
   const [from, setFrom] = useState(first);
   const [to, setTo] = useState(first);

@@ -14,11 +14,13 @@ import { LeadTag } from "../parts/LeadTag";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Mark } from "../parts/Verdict";
 import { LABEL_HEIGHT, TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 
 const MOST_OLD_LEADS = 16;
 
 /** Where every old lead lands, terminal by terminal, and what that says of it. */
 export function OldWiring() {
+  const words = useWords();
   const { job, add } = useJob("compartment", "oldLeads");
   const { compartment: made, oldLeads } = job;
   const names = leadNames(oldLeads.map(({ lead }) => lead));
@@ -78,7 +80,7 @@ export function OldWiring() {
                     <Mark weight={reading.sure ? "good" : "again"} />
                     <span>
                       <strong>{reading.was}</strong>
-                      {reading.sure ? "" : ", likely"} — {reading.because}
+                      {reading.sure ? "" : ", likely"} — {words(reading.because)}
                     </span>
                   </Box>
                 ) : null}
@@ -92,6 +94,7 @@ export function OldWiring() {
 }
 
 function TerminalChoice({ old, name }: { old: OldLead; name: string }) {
+  const words = useWords();
   const { job, add } = useJob("compartment");
   const { compartment: made } = job;
   return (
@@ -104,10 +107,10 @@ function TerminalChoice({ old, name }: { old: OldLead; name: string }) {
     >
       <option value="">not written down</option>
       {made?.devices.map((device) => (
-        <optgroup key={device.id} label={device.name}>
+        <optgroup key={device.id} label={words(device.name)}>
           {device.terminals.map((terminal) => (
             <option key={terminal.id} value={terminal.id}>
-              {terminal.name}
+              {words(terminal.name)}
             </option>
           ))}
         </optgroup>
@@ -117,6 +120,7 @@ function TerminalChoice({ old, name }: { old: OldLead; name: string }) {
 }
 
 function AddOldLead() {
+  const say = useWords();
   const { job, add } = useJob("oldLeads");
   const [text, setText] = useState("");
   const [fault, setFault] = useState<string>();
@@ -126,7 +130,9 @@ function AddOldLead() {
     const bad = words.filter((word) => !parseLeadEntry(word));
     if (words.length === 0) return;
     if (bad.length > 0) {
-      setFault(`${bad.map((word) => `“${word}”`).join(", ")} is no color we know. Write BK, BN or WH/BK.`);
+      setFault(
+        `${bad.map((word) => `“${word}”`).join(", ")} ${say("is no color we know")}. Write BK, BN or WH/BK.`,
+      );
       return;
     }
     if (job.oldLeads.length + words.length > MOST_OLD_LEADS) {
@@ -146,7 +152,7 @@ function AddOldLead() {
       sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr) auto", gap: 2, alignItems: "start" }}
     >
       <PlainEntry
-        label="Old leads, by color"
+        label={say("Old leads, by color")}
         value={text}
         onChange={setText}
         placeholder="BK YE BN"

@@ -15,6 +15,7 @@ import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
 import { MONO } from "../theme/theme";
+import { Say, useWords } from "../words/UsageProvider";
 import { useTruckPlan } from "./useTruckPlan";
 
 const CoverageChart = dynamic(() => import("./CoverageChart").then((m) => m.CoverageChart), {
@@ -27,6 +28,7 @@ const MOST_OUT_OF_REACH = 40;
 
 /** Truck plan: the fewest or cheapest parts that would have covered the wanted share of past jobs. */
 export function TruckPage() {
+  const words = useWords();
   const [share, setShare] = useState("80");
   const [objective, setObjective] = useState<TruckObjective>("cost");
   const { running, progress, plan, says, begin, cancel } = useTruckPlan();
@@ -45,7 +47,7 @@ export function TruckPage() {
           <Link component={NextLink} href="/stock">
             Stock
           </Link>
-          , catalog included.
+          <Say>, catalog included.</Say>
         </Typography>
         <Box
           component="form"
@@ -91,7 +93,7 @@ export function TruckPage() {
         {running ? <Working progress={progress} onCancel={cancel} /> : null}
         {says ? (
           <Typography role="status" sx={{ mt: 4, fontWeight: 600 }}>
-            {says}
+            {words(says)}
           </Typography>
         ) : null}
         {plan ? <Plan plan={plan} objective={objective} /> : null}

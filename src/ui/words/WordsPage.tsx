@@ -7,6 +7,8 @@ import { useState } from "react";
 import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { ENTRIES, type WordEntry } from "./entries";
+import { UsageChoice } from "./UsageChoice";
+import { useWords } from "./UsageProvider";
 import { WordSketch } from "./WordSketch";
 
 const IN_ORDER = ENTRIES.toSorted((a, b) => a.word.localeCompare(b.word, "en"));
@@ -27,6 +29,7 @@ export function WordsPage() {
         <Typography sx={{ color: "text.secondary", mt: 1, mb: 4 }}>
           What is meant here where one word is used for two things, and what others call it.
         </Typography>
+        <UsageChoice />
         <InputBase
           type="search"
           value={search}
@@ -58,6 +61,7 @@ export function WordsPage() {
 }
 
 function Word({ entry: { id, word, also, says, sketch } }: { entry: WordEntry }) {
+  const words = useWords();
   return (
     <Box
       id={id}
@@ -76,16 +80,18 @@ function Word({ entry: { id, word, also, says, sketch } }: { entry: WordEntry })
     >
       <Box sx={{ minWidth: 0 }}>
         <Typography component="h2" sx={{ fontWeight: 700, fontSize: "1.125rem" }}>
-          {word}
+          {words(word)}
         </Typography>
         <Box>
-          <Typography>{says}</Typography>
+          <Typography>{words(says)}</Typography>
           {also.length === 0 ? null : (
-            <Typography sx={{ color: "text.secondary", mt: 1 }}>Also: {also.join(" · ")}</Typography>
+            <Typography sx={{ color: "text.secondary", mt: 1 }}>
+              Also: {[...new Set(also.map(words))].join(" · ")}
+            </Typography>
           )}
         </Box>
       </Box>
-      {sketch ? <WordSketch sketch={sketch} word={word} /> : null}
+      {sketch ? <WordSketch sketch={sketch} word={words(word)} /> : null}
     </Box>
   );
 }

@@ -1,0 +1,52 @@
+/** Whose words and spelling the pages use. */
+export const USAGES = ["north-american", "international"] as const;
+export type Usage = (typeof USAGES)[number];
+
+/** Phrases first: “hot” is a conductor only in some of them. Small letters; the text's own capital is kept. */
+const PHRASES: Readonly<Record<string, string>> = {
+  "hot leg": "live conductor",
+  "switched hot": "switched live",
+  "is hot at": "is live at",
+  "they are hot": "they are live",
+  "ground-fault": "residual-current",
+  "ground stud": "earth stud",
+};
+
+/** Single words, as everything here is written (North American), and as they are said and spelled elsewhere. */
+const WORDS: Readonly<Record<string, string>> = {
+  aluminum: "aluminium",
+  canceled: "cancelled",
+  catalog: "catalogue",
+  center: "centre",
+  color: "colour",
+  colored: "coloured",
+  colors: "colours",
+  gray: "grey",
+  ground: "earth",
+  grounded: "earthed",
+  grounding: "earthing",
+  grounds: "earths",
+  labeled: "labelled",
+  license: "licence",
+  neighbor: "neighbour",
+  neighboring: "neighbouring",
+  wye: "star",
+};
+
+const TABLE: Readonly<Record<string, string>> = { ...PHRASES, ...WORDS };
+const ANY = new RegExp(`\\b(?:${Object.keys(TABLE).join("|")})\\b`, "gi");
+
+/**
+ * A sentence of ours in a usage. It is for our own words alone: what somebody typed stays as it was typed. What is
+ * written the same in both is left alone; a figure, a mark or a terminal's letters never match.
+ */
+export function inUsage(text: string, usage: Usage): string {
+  if (usage === "north-american") return text;
+  return text.replace(ANY, (found) => asWritten(found, TABLE[found.toLowerCase()] ?? found));
+}
+
+/** With the first letter as large as it was, or all of them. */
+function asWritten(found: string, other: string): string {
+  if (found.length > 1 && found === found.toUpperCase()) return other.toUpperCase();
+  return /^[A-Z]/.test(found) ? other.charAt(0).toUpperCase() + other.slice(1) : other;
+}

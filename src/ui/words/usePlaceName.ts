@@ -1,0 +1,11 @@
+"use client";
+
+import { useCallback } from "react";
+import { placeName } from "@/core/wiring";
+import { useWords } from "./UsageProvider";
+
+/** What a place of an equipment is called, in the words that are shown. */
+export function usePlaceName(): typeof placeName {
+  const words = useWords();
+  return useCallback((...of: Parameters<typeof placeName>) => words(placeName(...of)), [words]);
+}

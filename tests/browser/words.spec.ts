@@ -1,0 +1,76 @@
+import { expect, type Page, test } from "@playwright/test";
+
+/** Words that a page of elsewhere does not say. */
+const NORTH_AMERICAN =
+  /\b(ground(ed|ing|s|-fault)?|colors?|colored|catalog|center|gray|aluminum|license|wye|hot (leg|at))\b/i;
+
+const STAGES = ["safe", "trace", "plate", "match", "probe", "cap", "land", "prove", "record"];
+
+/** What a page shows and what a reader hears of it, its folds opened. */
+async function saidOn(page: Page): Promise<string[]> {
+  const shut = page.locator('main button[aria-expanded="false"]');
+  for (let opened = 0; opened < 3; opened++)
+    await shut.evaluateAll((all) => {
+      for (const one of all as HTMLElement[]) one.click();
+    });
+  return page.evaluate(() => {
+    const heard = [...document.querySelectorAll("[aria-label], [placeholder]")].flatMap((one) => [
+      one.getAttribute("aria-label") ?? "",
+      one.getAttribute("placeholder") ?? "",
+    ]);
+    const drawn = [...document.querySelectorAll("option, svg text")].map((one) => one.textContent ?? "");
+    return [...document.body.innerText.split("\n"), ...heard, ...drawn];
+  });
+}
+
+const northAmerican = (lines: string[]) => lines.filter((line) => NORTH_AMERICAN.test(line));
+
+test("whose words the pages use is chosen once, and stays", async ({ page, context }) => {
+  await page.goto("/words#frame-lead");
+  const frame = page.locator("#frame-lead");
+  await expect(frame).toContainText("bonds the shell to ground");
+  await page.getByRole("button", { name: /International/ }).click();
+  await expect(frame).toContainText("bonds the shell to earth");
+  await expect(page.locator("html")).toHaveAttribute("lang", "en-GB");
+  await page.reload();
+  await expect(frame).toContainText("bonds the shell to earth");
+  await expect(page.getByRole("button", { name: /International/ })).toHaveAttribute("aria-pressed", "true");
+
+  const other = await context.newPage();
+  await other.goto("/");
+  await expect(other.getByText("Type the colours and the ohms.")).toBeVisible();
+  await page.getByRole("button", { name: /North American/ }).click();
+  await expect(frame).toContainText("bonds the shell to ground");
+  await expect(other.getByText("Type the colors and the ohms.")).toBeVisible();
+});
+
+test("a browser in the English of elsewhere has its words from the start", async ({ browser, baseURL }) => {
+  const context = await browser.newContext({ locale: "en-GB", ...(baseURL ? { baseURL } : {}) });
+  const page = await context.newPage();
+  await page.goto("/");
+  await expect(page.getByText("Type the colours and the ohms.")).toBeVisible();
+  await context.close();
+});
+
+test("every stage, drawing and label says them", async ({ page, context, baseURL }) => {
+  await context.addCookies([{ name: "odd-lead-words", value: "international", url: baseURL ?? "" }]);
+  for (const path of ["/", "/stock", "/truck", "/practice", "/practice/fault"]) {
+    await page.goto(path);
+    await page.getByRole("heading", { level: 1 }).first().waitFor();
+    expect(northAmerican(await saidOn(page)), path).toEqual([]);
+  }
+  await page.goto("/");
+  await page
+    .getByRole("link", { name: /condenser/i })
+    .first()
+    .click();
+  await page.waitForURL(/\/jobs\//);
+  for (const stage of STAGES) {
+    await page.goto(page.url().replace(/\/\w+$/, `/${stage}`));
+    await page.getByRole("region", { name: /Loom/ }).waitFor();
+    await expect(page.getByText(/Looking through|Going through|is being planned/)).toHaveCount(0);
+    expect(northAmerican(await saidOn(page)), stage).toEqual([]);
+  }
+  await page.goto(page.url().replace(/\/\w+$/, "/land"));
+  await expect(page.getByRole("img", { name: /Wiring drawing.*earth stud/ })).toBeVisible();
+});
