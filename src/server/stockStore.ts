@@ -41,24 +41,28 @@ type KeptLine = Pick<typeof stockItems.$inferSelect, keyof typeof KEPT_OF_LINE> 
 /** The stock of one shop: the only way to it, so that every query is scoped here. */
 export function stockStore(db: Database, shopId: string) {
   const inShop = eq(stockItems.shopId, shopId);
-  const lines = () => db.select({ ...KEPT_OF_LINE, inUse: USES }).from(stockItems);
+  const lines = (on: Pick<Database, "select"> = db) =>
+    on.select({ ...KEPT_OF_LINE, inUse: USES }).from(stockItems);
   const ofLine = (id: string) => and(inShop, eq(stockItems.id, id));
 
   return {
-    /** A page of the list, and how many lines there are in all. */
+    /** A page of the list, and how many lines there are in all, both of one moment: a line kept meanwhile is in both or none. */
     async list(query: StockQuery): Promise<{ lines: StockLine[]; total: number }> {
       const where = and(inShop, wanted(query));
       const order = query.descending
         ? sql`${SORT[query.sort]} desc nulls last`
         : sql`${SORT[query.sort]} asc nulls last`;
-      const [rows, [counted]] = await Promise.all([
-        lines()
-          .where(where)
-          .orderBy(order, asc(stockItems.name), asc(stockItems.id))
-          .limit(query.most)
-          .offset(query.offset),
-        db.select({ total: sql<number>`count(*)::int` }).from(stockItems).where(where),
-      ]);
+      const [rows, [counted]] = await db.transaction(
+        async (tx) => [
+          await lines(tx)
+            .where(where)
+            .orderBy(order, asc(stockItems.name), asc(stockItems.id))
+            .limit(query.most)
+            .offset(query.offset),
+          await tx.select({ total: sql<number>`count(*)::int` }).from(stockItems).where(where),
+        ],
+        { isolationLevel: "repeatable read", accessMode: "read only" },
+      );
       return { lines: rows.map(lineOf), total: counted?.total ?? 0 };
     },
 

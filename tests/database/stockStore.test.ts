@@ -269,3 +269,21 @@ describe("a line that cannot be read any more", () => {
     expect(line?.item.kind === "capacitor" && shelfPartOf(line.item)).toBeNull();
   });
 });
+
+describe("a list asked for while lines are kept", () => {
+  it("tells as many lines as it counts", async () => {
+    const { stock } = shop();
+    const LINES = 160;
+    let kept = 0;
+    const keeping = async () => {
+      for (; kept < LINES; ) await stock.put(motor(`Hask & Vale 1${kept++}`));
+    };
+    const lists: Awaited<ReturnType<typeof stock.list>>[] = [];
+    const asking = async () => {
+      while (kept < LINES) lists.push(await stock.list(query({ most: LINES + 4 })));
+    };
+    await Promise.all([keeping(), keeping(), asking(), asking(), asking()]);
+    expect(lists.length).toBeGreaterThan(LINES / 4);
+    for (const { lines, total } of lists) expect(lines.length).toBe(total);
+  });
+});

@@ -2,10 +2,19 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import type { JobLine } from "@/contract/routes/jobs";
+import { brought } from "../parts/brought";
+import { Coming } from "../parts/Coming";
 import { JobRow } from "./JobRow";
 import type { RowAction } from "./rowAction";
 
+const LongJobList = dynamic(() => brought(import("./LongJobList").then((made) => made.LongJobList)), {
+  loading: Coming,
+});
+
+/** So many jobs are drawn as a whole: the page's own search finds them. */
+const DRAWN_WHOLE = 150;
 const NOTHING_SHOWN: Readonly<Record<string, string>> = {};
 
 /** A part of the list under its heading. */
@@ -43,13 +52,17 @@ export function JobSection({
         {note ? <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>{note}</Typography> : null}
       </Box>
       {jobs.length === 0 ? <Typography sx={{ py: 4, color: "text.secondary" }}>{empty}</Typography> : null}
-      <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
-        {jobs.map((job) => (
-          <Box component="li" key={job.id} sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
-            <JobRow job={job} shows={shows[job.id] ?? ""} onAction={(action) => onAction(job, action)} />
-          </Box>
-        ))}
-      </Box>
+      {jobs.length > DRAWN_WHOLE ? (
+        <LongJobList jobs={jobs} onAction={onAction} />
+      ) : (
+        <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+          {jobs.map((job) => (
+            <Box component="li" key={job.id} sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
+              <JobRow job={job} shows={shows[job.id] ?? ""} onAction={(action) => onAction(job, action)} />
+            </Box>
+          ))}
+        </Box>
+      )}
     </Box>
   );
 }

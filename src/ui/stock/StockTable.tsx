@@ -2,23 +2,12 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { useTable } from "@tanstack/react-table";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { memo, type RefObject, useEffect, useLayoutEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef } from "react";
 import type { StockLine, StockSort } from "@/contract/routes/stock";
-import { formatCapacitor, parseCapacitor, readPlate, type StockItem } from "@/core";
-import { Verdict } from "../parts/Verdict";
-import { MONO } from "../theme/theme";
-
-const COLUMNS: readonly { readonly sort: StockSort; readonly title: string; readonly wide?: boolean }[] = [
-  { sort: "name", title: "name" },
-  { sort: "power", title: "power", wide: true },
-  { sort: "rpm", title: "rpm", wide: true },
-  { sort: "volts", title: "volts" },
-  { sort: "microfarads", title: "µF", wide: true },
-  { sort: "onHand", title: "on hand" },
-  { sort: "place", title: "place", wide: true },
-  { sort: "cost", title: "cost", wide: true },
-];
+import { useHeightAbove } from "../parts/useHeightAbove";
+import { STOCK_COLUMNS, STOCK_FEATURES, type StockPlace, WIDE_ALONE } from "./stockColumns";
 
 interface Props {
   readonly total: number;
@@ -37,14 +26,14 @@ const ROW_HEIGHT = 49;
 const DRAWN_WHOLE = 200;
 const DRAWN_BESIDE = 12;
 
-const onWide = (wide: boolean | undefined) => ({
-  display: wide ? { xs: "none", md: "table-cell" } : "table-cell",
-});
+const ON_WIDE = { display: { xs: "none", md: "table-cell" } } as const;
+const shownOn = (column: string) => (WIDE_ALONE.has(column) ? ON_WIDE : undefined);
+const NO_PLACES: readonly StockPlace[] = [];
 
 /** The stock as a table; a heading sorts, a name opens its line. Of a long list the rows on the screen are drawn. */
 export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, onOpen }: Props) {
-  const table = useRef<HTMLTableElement>(null);
-  const above = useHeightAbove(table);
+  const element = useRef<HTMLTableElement>(null);
+  const above = useHeightAbove(element);
   const rows = useWindowVirtualizer({
     count: total,
     estimateSize: () => ROW_HEIGHT,
@@ -57,12 +46,26 @@ export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, on
   const [first, last] = [drawn[0], drawn.at(-1)];
   const [from, to] = [first?.index ?? 0, last?.index ?? 0];
   useEffect(() => onSeen(from, to), [onSeen, from, to]);
+  const places = useMemo(
+    () =>
+      drawn.map(({ index, key }): StockPlace => ({ index, key: String(key), line: lineAt(index), onOpen })),
+    [drawn, lineAt, onOpen],
+  );
+  // The server sorts: here a heading only says by what.
+  const table = useTable({
+    features: STOCK_FEATURES,
+    columns: STOCK_COLUMNS,
+    data: places.length > 0 ? places : NO_PLACES,
+    manualSorting: true,
+    enableSortingRemoval: false,
+    state: { sorting: [{ id: sort, desc: descending }] },
+  });
   const over = first ? first.start - above : 0;
   const under = last ? rows.getTotalSize() - (last.end - above) : 0;
   return (
     <Box
       component="table"
-      ref={table}
+      ref={element}
       aria-label="Stock"
       aria-rowcount={total + 1}
       sx={{
@@ -79,68 +82,55 @@ export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, on
     >
       <thead>
         <tr aria-rowindex={1}>
-          {COLUMNS.map((column) => (
-            <Box
-              component="th"
-              key={column.sort}
-              scope="col"
-              aria-sort={sort === column.sort ? (descending ? "descending" : "ascending") : "none"}
-              sx={onWide(column.wide)}
-            >
-              <Button
-                variant="text"
-                color="inherit"
-                size="small"
-                onClick={() => onSort(column.sort)}
-                sx={{ px: 0, minWidth: 0, fontSize: "0.875rem", color: "text.secondary", minHeight: 44 }}
-              >
-                {column.title}
-                {sort === column.sort ? (descending ? " ↓" : " ↑") : ""}
-              </Button>
-            </Box>
-          ))}
+          {table.getHeaderGroups().flatMap(({ headers }) =>
+            headers.map((header) => {
+              const { id } = header.column;
+              const way = header.column.getIsSorted();
+              return (
+                <Box
+                  component="th"
+                  key={id}
+                  scope="col"
+                  aria-sort={way === "desc" ? "descending" : way === "asc" ? "ascending" : "none"}
+                  sx={shownOn(id)}
+                >
+                  <Button
+                    variant="text"
+                    color="inherit"
+                    size="small"
+                    onClick={() => onSort(id as StockSort)}
+                    sx={{ px: 0, minWidth: 0, fontSize: "0.875rem", color: "text.secondary", minHeight: 44 }}
+                  >
+                    <table.FlexRender header={header} />
+                    {way === "desc" ? " ↓" : way === "asc" ? " ↑" : ""}
+                  </Button>
+                </Box>
+              );
+            }),
+          )}
         </tr>
       </thead>
       <tbody>
         <Spacer height={over} />
-        {drawn.map(({ index, key }) => {
-          const line = lineAt(index);
-          return (
-            <tr key={key} ref={rows.measureElement} data-index={index} aria-rowindex={index + 2}>
-              {line ? (
-                <LineCells line={line} onOpen={onOpen} />
-              ) : (
-                <Box
-                  component="td"
-                  colSpan={COLUMNS.length}
-                  sx={{ height: ROW_HEIGHT, color: "text.secondary" }}
-                >
-                  …
-                </Box>
-              )}
-            </tr>
-          );
-        })}
+        {table.getRowModel().rows.map((row) => (
+          <tr
+            key={row.original.key}
+            ref={rows.measureElement}
+            data-index={row.original.index}
+            aria-rowindex={row.original.index + 2}
+            style={{ height: ROW_HEIGHT }}
+          >
+            {row.getAllCells().map((cell) => (
+              <Box component="td" key={cell.id} sx={shownOn(cell.column.id)}>
+                <table.FlexRender cell={cell} />
+              </Box>
+            ))}
+          </tr>
+        ))}
         <Spacer height={under} />
       </tbody>
     </Box>
   );
-}
-
-/** Pixels of the page above an element: other as soon as something opens there. */
-function useHeightAbove(element: RefObject<HTMLElement | null>): number {
-  const [above, setAbove] = useState(0);
-  useLayoutEffect(() => {
-    const measure = () => {
-      const top = element.current?.getBoundingClientRect().top;
-      if (top !== undefined) setAbove(Math.round(top + window.scrollY));
-    };
-    measure();
-    const changes = new ResizeObserver(measure);
-    changes.observe(document.body);
-    return () => changes.disconnect();
-  }, [element]);
-  return above;
 }
 
 /** Holds the place of rows that are not drawn. */
@@ -148,77 +138,7 @@ function Spacer({ height }: { height: number }) {
   if (height <= 0) return null;
   return (
     <tr>
-      <td colSpan={COLUMNS.length} style={{ height, padding: 0, border: 0 }} />
+      <td colSpan={STOCK_COLUMNS.length} style={{ height, padding: 0, border: 0 }} />
     </tr>
   );
-}
-
-interface LineCellsProps {
-  readonly line: StockLine;
-  readonly onOpen: (line: StockLine) => void;
-}
-
-const LineCells = memo(function LineCells({ line, onOpen }: LineCellsProps) {
-  const { item, onHand, inUse } = line;
-  const shown = figures(item);
-  const short = onHand < item.minimum;
-  return (
-    <>
-      <td>
-        <Button
-          variant="text"
-          color="inherit"
-          onClick={() => onOpen(line)}
-          sx={{ px: 0, minHeight: 44, textAlign: "left", fontWeight: 600 }}
-        >
-          {item.name}
-        </Button>
-      </td>
-      <Box component="td" sx={onWide(true)}>
-        {shown.power}
-      </Box>
-      <Box component="td" sx={onWide(true)}>
-        {shown.speed}
-      </Box>
-      <td>{shown.volts}</td>
-      <Box component="td" sx={onWide(true)}>
-        {shown.capacitor}
-      </Box>
-      <Box component="td" sx={{ fontFamily: MONO, whiteSpace: "nowrap" }}>
-        {short ? <Verdict weight="again" word={`${onHand} of ${item.minimum}`} /> : onHand}
-        {inUse > 0 ? (
-          <Box component="span" sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
-            {" "}
-            ({inUse} on jobs)
-          </Box>
-        ) : null}
-      </Box>
-      <Box component="td" sx={onWide(true)}>
-        {item.place}
-      </Box>
-      <Box component="td" sx={{ ...onWide(true), fontFamily: MONO }}>
-        {item.cost === null ? "" : item.cost.toFixed(2)}
-      </Box>
-    </>
-  );
-});
-
-/** A line's figures as they were typed, shortened to what a table holds. */
-function figures(item: StockItem): { power: string; speed: string; volts: string; capacitor: string } {
-  if (item.kind === "motor") {
-    const { plate } = readPlate(item.plate);
-    return {
-      power: item.plate.power ?? "",
-      speed: item.plate.speed ?? "",
-      volts: item.plate.volts ?? "",
-      capacitor: plate.runCapacitor ? `${plate.runCapacitor.microfarads}` : "",
-    };
-  }
-  const read = parseCapacitor(item.label);
-  return {
-    power: "",
-    speed: "",
-    volts: read.ok && read.label.volts !== undefined ? `${read.label.volts}` : "",
-    capacitor: read.ok ? (formatCapacitor(read.label).split(" µF")[0] ?? item.label) : item.label,
-  };
 }
