@@ -58,7 +58,6 @@ export { formatPressure, parsePressure, parsePressureSwitch } from "./quantity/p
 export { formatRotation, type Rotation } from "./quantity/rotation";
 export { type Source, sourceWords } from "./quantity/source";
 export { celsiusOfFahrenheit, parseTemperature } from "./quantity/temperature";
-export { inUsage, USAGES, type Usage } from "./quantity/usage";
 export type { Weight } from "./quantity/weight";
 export { type Checked, checked } from "./record/checked";
 export { checkQuestion } from "./record/checkQuestion";

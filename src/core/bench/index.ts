@@ -2,6 +2,7 @@
 
 export { connectedGroups } from "../motor/connectedGroups";
 export type { Network } from "../motor/network";
+export { BENCH_FAULTS } from "./benchFaults";
 export { type BuiltMotor, builtMotor } from "./builtMotor";
 export { drawnFault } from "./drawnFault";
 export {
@@ -22,7 +23,7 @@ export {
 export { type LedProof, ledProof, type Outcome, outcomeOf } from "./ledProof";
 export { type Ohmmeter, ohmmeter } from "./ohmmeter";
 export { type PlatedMotor, platedMotor } from "./platedMotor";
-export { BENCH_FAULTS, poweredBench } from "./poweredBench";
+export { poweredBench } from "./poweredBench";
 export type { PoweredFault } from "./poweredFault";
 export { type PoweredMachine, poweredMachine } from "./poweredMachine";
 export { gaussian, logUniform, pick, type Random, seededRandom, shuffled } from "./random";

@@ -2,12 +2,10 @@ import { CAUSES } from "../proving/causes";
 import { provingCase } from "../proving/provingCase";
 import type { ProvingSheet } from "../proving/provingSheet";
 import type { Refused } from "../quantity/fault";
+import type { BENCH_FAULTS } from "./benchFaults";
 import { drawnFault } from "./drawnFault";
 import { type PoweredMachine, poweredMachine } from "./poweredMachine";
 import { seededRandom, shuffled } from "./random";
-
-/** What a virtual machine of a sheet is to have. */
-export const BENCH_FAULTS = ["none", "surprise"] as const;
 
 /**
  * A virtual machine on the wiring of a proving sheet: its motor as planned, with iron, load and supply of its own, sound

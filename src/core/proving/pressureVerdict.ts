@@ -1,9 +1,9 @@
 import { formatPressure } from "../quantity/pressure";
+import { higherWay } from "./higherPressure";
 import { DRY_TIMES, PRESSURE_NEAR } from "./limits";
 import type { ProvingObservation } from "./observation";
 import type { TurnedLoad } from "./provingSheet";
 import { is, type Verdict } from "./signVerdicts";
-import { higherWay } from "./standing";
 
 type Pressure = Extract<ProvingObservation, { what: "pressure" }>;
 

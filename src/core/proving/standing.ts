@@ -1,5 +1,6 @@
 import { judgeInsulation } from "../ohms/insulation";
 import type { Weight } from "../quantity/weight";
+import { higherWay } from "./higherPressure";
 import type { AIRS, Instrument, PRESSURE_WAYS, ProvingObservation } from "./observation";
 import type { ProvingCase } from "./provingCase";
 import { measured, type Reading, readingKey } from "./reading";
@@ -110,20 +111,4 @@ function discreteOf(
     default:
       return null;
   }
-}
-
-/** Two pressures nearer than this are no answer to which is the higher. */
-const PLAINLY_MORE = 1.1;
-
-/** Which way a pump delivers plainly more, once it was read both ways; null before, or where they are alike. */
-export function higherWay(
-  { call, way, kilopascals }: Extract<ProvingObservation, { what: "pressure" }>,
-  before: readonly ProvingObservation[],
-): (typeof PRESSURE_WAYS)[number] | null {
-  const other = before.findLast((one) => one.what === "pressure" && one.call === call && one.way !== way) as
-    | Extract<ProvingObservation, { what: "pressure" }>
-    | undefined;
-  if (!other) return null;
-  if (kilopascals > PLAINLY_MORE * other.kilopascals) return way;
-  return other.kilopascals > PLAINLY_MORE * kilopascals ? other.way : null;
 }

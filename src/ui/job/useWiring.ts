@@ -28,8 +28,10 @@ export function useWiring(job: Job, { answer, working }: Identified, first: Work
   const asked = unknown ? "" : wiringQuestion(job, answer);
   const question = useDeferredValue(asked);
   const { known } = useWorked(question, planning, { first, none: NO_EQUIPMENT });
+  // Of the empty question nothing follows for the one that comes after it, which lags behind by a render.
+  const outdated = known?.question === "" && asked !== "";
   return {
-    wiring: unknown ? ON_ITS_WAY : (known?.value ?? ON_ITS_WAY),
+    wiring: unknown || outdated ? ON_ITS_WAY : (known?.value ?? ON_ITS_WAY),
     planning: working || unknown || known?.question !== asked,
   };
 }

@@ -4,7 +4,8 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { useEffect, useRef, useState } from "react";
-import { useJobWiring } from "../job/JobContext";
+import type { WiringPlan } from "@/core/wiring";
+import { useJob, useJobWiring, usePlanning } from "../job/JobContext";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
@@ -23,13 +24,16 @@ const LandedOnChoice = dynamic(
  */
 export function LandedOn({ check }: { check: ShownCheck | null }) {
   const wiring = useJobWiring();
+  const { job } = useJob("compartment");
+  const chosen = job.compartment;
   const [held, setHeld] = useState(false);
   const all = useRef<HTMLDivElement>(null);
   const plan = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring.plan : null;
   const inside = <LandedOnChoice check={check} />;
   /** Left by Enter: the focus goes to what the choice folds to, once it is planned. */
   const left = useRef(false);
-  const folds = plan !== null && !held;
+  const planning = usePlanning();
+  const folds = (plan !== null || (planning && chosen !== null)) && !held;
   useEffect(() => {
     if (!folds || !left.current) return;
     left.current = false;
@@ -50,13 +54,8 @@ export function LandedOn({ check }: { check: ShownCheck | null }) {
         if (!currentTarget.contains(relatedTarget)) setHeld(false);
       }}
     >
-      {plan && folds ? (
-        <Fold
-          title="Landed on"
-          summary={[plan.compartment.title, `${Math.round(plan.compartment.supply.volts)} V`, plan.school]
-            .filter((part) => part !== "")
-            .join(" · ")}
-        >
+      {folds ? (
+        <Fold title="Landed on" summary={plan ? summaryOf(plan) : (chosen?.title ?? "")}>
           {inside}
         </Fold>
       ) : (
@@ -69,4 +68,10 @@ export function LandedOn({ check }: { check: ShownCheck | null }) {
       )}
     </Box>
   );
+}
+
+function summaryOf({ compartment, school }: WiringPlan): string {
+  return [compartment.title, `${Math.round(compartment.supply.volts)} V`, school]
+    .filter((part) => part !== "")
+    .join(" · ");
 }

@@ -3,17 +3,20 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import dynamic from "next/dynamic";
 import { useState } from "react";
 import { type Assumption, type CheckFinding, emptied, FRAME, type PlanStep } from "@/core/wiring";
 import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
+import { brought } from "../parts/brought";
 import { Fold } from "../parts/Fold";
 import { LeadTag } from "../parts/LeadTag";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 import { useWords } from "../words/UsageProvider";
 import { CurrentStep } from "./CurrentStep";
-import { StepMode } from "./StepMode";
 import type { Steps } from "./useSteps";
+
+const StepMode = dynamic(() => brought(import("./StepMode").then((made) => made.StepMode)));
 
 interface Props {
   readonly work: Steps;
@@ -106,7 +109,7 @@ export function StepList({ work, check }: Props) {
           this list.
         </li>
       </Box>
-      <StepMode work={work} open={alone} onClose={() => setAlone(false)} />
+      {alone ? <StepMode work={work} open onClose={() => setAlone(false)} /> : null}
     </Box>
   );
 }

@@ -1,13 +1,12 @@
 "use client";
 
-import { useQuery } from "@tanstack/react-query";
 import dynamic from "next/dynamic";
 import { asked } from "@/contract/call";
 import { askMetBefore } from "@/contract/routes/metBefore";
 import { FINGERPRINT_READINGS, motorOhms } from "@/core";
 import { useJob, useLeadNames } from "../job/JobContext";
 import { brought } from "../parts/brought";
-import { serverQueries } from "../parts/serverQueries";
+import { useServed } from "../parts/useServed";
 
 const MetMotors = dynamic(() => brought(import("./MetMotors").then((made) => made.MetMotors)));
 
@@ -25,16 +24,11 @@ export function MetBefore() {
     })),
     windingC: job.conditions.windingC ?? null,
   };
-  const { data } = useQuery(
-    {
-      queryKey: ["met-before", read],
-      enabled: read.readings.length >= FINGERPRINT_READINGS,
-      staleTime: 60_000,
-      retry: 0,
-      queryFn: async ({ signal }) => (await asked(askMetBefore, { body: read, signal })).met,
-    },
-    serverQueries(),
+  const enough = read.readings.length >= FINGERPRINT_READINGS;
+  const { answer } = useServed(
+    enough ? `met-before ${JSON.stringify(read)}` : "",
+    async (signal) => (await asked(askMetBefore, { body: read, signal })).met,
   );
-  const [first, ...others] = data ?? [];
+  const [first, ...others] = answer ?? [];
   return first ? <MetMotors first={first} others={others} /> : null;
 }

@@ -1,16 +1,14 @@
 "use client";
 
-import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
 import { z } from "zod";
 import { asked, type Called, call } from "@/contract/call";
 import { deleteEquipment, listEquipment, putEquipment } from "@/contract/routes/equipment";
 import { type Compartment, compartment } from "@/core/wiring";
-import { serverQueries } from "../parts/serverQueries";
+import { useServed } from "../parts/useServed";
 
 const OWN = "own-";
-const KEY = ["own-equipment"];
 const AWAY = "The server cannot be reached just now; the job keeps its copy. Try again.";
 
 /** The record under which a compartment is kept by the shop; null for one of the ready-made and for what is the job's alone. */
@@ -21,28 +19,24 @@ function keptUnder({ id }: Pick<Compartment, "id">): string | null {
 
 /** The shop's own equipment, to choose from, to keep in and to take out of. */
 export function useOwnEquipment() {
-  const client = serverQueries();
   const [trouble, setTrouble] = useState<string | null>(null);
-  const list = useQuery(
-    {
-      queryKey: KEY,
-      retry: 1,
-      queryFn: async ({ signal }): Promise<readonly Compartment[]> =>
-        (await asked(listEquipment, { signal })).equipment.flatMap(({ made }) => {
-          const read = compartment.safeParse(made);
-          return read.success ? [read.data] : [];
-        }),
-    },
-    serverQueries(),
+  const list = useServed(
+    "own-equipment",
+    async (signal): Promise<readonly Compartment[]> =>
+      (await asked(listEquipment, { signal })).equipment.flatMap(({ made }) => {
+        const read = compartment.safeParse(made);
+        return read.success ? [read.data] : [];
+      }),
+    { retries: 1 },
   );
   const done = async (called: Called<unknown>): Promise<boolean> => {
     setTrouble(called.ok ? null : called.status === null ? AWAY : called.says);
-    if (called.ok) await client.invalidateQueries({ queryKey: KEY });
+    if (called.ok) list.again();
     return called.ok;
   };
   return {
-    list: list.data ?? [],
-    away: list.isError,
+    list: list.answer ?? [],
+    away: list.away,
     trouble,
     /** Keeps it under its own record, or under a new one; false where that failed. */
     keep: async (made: Compartment): Promise<boolean> => {

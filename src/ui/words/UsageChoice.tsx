@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import type { Usage } from "@/core";
+import type { Usage } from "@/core/words";
 import { TOUCH } from "../theme/theme";
 import { useUsage } from "./UsageProvider";
 

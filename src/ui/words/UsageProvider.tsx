@@ -1,7 +1,7 @@
 "use client";
 
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useState } from "react";
-import { inUsage, type Usage } from "@/core";
+import { inUsage, type Usage } from "@/core/words";
 import { USAGE_COOKIE, usageOf } from "./usage";
 
 interface UsageSetting {

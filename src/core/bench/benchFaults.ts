@@ -1,0 +1,2 @@
+/** What a virtual machine of a sheet is to have. */
+export const BENCH_FAULTS = ["none", "surprise"] as const;
