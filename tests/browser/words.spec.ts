@@ -13,14 +13,16 @@ async function saidOn(page: Page): Promise<string[]> {
     await shut.evaluateAll((all) => {
       for (const one of all as HTMLElement[]) one.click();
     });
-  return page.evaluate(() => {
+  const seen = (await page.locator("body").innerText()).split("\n");
+  const more = await page.evaluate(() => {
     const heard = [...document.querySelectorAll("[aria-label], [placeholder]")].flatMap((one) => [
       one.getAttribute("aria-label") ?? "",
       one.getAttribute("placeholder") ?? "",
     ]);
     const drawn = [...document.querySelectorAll("option, svg text")].map((one) => one.textContent ?? "");
-    return [...document.body.innerText.split("\n"), ...heard, ...drawn];
+    return [...heard, ...drawn];
   });
+  return [...seen, ...more];
 }
 
 const northAmerican = (lines: string[]) => lines.filter((line) => NORTH_AMERICAN.test(line));

@@ -12,6 +12,7 @@ import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
 import { PlainLink } from "../parts/PlainLink";
+import { Trouble } from "../parts/Trouble";
 import { Verdict } from "../parts/Verdict";
 import { CapacitorTests } from "./CapacitorTests";
 import { LikeForLikeView } from "./LikeForLikeView";
@@ -103,9 +104,9 @@ function Which({ plates, shelf }: { plates: Plates; shelf: ReturnType<typeof use
       <Typography variant="h2">{another ? "Capacitor of the new motor" : "Which capacitor"}</Typography>
       <OldCapacitor hertz={hertz} />
       {shelf.isError ? (
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, mb: 2 }}>
+        <Trouble sx={{ mb: 2 }}>
           The stock cannot be had from the server just now: the plan stands, the shelf is left out.
-        </Typography>
+        </Trouble>
       ) : null}
       {another ? (
         <RunPlanView

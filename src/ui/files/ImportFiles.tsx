@@ -8,6 +8,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import { bringIn, type ImportPlan, importPlan } from "@/store/files/importPlan";
 import { type ReadArchive, readArchive } from "@/store/files/readArchive";
 import { PlainLink } from "../parts/PlainLink";
+import { Trouble } from "../parts/Trouble";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
 
@@ -85,11 +86,7 @@ export function ImportFiles({ files, onDone }: { files?: readonly File[]; onDone
           <Button variant="contained" onClick={() => chooser.current?.click()} sx={{ minHeight: 56, px: 6 }}>
             Choose files to bring in
           </Button>
-          {state.says === "" ? null : (
-            <Typography role="alert" sx={{ mt: 3, color: "warning.main", fontWeight: 600 }}>
-              {state.says}
-            </Typography>
-          )}
+          {state.says === "" ? null : <Trouble sx={{ mt: 3 }}>{state.says}</Trouble>}
         </Box>
       );
     case "working":

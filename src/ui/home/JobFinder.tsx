@@ -8,6 +8,7 @@ import { useRouter } from "next/navigation";
 import { type ReactNode, useEffect, useRef, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import type { JobLine } from "@/contract/routes/jobs";
+import { Trouble } from "../parts/Trouble";
 import { localDay, useToday } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
 import { useWords } from "../words/UsageProvider";
@@ -126,11 +127,7 @@ export function JobFinder({
           )}
         </Box>
       ) : null}
-      {says === "" ? null : (
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, mb: 3 }}>
-          {says}
-        </Typography>
-      )}
+      {says === "" ? null : <Trouble sx={{ mb: 3 }}>{says}</Trouble>}
       {ofToday.length > 0 ? <JobSection title="Today" jobs={ofToday} onAction={act} /> : null}
       {ofToday.length > 0 && rest.length === 0 ? null : (
         <JobSection

@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useRef, useState } from "react";
 import { type CheckFinding, FRAME } from "@/core/wiring";
 import { useJob, useLeadNames } from "../job/JobContext";
+import { Trouble } from "../parts/Trouble";
 import { useWords } from "../words/UsageProvider";
 import { usePlaceName } from "../words/usePlaceName";
 import { HandChange } from "./HandChange";
@@ -72,11 +73,7 @@ export function DrawingPanel({ work, check }: Props) {
           </Button>
         </Box>
       </Box>
-      {trouble ? (
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
-          {trouble}
-        </Typography>
-      ) : null}
+      {trouble ? <Trouble>{trouble}</Trouble> : null}
       <Box
         tabIndex={0}
         role="group"

@@ -1,6 +1,7 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import type { JobWiring } from "@/core";
@@ -220,16 +221,7 @@ function Figures({ planned, other }: { planned: ScreenRun; other: ScreenRun | nu
     ["Shaft power", ({ turning }) => (turning ? `${Math.round(turning.shaftWatts)} W` : "–")],
   ];
   return (
-    <Box
-      component="table"
-      aria-label="What it does"
-      sx={{
-        borderCollapse: "collapse",
-        width: "100%",
-        alignSelf: "start",
-        "& td, & th": { borderBottom: "1px solid", borderColor: "divider", py: 1, textAlign: "left" },
-      }}
-    >
+    <Table aria-label="What it does" sx={{ alignSelf: "start" }}>
       <thead>
         <tr>
           <th scope="col"> </th>
@@ -254,7 +246,7 @@ function Figures({ planned, other }: { planned: ScreenRun; other: ScreenRun | nu
           </tr>
         ))}
       </tbody>
-    </Box>
+    </Table>
   );
 }
 

@@ -1,6 +1,7 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import type { BoardNow } from "@/core";
 import { boardAsSet, boardPlaces, HELD, netsOfSetting, voltageChange } from "@/core/wiring";
@@ -69,14 +70,7 @@ export function VoltagePanel() {
           ) : null}
         </Box>
         {by === "leads" ? (
-          <Box
-            component="table"
-            sx={{
-              borderCollapse: "collapse",
-              width: "100%",
-              "& td, & th": { borderBottom: "1px solid", borderColor: "divider", py: 0.5, textAlign: "left" },
-            }}
-          >
+          <Table>
             <thead>
               <tr>
                 <th scope="col">Wire</th>
@@ -109,7 +103,7 @@ export function VoltagePanel() {
                 </tr>
               ))}
             </tbody>
-          </Box>
+          </Table>
         ) : null}
       </Box>
       <Box>

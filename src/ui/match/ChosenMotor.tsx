@@ -1,6 +1,7 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import type { ReactNode } from "react";
@@ -98,21 +99,6 @@ function Part({ title, children }: { title: string; children: ReactNode }) {
   );
 }
 
-const TABLE = {
-  borderCollapse: "collapse",
-  width: "100%",
-  "& th, & td": {
-    textAlign: "left",
-    verticalAlign: "top",
-    py: 1,
-    pr: 2,
-    borderBottom: "1px solid",
-    borderColor: "divider",
-    fontSize: "0.9375rem",
-  },
-  "& thead th": { fontSize: "0.875rem", color: "text.secondary" },
-} as const;
-
 function WhatDiffers({ old, new: other }: Record<"old" | "new", Plate>) {
   const all = differences(old, other);
   const differ = all.filter((one) => one.old !== null && one.candidate !== null);
@@ -122,7 +108,7 @@ function WhatDiffers({ old, new: other }: Record<"old" | "new", Plate>) {
       {differ.length === 0 ? (
         <Typography>Nothing that both plates tell.</Typography>
       ) : (
-        <Box component="table" sx={TABLE}>
+        <Table sx={{ fontSize: "0.9375rem" }}>
           <thead>
             <tr>
               <th scope="col">field</th>
@@ -139,7 +125,7 @@ function WhatDiffers({ old, new: other }: Record<"old" | "new", Plate>) {
               </tr>
             ))}
           </tbody>
-        </Box>
+        </Table>
       )}
       {unknown.length > 0 ? (
         <Typography sx={{ mt: 1, color: "text.secondary", fontSize: "0.875rem" }}>

@@ -11,6 +11,7 @@ import { useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { afterPending } from "../parts/afterPending";
 import { Fold } from "../parts/Fold";
+import { Trouble } from "../parts/Trouble";
 import { WholePlateEntry } from "../plate/WholePlateEntry";
 import { ChosenMotor } from "./ChosenMotor";
 import { OfferLine } from "./OfferLine";
@@ -62,10 +63,10 @@ export function MatchStage() {
               </Typography>
             </Box>
           ) : matches.isError ? (
-            <Typography role="alert" sx={{ mt: 2, color: "warning.main", fontWeight: 600 }}>
+            <Trouble sx={{ mt: 2 }}>
               The stock cannot be had from the server just now. What you typed is kept; it is asked again when
               you come back to this page.
-            </Typography>
+            </Trouble>
           ) : !data ? (
             <Typography role="status" sx={{ mt: 2 }}>
               Going through the stock …

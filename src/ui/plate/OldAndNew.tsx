@@ -1,6 +1,7 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import { PLATE_FIELDS, readPlate } from "@/core";
 import { useJob } from "../job/JobContext";
@@ -20,21 +21,7 @@ export function OldAndNew() {
       <Typography variant="h2" sx={{ mb: 1 }}>
         Old and new
       </Typography>
-      <Box
-        component="table"
-        sx={{
-          borderCollapse: "collapse",
-          width: "100%",
-          "& th, & td": {
-            textAlign: "left",
-            verticalAlign: "top",
-            py: 1,
-            pr: 3,
-            borderBottom: "1px solid",
-            borderColor: "divider",
-          },
-        }}
-      >
+      <Table>
         <thead>
           <tr>
             <th scope="col">Field</th>
@@ -51,7 +38,7 @@ export function OldAndNew() {
             </tr>
           ))}
         </tbody>
-      </Box>
+      </Table>
     </Box>
   );
 }

@@ -22,6 +22,7 @@ import { wiringDrawing } from "@/core/wiring";
 import { WiringDrawingView } from "../land/WiringDrawingView";
 import { Choice } from "../parts/Choice";
 import { CAUSE_NAMES } from "../parts/causeNames";
+import { Trouble } from "../parts/Trouble";
 import { askWords, HOW_WORDS, UNIT } from "../prove/checkWords";
 import { MONO, TOUCH } from "../theme/theme";
 import { useWords } from "../words/UsageProvider";
@@ -153,11 +154,7 @@ export function FaultBench({ work, person, onWork, onGrade, onGiveUp }: Props) {
                 </option>
               ))}
             </Choice>
-            {trouble ? (
-              <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
-                {trouble}
-              </Typography>
-            ) : null}
+            {trouble ? <Trouble>{trouble}</Trouble> : null}
             <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap" }}>
               <Button
                 variant="contained"

@@ -18,6 +18,7 @@ import {
 } from "@/core/practice";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
+import { Trouble } from "../parts/Trouble";
 import { TOUCH } from "../theme/theme";
 import { useWords } from "../words/UsageProvider";
 import type { PracticeWork } from "./practiceState";
@@ -163,11 +164,7 @@ export function NamingSheet({ work, task, person, onWork, onGrade, onGiveUp }: P
           })}
         </Box>
       )}
-      {says ? (
-        <Typography role="alert" sx={{ mt: 3, color: "warning.main", fontWeight: 600 }}>
-          {says}
-        </Typography>
-      ) : null}
+      {says ? <Trouble sx={{ mt: 3 }}>{says}</Trouble> : null}
       <Box sx={{ display: "flex", gap: 3, mt: 4, flexWrap: "wrap" }}>
         <Button variant="contained" disabled={sending} onClick={submit} sx={{ minHeight: 56, px: 8 }}>
           {sending ? "Handing in …" : "Hand it in"}

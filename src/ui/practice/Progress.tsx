@@ -1,6 +1,6 @@
 "use client";
 
-import Box from "@mui/material/Box";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import dynamic from "next/dynamic";
@@ -43,23 +43,7 @@ export function Progress({ person, upTo }: { person: string; upTo: string }) {
 
 function ResultTable({ list }: { list: readonly PracticeLine[] }) {
   return (
-    <Box
-      component="table"
-      aria-label="Latest results"
-      sx={{
-        borderCollapse: "collapse",
-        width: "100%",
-        "& th, & td": {
-          textAlign: "left",
-          py: 1.5,
-          pr: 3,
-          borderBottom: "1px solid",
-          borderColor: "divider",
-        },
-        "& td:first-of-type": { whiteSpace: "nowrap" },
-        "& th": { fontSize: "0.875rem", color: "text.secondary", fontWeight: 600 },
-      }}
-    >
+    <Table aria-label="Latest results" sx={{ "& td:first-of-type": { whiteSpace: "nowrap" } }}>
       <thead>
         <tr>
           <th scope="col">day</th>
@@ -89,6 +73,6 @@ function ResultTable({ list }: { list: readonly PracticeLine[] }) {
             </tr>
           ))}
       </tbody>
-    </Box>
+    </Table>
   );
 }

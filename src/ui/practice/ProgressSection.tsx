@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { ReactNode } from "react";
 import { LocalDay } from "../parts/LocalDay";
+import { Trouble } from "../parts/Trouble";
 import { Mark } from "../parts/Verdict";
 
 /** What came of a person's practice so far: where nothing did, or it cannot be had, it says so. */
@@ -28,9 +29,7 @@ export function ProgressSection<Line>({
     <Box component="section" aria-label="Progress" sx={{ mt: 10, borderTop: "1.5px solid", pt: 3 }}>
       <Typography variant="h2">{title}</Typography>
       {results.isError ? (
-        <Typography role="alert" sx={{ mt: 2, color: "warning.main", fontWeight: 600 }}>
-          Earlier results cannot be had from the server just now.
-        </Typography>
+        <Trouble sx={{ mt: 2 }}>Earlier results cannot be had from the server just now.</Trouble>
       ) : results.isPending ? null : list.length === 0 ? (
         <Typography sx={{ mt: 2, color: "text.secondary" }}>{none}</Typography>
       ) : (

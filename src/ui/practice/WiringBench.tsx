@@ -21,6 +21,7 @@ import { CAPPED, FRAME, jointPlace, type WiringPlan, wiringDrawing } from "@/cor
 import { WiringDrawingView } from "../land/WiringDrawingView";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
+import { Trouble } from "../parts/Trouble";
 import { TOUCH } from "../theme/theme";
 import { useWords } from "../words/UsageProvider";
 import { usePlaceName } from "../words/usePlaceName";
@@ -100,11 +101,7 @@ export function WiringBench({ work, person, onWork, onGrade, onGiveUp }: Props) 
       ) : (
         <WireIt plan={plan} work={work} onWork={onWork} name={name} leads={[FRAME, ...ids]} />
       )}
-      {trouble ? (
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
-          {trouble}
-        </Typography>
-      ) : null}
+      {trouble ? <Trouble>{trouble}</Trouble> : null}
       <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap" }}>
         <Button
           variant="contained"

@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { type RefObject, useCallback, useEffect, useLayoutEffect, useState } from "react";
 import { formatOhms, type OhmsShown, ohmsDigits } from "@/core";
 import { useJob, useLeadNames, useWorking } from "../job/JobContext";
+import { Trouble } from "../parts/Trouble";
 import { MONO, TOUCH } from "../theme/theme";
 import { HandsFree } from "./HandsFree";
 import type { Target } from "./target";
@@ -81,9 +82,7 @@ export function LiveMeter({ source, target, onHold, hold }: Props) {
       </Typography>
       {reading.state === "lost" ? (
         <>
-          <Typography role="alert" sx={{ mt: 2, color: "warning.main", fontWeight: 600 }}>
-            {reading.says}
-          </Typography>
+          <Trouble sx={{ mt: 2 }}>{reading.says}</Trouble>
           <Button color="inherit" onClick={() => setAttempt(attempt + 1)} sx={{ mt: 2, minHeight: TOUCH }}>
             Attach again
           </Button>

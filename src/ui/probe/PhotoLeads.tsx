@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { type KeyboardEvent, type MouseEvent, useRef, useState } from "react";
 import { COLOUR_WORD, type ColourLetters, type Insulation, likelyColours, type Rgb } from "@/core";
+import { Trouble } from "../parts/Trouble";
 import { TOUCH } from "../theme/theme";
 import { OfferedColors } from "./OfferedColors";
 import { type Spot, usePhotoPatch } from "./usePhotoPatch";
@@ -89,11 +90,7 @@ export function PhotoLeads({ onPick }: { onPick: (insulation: Insulation) => voi
           setBase(null);
         }}
       />
-      {fault === "" ? null : (
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: 1 }}>
-          {fault}
-        </Typography>
-      )}
+      {fault === "" ? null : <Trouble sx={{ mt: 1 }}>{fault}</Trouble>}
       <Box hidden={!has} sx={{ mt: 2 }}>
         <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap", alignItems: "center", mb: 1 }}>
           <Typography role="status" sx={{ fontWeight: 650, mr: "auto" }}>

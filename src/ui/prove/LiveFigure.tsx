@@ -5,6 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import type { NextCheck } from "@/core/proving";
+import { Trouble } from "../parts/Trouble";
 import { MONO, TOUCH } from "../theme/theme";
 import { UNIT } from "./checkWords";
 import { type InstrumentSource, type ShownFigure, useInstrument } from "./useInstrument";
@@ -28,9 +29,7 @@ export function LiveFigure({
   if (live.state === "lost")
     return (
       <Box component="section" aria-label="Instrument" sx={{ mb: 2 }}>
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
-          {live.says}
-        </Typography>
+        <Trouble>{live.says}</Trouble>
         <Button color="inherit" onClick={() => setAttempt(attempt + 1)} sx={{ minHeight: TOUCH }}>
           Attach again
         </Button>

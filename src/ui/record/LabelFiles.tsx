@@ -1,10 +1,10 @@
 "use client";
 
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { type LabelContent, stripWords } from "@/core";
 import { saveFile } from "../parts/saveFile";
+import { Trouble } from "../parts/Trouble";
 import { TOUCH } from "../theme/theme";
 
 const FORMS = ["PDF", "PDF, A6", "PNG", "SVG", "Strip"] as const;
@@ -44,11 +44,7 @@ export function LabelFiles({ content }: { content: LabelContent }) {
           {form}
         </Button>
       ))}
-      {says === "" ? null : (
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
-          {says}
-        </Typography>
-      )}
+      {says === "" ? null : <Trouble>{says}</Trouble>}
     </>
   );
 }

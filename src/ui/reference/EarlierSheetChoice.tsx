@@ -2,7 +2,6 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { asked } from "@/contract/call";
@@ -12,6 +11,7 @@ import { factsAtServer } from "@/store/factsAtServer";
 import { useJob, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { serverQueries } from "../parts/serverQueries";
+import { Trouble } from "../parts/Trouble";
 import { localDay } from "../parts/useLocalDay";
 import { TOUCH } from "../theme/theme";
 
@@ -74,11 +74,7 @@ export function EarlierSheetChoice() {
           Take it
         </Button>
       </Box>
-      {says ? (
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: 1 }}>
-          {says}
-        </Typography>
-      ) : null}
+      {says ? <Trouble sx={{ mt: 1 }}>{says}</Trouble> : null}
     </Box>
   );
 }

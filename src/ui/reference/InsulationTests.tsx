@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { comparableMegohms, judgeInsulation, type KeptInsulationTest } from "@/core";
@@ -59,23 +60,9 @@ function TestTable({
   onRemove: (fact: string) => void;
 }) {
   return (
-    <Box
-      component="table"
+    <Table
       aria-label="Insulation tests"
-      sx={{
-        borderCollapse: "collapse",
-        width: "100%",
-        mt: 3,
-        "& th, & td": {
-          textAlign: "left",
-          py: 1,
-          pr: 2,
-          borderBottom: "1px solid",
-          borderColor: "divider",
-        },
-        "& td": { whiteSpace: { xs: "normal", sm: "nowrap" } },
-        "& th": { fontSize: "0.875rem", color: "text.secondary", fontWeight: 600, verticalAlign: "bottom" },
-      }}
+      sx={{ mt: 3, "& td": { whiteSpace: { xs: "normal", sm: "nowrap" } } }}
     >
       <thead>
         <tr>
@@ -113,6 +100,6 @@ function TestTable({
           </tr>
         ))}
       </tbody>
-    </Box>
+    </Table>
   );
 }

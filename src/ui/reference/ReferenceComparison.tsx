@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import { formatOhms, parseTemperature, type Reference, type ReferenceVerdict } from "@/core";
 import { useJob } from "../job/JobContext";
@@ -86,15 +87,7 @@ function ComparisonTable({ verdict }: { verdict: ReferenceVerdict }) {
   const { job } = useJob("meter");
   const ohms = (value: number) => formatOhms(value, job.meter.resolutionOhms);
   return (
-    <Box
-      component="table"
-      sx={{
-        borderCollapse: "collapse",
-        width: "100%",
-        "& th, & td": { textAlign: "left", py: 1, pr: 3, borderBottom: "1px solid", borderColor: "divider" },
-        "& th": { fontSize: "0.875rem", color: "text.secondary", fontWeight: 600 },
-      }}
-    >
+    <Table>
       <thead>
         <tr>
           <th scope="col">between</th>
@@ -128,6 +121,6 @@ function ComparisonTable({ verdict }: { verdict: ReferenceVerdict }) {
           );
         })}
       </tbody>
-    </Box>
+    </Table>
   );
 }

@@ -2,8 +2,10 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import { type MappedColumn, STOCK_COLUMNS } from "@/core/stock";
+import { Trouble } from "../parts/Trouble";
 import { MONO, TOUCH } from "../theme/theme";
 import { placed } from "./placed";
 import type { ImportState } from "./useImport";
@@ -23,24 +25,12 @@ export function ImportMapping({
       <Typography sx={{ mt: 1 }}>
         {table.rowCount} rows. Say which column is what; the first rows are shown as they were read.
       </Typography>
-      {table.doubt ? (
-        <Typography role="alert" sx={{ mt: 1, color: "warning.main", fontWeight: 600 }}>
-          {table.doubt}
-        </Typography>
-      ) : null}
+      {table.doubt ? <Trouble sx={{ mt: 1 }}>{table.doubt}</Trouble> : null}
       <Box sx={{ overflowX: "auto", mt: 2 }} tabIndex={0} role="region" aria-label="Columns of the file">
-        <Box
-          component="table"
+        <Table
           sx={{
-            borderCollapse: "collapse",
-            "& th, & td": {
-              textAlign: "left",
-              py: 0.5,
-              px: 2,
-              borderBottom: "1px solid",
-              borderColor: "divider",
-              whiteSpace: "nowrap",
-            },
+            width: "auto",
+            "& th, & td": { whiteSpace: "nowrap" },
             "& td": { fontFamily: MONO, fontSize: "0.875rem" },
           }}
         >
@@ -92,13 +82,9 @@ export function ImportMapping({
               </tr>
             ))}
           </tbody>
-        </Box>
+        </Table>
       </Box>
-      {says ? (
-        <Typography role="alert" sx={{ mt: 2, color: "warning.main", fontWeight: 600 }}>
-          {says}
-        </Typography>
-      ) : null}
+      {says ? <Trouble sx={{ mt: 2 }}>{says}</Trouble> : null}
       <Button variant="contained" onClick={onCheck} sx={{ mt: 3, minHeight: TOUCH }}>
         Check the rows
       </Button>

@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import Typography from "@mui/material/Typography";
+import { Trouble } from "../parts/Trouble";
 import { RING, TOUCH } from "../theme/theme";
 import { ImportMapping } from "./ImportMapping";
 import { ImportReady } from "./ImportReady";
@@ -81,11 +82,7 @@ function FileChoice({ says, onChoose }: { says: string | null; onChoose: (file: 
         A table with headings: name, count, power, speed, volts, or a capacitor’s label. Comma, semicolon or
         tab. You see it before anything is imported.
       </Typography>
-      {says ? (
-        <Typography role="alert" sx={{ mt: 2, color: "warning.main", fontWeight: 600 }}>
-          {says}
-        </Typography>
-      ) : null}
+      {says ? <Trouble sx={{ mt: 2 }}>{says}</Trouble> : null}
       <Box component="label" sx={{ display: "inline-block", mt: 2 }}>
         <Box
           component="span"

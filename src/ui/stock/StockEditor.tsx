@@ -7,6 +7,7 @@ import { useWatch } from "react-hook-form";
 import type { StockItem } from "@/core";
 import { FormChoice } from "../parts/form/FormChoice";
 import { FormEntry } from "../parts/form/FormEntry";
+import { Trouble } from "../parts/Trouble";
 import { TOUCH } from "../theme/theme";
 import { MeanwhileNotice } from "./MeanwhileNotice";
 import { StockMotorFields } from "./StockMotorFields";
@@ -63,11 +64,7 @@ export function StockEditor({ line, onKept, onRemoved, onClose }: Props) {
       {kind === "motor" ? <StockMotorFields form={form} /> : null}
       {isNew ? null : <WhereUsed item={item.id} />}
       <MeanwhileNotice form={form} />
-      {form.says ? (
-        <Typography role="alert" sx={{ mt: 3, color: "warning.main", fontWeight: 600 }}>
-          {form.says}
-        </Typography>
-      ) : null}
+      {form.says ? <Trouble sx={{ mt: 3 }}>{form.says}</Trouble> : null}
       <Box sx={{ display: "flex", gap: 3, mt: 3, flexWrap: "wrap" }}>
         <Button type="submit" variant="contained" sx={{ minHeight: TOUCH, px: 6 }}>
           Keep it

@@ -1,6 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import { Trouble } from "../parts/Trouble";
 import { TOUCH } from "../theme/theme";
 import { StockTable } from "./StockTable";
 import type { StockAsked } from "./stockClient";
@@ -16,12 +17,7 @@ interface Props {
 /** The lines of the stock that are asked for, however many: those on the screen are fetched and drawn. */
 export function StockList({ asked, onAsk, onOpen }: Props) {
   const { total, failed, missing, again, lineAt, onSeen } = useStockPages(asked);
-  if (failed)
-    return (
-      <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
-        The stock cannot be had from the server just now.
-      </Typography>
-    );
+  if (failed) return <Trouble>The stock cannot be had from the server just now.</Trouble>;
   if (total === null) return <Typography role="status">Fetching the stock …</Typography>;
   const narrowed = Boolean(asked.search || asked.kind || asked.only);
   return (

@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import Table from "@mui/material/Table";
 import { useTable } from "@tanstack/react-table";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useMemo, useRef } from "react";
@@ -63,22 +64,11 @@ export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, on
   const over = first ? first.start - above : 0;
   const under = last ? rows.getTotalSize() - (last.end - above) : 0;
   return (
-    <Box
-      component="table"
+    <Table
       ref={element}
       aria-label="Stock"
       aria-rowcount={total + 1}
-      sx={{
-        borderCollapse: "collapse",
-        width: "100%",
-        "& th, & td": {
-          textAlign: "left",
-          py: 0.5,
-          pr: 3,
-          borderBottom: "1px solid",
-          borderColor: "divider",
-        },
-      }}
+      sx={{ "& th, & td": { py: 0.5, verticalAlign: "middle" } }}
     >
       <thead>
         <tr aria-rowindex={1}>
@@ -129,7 +119,7 @@ export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, on
         ))}
         <Spacer height={under} />
       </tbody>
-    </Box>
+    </Table>
   );
 }
 

@@ -83,6 +83,26 @@ export const theme = createTheme({
         root: { "&:focus-within": { outline: "3px solid currentColor", outlineOffset: 2 } },
       },
     },
+    // Cells are plain ones: a table of many rows draws no style for each of them.
+    MuiTable: {
+      styleOverrides: {
+        root: ({ theme }) => ({
+          fontSize: "inherit",
+          "& th, & td": {
+            textAlign: "left",
+            verticalAlign: "top",
+            padding: theme.spacing(1, 3, 1, 0),
+            borderBottom: "1px solid var(--mui-palette-divider)",
+          },
+          "& thead th": {
+            fontSize: "0.875rem",
+            fontWeight: 600,
+            color: "var(--mui-palette-text-secondary)",
+            verticalAlign: "bottom",
+          },
+        }),
+      },
+    },
     MuiMenu: { styleOverrides: { paper: FLAT } },
     MuiDialog: { styleOverrides: { paper: FLAT } },
     MuiLink: { defaultProps: { underline: "always" } },

@@ -11,6 +11,7 @@ import { rememberedSchool } from "../land/rememberedSchool";
 import { brought } from "../parts/brought";
 import { Choice } from "../parts/Choice";
 import { Coming } from "../parts/Coming";
+import { Trouble } from "../parts/Trouble";
 import { useOwnEquipment } from "./useOwnEquipment";
 
 const EquipmentEditor = dynamic(
@@ -103,11 +104,7 @@ function KeepIt({ made, edited, own }: KeepProps) {
         </Button>
       ) : null}
       <span role="status">{said}</span>
-      {own.trouble ? (
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600, flexBasis: "100%" }}>
-          {own.trouble}
-        </Typography>
-      ) : null}
+      {own.trouble ? <Trouble sx={{ flexBasis: "100%" }}>{own.trouble}</Trouble> : null}
     </Box>
   );
 }

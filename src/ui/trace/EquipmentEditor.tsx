@@ -2,12 +2,12 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { type Compartment, compartment, DEVICE_LIBRARY, type Device } from "@/core/wiring";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
+import { Trouble } from "../parts/Trouble";
 import { TOUCH } from "../theme/theme";
 import { useWords } from "../words/UsageProvider";
 import { usePlaceName } from "../words/usePlaceName";
@@ -42,11 +42,7 @@ export function EquipmentEditor({ made, onKeep }: Props) {
       aria-label="Edit the equipment"
       sx={{ borderLeft: "3px solid", borderColor: "primary.main", pl: 3, display: "grid", gap: 3 }}
     >
-      {fault ? (
-        <Typography role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
-          {fault} It was left as it was.
-        </Typography>
-      ) : null}
+      {fault ? <Trouble>{fault} It was left as it was.</Trouble> : null}
       <KeptEntry
         label="Name"
         value={made.title}

@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import Link from "@mui/material/Link";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import NextLink from "next/link";
@@ -158,22 +159,7 @@ function Plan({ plan, objective }: { plan: TruckPlan; objective: TruckObjective 
         </Typography>
       </Box>
       {plan.curve.length > 2 ? <CoverageChart plan={plan} objective={objective} /> : null}
-      <Box
-        component="table"
-        aria-label="Parts to carry"
-        sx={{
-          borderCollapse: "collapse",
-          width: "100%",
-          "& th, & td": {
-            textAlign: "left",
-            py: 1,
-            pr: 3,
-            borderBottom: "1px solid",
-            borderColor: "divider",
-          },
-          "& thead th": { fontSize: "0.875rem", color: "text.secondary" },
-        }}
-      >
+      <Table aria-label="Parts to carry">
         <thead>
           <tr>
             <th scope="col">carry</th>
@@ -196,7 +182,7 @@ function Plan({ plan, objective }: { plan: TruckPlan; objective: TruckObjective 
             </tr>
           ))}
         </tbody>
-      </Box>
+      </Table>
       {plan.outOfReach.length > 0 ? (
         <Fold
           title="Out of reach"

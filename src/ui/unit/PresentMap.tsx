@@ -2,6 +2,7 @@
 
 import Box from "@mui/material/Box";
 import { styled } from "@mui/material/styles";
+import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { type LabelContent, labelContent, leadNames } from "@/core";
@@ -44,29 +45,19 @@ export function PresentMap({ visits }: { visits: UnitRecord["visits"] }) {
       <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mb: 2 }}>
         From the visit of <PlainLink href={`/jobs/${map.visit}/record`}>{map.on}</PlainLink>
       </Typography>
-      <Box component="table" sx={{ borderCollapse: "collapse", width: "100%", maxWidth: 760 }}>
+      <Table sx={{ maxWidth: 760 }}>
         <tbody>
           {content.rows.map((row) => (
-            <Box
-              component="tr"
-              key={`${row.wire} ${row.role} ${row.to}`}
-              sx={{ borderBottom: "1px solid", borderColor: "divider" }}
-            >
-              <Box
-                component="th"
-                scope="row"
-                sx={{ textAlign: "left", py: 1.5, pr: 4, whiteSpace: "nowrap" }}
-              >
+            <tr key={`${row.wire} ${row.role} ${row.to}`}>
+              <th scope="row" style={{ whiteSpace: "nowrap" }}>
                 {row.wire}
-              </Box>
-              <Box component="td" sx={{ pr: 4 }}>
-                {row.role}
-              </Box>
-              <Box component="td">{row.to}</Box>
-            </Box>
+              </th>
+              <td>{row.role}</td>
+              <td>{row.to}</td>
+            </tr>
           ))}
         </tbody>
-      </Box>
+      </Table>
       <Photos visits={visits} />
     </Box>
   );
