@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from "react";
 
 /** What the server was asked, as far as it answered. */
-export interface Served<A> {
+export interface ServedAnswer<A> {
   /** The answer to the question as it stands, or none. */
   readonly answer: A | undefined;
   /** The server was asked and could not be had. */
@@ -32,7 +32,7 @@ export function useServed<A>(
   question: string,
   ask: (signal: AbortSignal) => Promise<A>,
   { retries = 0 }: Options = {},
-): Served<A> {
+): ServedAnswer<A> {
   const [state, setState] = useState<{ question: string; away: boolean }>({ question: "", away: false });
   const [times, setTimes] = useState(0);
   const latest = useRef(ask);
