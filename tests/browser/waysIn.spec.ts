@@ -331,6 +331,17 @@ test("yesterday's job among three hundred in at most 10 keys", async ({ page }) 
   await expect(page).toHaveURL(/\/jobs\/[0-9a-f-]{36}\/probe$/);
   await expect(page.getByRole("heading", { level: 1 })).toContainText("Tidewater kiosk, exhaust fan");
   expect(keys.pressed).toBeLessThanOrEqual(10);
+
+  // The list itself, followed to the first of them: what is far off the screen is not drawn.
+  await page.goto("/");
+  const list = page.getByRole("region", { name: /^(Today|Earlier)$/ }).first();
+  const first = list.getByRole("link", { name: /Slipway fan 0\b/ });
+  for (let turns = 0; turns < 120 && (await first.count()) === 0; turns++) {
+    await page.mouse.wheel(0, 1500);
+    await page.waitForTimeout(100);
+  }
+  await expect(first).toBeVisible();
+  expect(await list.getByRole("listitem").count()).toBeLessThan(120);
 });
 
 test("set the voltage: supply and plate say which setting, and a supply it cannot stand is a stop", async ({

@@ -50,6 +50,8 @@ function identifySheet(sheet: ReadingSheet): Identification {
 /** Work that the searches for probes that were not zeroed and for slips may take, over all of them. */
 const MOST_MORE_WORK = 700_000;
 
+/** What is likelier than not is taken to be so. */
+const LIKELIER_THAN_NOT = 0.5;
 /** Of two readings of one pair that do not agree the later one is the likelier, and no more. */
 const LATEST_IS_RIGHT = 0.7;
 
@@ -68,7 +70,7 @@ function weighed(
   const asRead = offset?.standing ?? asShown;
   const forSlips = new WorkBudget(MOST_MORE_WORK / 2 + forOffset.rest);
   const search = findSlips(evidence, sheet, asRead, forSlips);
-  const slips = search.probability > 0.5 ? search.slips : [];
+  const slips = search.probability > LIKELIER_THAN_NOT ? search.slips : [];
   const standing = slips[0]?.without ?? asRead;
   const trusted = slips[0] ? without(evidence, slips[0].pair) : evidence;
   const context: FindingContext = { sheet, evidence: trusted, names, answers: answers(standing.all) };
@@ -77,7 +79,7 @@ function weighed(
   if (slips.length > 0) findings.push(...slipFindings(slips, context));
   else if (search.probability > 1 - SETTLED) findings.push(unusualFinding(context));
   const outside = outsideShare(standing);
-  if (outside > 0.5) findings.push(outsideFinding(context));
+  if (outside > LIKELIER_THAN_NOT) findings.push(outsideFinding(context));
   const [best] = context.answers;
   const latest = best && unsettledPairs(best, trusted).length > 0 ? LATEST_IS_RIGHT : 1;
   const trust = (slips[0]?.probability ?? 1 - search.probability) * (1 - outside) * latest;

@@ -29,6 +29,8 @@ const MOST_QUESTIONS = 2;
  */
 export function tieQuestions(answer: Identification): TieQuestion[] {
   if (answer.status !== "tied" || answer.family === null) return [];
+  // None of the kinds is likely: which of them it is, or which lead is what in one, is no question.
+  if (answer.findings.some(({ code }) => code === "unknown-build")) return [];
   const left = [
     { family: answer.family, confidence: answer.confidence, roles: answer.roles },
     ...answer.alternatives.filter(({ confidence }) => confidence >= LEAST_ASKED),

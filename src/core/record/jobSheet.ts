@@ -46,6 +46,8 @@ export interface SheetAsk {
   readonly short: (lead: string) => string;
   /** A sentence of ours in the words that are shown. */
   readonly say: (text: string) => string;
+  /** A place of the equipment in those words. */
+  readonly nameOf: (place: string) => string;
   /** The day as it is where the sheet is made, and of any moment there. */
   readonly today: string;
   readonly dayOf: DayOf;
@@ -161,7 +163,7 @@ function leadsPart({ rows }: LabelContent): SheetPart[] {
   ];
 }
 
-function drawingPart({ wiring, short, say }: SheetAsk): SheetPart[] {
+function drawingPart({ wiring, short, nameOf }: SheetAsk): SheetPart[] {
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return [];
   const { plan, asMade } = wiring;
   const moved = Object.entries(plan.landings).filter(
@@ -176,7 +178,7 @@ function drawingPart({ wiring, short, say }: SheetAsk): SheetPart[] {
             kind: "boxed",
             lines: moved.map(
               ([lead, to]) =>
-                `Changed by hand: ${short(lead)} on ${say(placeName(plan.compartment, to))} in place of ${say(placeName(plan.compartment, asMade.landings[lead] ?? ""))}`,
+                `Changed by hand: ${short(lead)} on ${nameOf(placeName(plan.compartment, to))} in place of ${nameOf(placeName(plan.compartment, asMade.landings[lead] ?? ""))}`,
             ),
           },
         ] as const)

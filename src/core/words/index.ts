@@ -1,2 +1,2 @@
 /** The door of the words that differ from place to place: every page needs them, and nothing else of the core. */
-export { inUsage, USAGES, type Usage } from "./usage";
+export { inUsage, placeInUsage, USAGES, type Usage } from "./usage";

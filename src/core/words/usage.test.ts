@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { inUsage } from "./usage";
+import { inUsage, placeInUsage } from "./usage";
 
 const elsewhere = (text: string) => inUsage(text, "international");
 
@@ -27,6 +27,8 @@ describe("words and spelling by setting", () => {
   it.each([
     "A hot motor reads high against a cold table.",
     "a hot protector has closed",
+    "Ground floor fan",
+    "“gray 5” is no mark of a lead.",
     "Copper underground",
     "COM, HI, MED-HI, LO, CAP (start), LINE",
     "12.4 Ω, 5 µF 440 V, CCWLE",
@@ -43,5 +45,14 @@ describe("words and spelling by setting", () => {
         expect(once.split(/\s/).length).toBe(text.split(/\s/).length);
       }),
     );
+  });
+
+  it("a place is named by our names alone, whatever a shop calls its own", () => {
+    expect(placeInUsage("ground stud", "international")).toBe("earth stud");
+    expect(placeInUsage("ground, motor board", "international")).toBe("earth, motor board");
+    expect(placeInUsage("T1, gray box by the center door", "international")).toBe(
+      "T1, gray box by the center door",
+    );
+    expect(placeInUsage("ground stud", "north-american")).toBe("ground stud");
   });
 });

@@ -9,6 +9,13 @@ const PHRASES: Readonly<Record<string, string>> = {
   "is hot at": "is live at",
   "they are hot": "they are live",
   "ground-fault": "residual-current",
+  // The floor of a building is one everywhere.
+  "ground floor": "ground floor",
+};
+
+/** Names of terminals and devices that are ours. A shop names its own equipment as it likes, and that stays. */
+const NAMES: Readonly<Record<string, string>> = {
+  ground: "earth",
   "ground stud": "earth stud",
 };
 
@@ -36,13 +43,32 @@ const WORDS: Readonly<Record<string, string>> = {
 const TABLE: Readonly<Record<string, string>> = { ...PHRASES, ...WORDS };
 const ANY = new RegExp(`\\b(?:${Object.keys(TABLE).join("|")})\\b`, "gi");
 
+/** What is quoted in a sentence: as somebody typed it, but for the one heading of ours that is quoted so. */
+const QUOTED = /(“(?!Calls and where they are hot”)[^”]*”)/;
+
 /**
- * A sentence of ours in a usage. It is for our own words alone: what somebody typed stays as it was typed. What is
- * written the same in both is left alone; a figure, a mark or a terminal's letters never match.
+ * A sentence of ours in a usage; what it quotes stays as it was typed. What is written the same in both is left alone; a
+ * figure, a mark or a terminal's letters never match.
  */
 export function inUsage(text: string, usage: Usage): string {
   if (usage === "north-american") return text;
-  return text.replace(ANY, (found) => asWritten(found, TABLE[found.toLowerCase()] ?? found));
+  return text
+    .split(QUOTED)
+    .map((part, i) => (i % 2 === 1 ? part : part.replace(ANY, inTheirs)))
+    .join("");
+}
+
+/** A place of an equipment in a usage, such as "ground stud" or "T1, contactor": of its names those that are ours. */
+export function placeInUsage(place: string, usage: Usage): string {
+  if (usage === "north-american") return place;
+  return place
+    .split(", ")
+    .map((name) => NAMES[name] ?? name)
+    .join(", ");
+}
+
+function inTheirs(found: string): string {
+  return asWritten(found, TABLE[found.toLowerCase()] ?? found);
 }
 
 /** With the first letter as large as it was, or all of them. */

@@ -7,7 +7,7 @@ import { useRef, useState } from "react";
 import { type CheckFinding, FRAME } from "@/core/wiring";
 import { useJob, useLeadNames } from "../job/JobContext";
 import { Trouble } from "../parts/Trouble";
-import { useWords } from "../words/UsageProvider";
+import { usePlaceWords } from "../words/UsageProvider";
 import { usePlaceName } from "../words/usePlaceName";
 import { HandChange } from "./HandChange";
 import { litOf } from "./lit";
@@ -23,7 +23,7 @@ interface Props {
 
 /** The wiring drawing of the plan, to print, to save, and to change by hand. */
 export function DrawingPanel({ work, check }: Props) {
-  const words = useWords();
+  const nameOf = usePlaceWords();
   const placeName = usePlaceName();
   const { job, add } = useJob("title");
   const { leadOf } = useLeadNames();
@@ -63,7 +63,7 @@ export function DrawingPanel({ work, check }: Props) {
               saveDrawingPdf(drawing, {
                 title: `${job.title || "Wiring"} — ${plan.title}`,
                 name,
-                words,
+                nameOf,
                 colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour),
                 file,
               }).catch(() => setTrouble("The PDF could not be made here. Print the page to a file instead."));

@@ -5,7 +5,7 @@ import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { useEffect, useRef, useState } from "react";
 import type { WiringPlan } from "@/core/wiring";
-import { useJob, useJobWiring, usePlanning } from "../job/JobContext";
+import { useJob, useJobWiring } from "../job/JobContext";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
@@ -32,8 +32,8 @@ export function LandedOn({ check }: { check: ShownCheck | null }) {
   const inside = <LandedOnChoice check={check} />;
   /** Left by Enter: the focus goes to what the choice folds to, once it is planned. */
   const left = useRef(false);
-  const planning = usePlanning();
-  const folds = (plan !== null || (planning && chosen !== null)) && !held;
+  const coming = useComing();
+  const folds = (plan !== null || (coming && chosen !== null)) && !held;
   useEffect(() => {
     if (!folds || !left.current) return;
     left.current = false;
@@ -68,6 +68,15 @@ export function LandedOn({ check }: { check: ShownCheck | null }) {
       )}
     </Box>
   );
+}
+
+/** Whether the page was opened before its wiring was worked out, and it is not yet: a choice made later stays open for its plan. */
+function useComing(): boolean {
+  const { kind } = useJobWiring();
+  const [coming, setComing] = useState(kind === "on-its-way");
+  const over = coming && kind !== "on-its-way";
+  if (over) setComing(false);
+  return coming && !over;
 }
 
 function summaryOf({ compartment, school }: WiringPlan): string {

@@ -5,7 +5,7 @@ import type { Lead } from "@/core";
 import { type DrawnDevice, type DrawnWire, FRAME, type Point, type WiringDrawing } from "@/core/wiring";
 import { paintOf } from "../parts/insulation";
 import { MONO } from "../theme/theme";
-import { useWords } from "../words/UsageProvider";
+import { usePlaceWords } from "../words/UsageProvider";
 import { DeviceSymbol } from "./DeviceSymbol";
 import { LeadHandle } from "./LeadHandle";
 import { type DrawnPart, isLitDevice, isLitWire, type Lit, shade } from "./lit";
@@ -173,7 +173,7 @@ function DeviceBox({
   chosen: string | null;
   marked: boolean;
 }) {
-  const words = useWords();
+  const words = usePlaceWords();
   return (
     <g>
       <rect

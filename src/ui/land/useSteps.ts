@@ -1,9 +1,10 @@
 "use client";
 
 import { useMemo } from "react";
-import { CAPPED, type PlanStep, placeName, planSteps, stepTick, wiringDrawing } from "@/core/wiring";
+import { CAPPED, type PlanStep, planSteps, stepTick, wiringDrawing } from "@/core/wiring";
 import { useJob, useJobWiring } from "../job/JobContext";
 import { useWords } from "../words/UsageProvider";
+import { usePlaceName } from "../words/usePlaceName";
 import { useWireName } from "./useWireName";
 
 /** A harness lead has a name of words, and its place beside it. */
@@ -15,6 +16,7 @@ export function useSteps() {
   const wiring = useJobWiring();
   const wireName = useWireName();
   const say = useWords();
+  const placeName = usePlaceName();
   const planned = wiring.kind === "plan" || wiring.kind === "retrofit" ? wiring : null;
   const drawing = useMemo(
     () =>
@@ -43,7 +45,7 @@ export function useSteps() {
     /** What a step moves, and where to: "BN" and "FAN, dual capacitor"; a work without a wire has no place. */
     words: (step: PlanStep) => ({
       what: step.lead === null ? step.does : wireName(step.lead),
-      where: step.to === null ? "" : say(placeName(plan.compartment, step.to)),
+      where: step.to === null ? "" : placeName(plan.compartment, step.to),
       isCapped: step.to === CAPPED,
     }),
   };

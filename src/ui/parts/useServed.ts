@@ -19,6 +19,8 @@ interface Options {
 
 const AGAIN_MS = 1000;
 const MOST_KEPT = 30;
+/** When a server that was away is asked once more. */
+const BACK = ["online", "focus"] as const;
 /** Answers of this page, by their question: a part that comes back shows them while it asks anew. */
 const kept = new Map<string, unknown>();
 
@@ -50,10 +52,19 @@ export function useServed<A>(
     });
     return () => gone.abort();
   }, [question, times, retries]);
+  const away = state.question === question && state.away;
+  useEffect(() => {
+    if (!away) return;
+    const ask = () => setTimes((before) => before + 1);
+    for (const event of BACK) window.addEventListener(event, ask);
+    return () => {
+      for (const event of BACK) window.removeEventListener(event, ask);
+    };
+  }, [away]);
   return {
     answer: question === "" ? undefined : (kept.get(question) as A | undefined),
-    away: state.question === question && state.away,
-    again: () => setTimes(times + 1),
+    away,
+    again: () => setTimes((before) => before + 1),
   };
 }
 

@@ -14,8 +14,8 @@ export interface Room {
 /** How leads of a drawing are named and coloured. */
 export interface WireLooks {
   readonly name: (lead: string) => string;
-  /** A name of ours in the words that are shown. */
-  readonly words: (text: string) => string;
+  /** The name of a device or a terminal in the words that are shown. */
+  readonly nameOf: (name: string) => string;
   /** The colour word of a lead's insulation; undefined for bare ones. */
   readonly colourOf: (lead: string) => string | undefined;
 }
@@ -34,7 +34,7 @@ export function drawWiring(
   drawing: WiringDrawing,
   room: Room,
   { plain, bold, letters }: Faces,
-  { name, colourOf, words: say }: WireLooks,
+  { name, colourOf, nameOf }: WireLooks,
 ): void {
   const scale = scaleFor(drawing, room);
   const at = (x: number, y: number) => ({ x: room.left + x * scale, y: room.top - y * scale });
@@ -54,7 +54,7 @@ export function drawWiring(
       borderColor: INK,
       borderWidth: 1,
     });
-    text(say(device.name), device.x + 10, device.y + 17, 13, true);
+    text(nameOf(device.name), device.x + 10, device.y + 17, 13, true);
     text(device.note, device.x + device.width - 10 - wide(device.note, 11), device.y + 17, 11);
     for (const symbol of device.symbols)
       page.drawSvgPath(symbolPath(symbol), {
@@ -65,7 +65,7 @@ export function drawWiring(
         borderWidth: 1.2,
       });
     for (const { name: printed, at: where, used } of device.terminals) {
-      const terminal = say(printed);
+      const terminal = nameOf(printed);
       text(terminal, where.x - 14 - wide(terminal, 12), where.y + 4, 12);
       page.drawCircle({
         ...at(where.x, where.y),

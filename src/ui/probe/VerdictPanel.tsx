@@ -143,7 +143,7 @@ function Findings({ findings }: { findings: readonly Finding[] }) {
         return (
           <Box
             component="li"
-            key={words(finding.says)}
+            key={finding.says}
             sx={{
               display: "flex",
               gap: 2,

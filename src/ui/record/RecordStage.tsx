@@ -13,7 +13,7 @@ import { useWiringCheck } from "../land/useWiringCheck";
 import { localDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/theme";
-import { useWords } from "../words/UsageProvider";
+import { usePlaceWords, useWords } from "../words/UsageProvider";
 import { LabelDrawing } from "./LabelDrawing";
 import { LabelFiles } from "./LabelFiles";
 import { labelInWords } from "./labelInWords";
@@ -29,6 +29,7 @@ export function RecordStage() {
   const planning = usePlanning();
   const { short } = useLeadNames();
   const words = useWords();
+  const nameOf = usePlaceWords();
   const check = useWiringCheck();
   const settled = answer?.status === "settled";
   const [origin, setOrigin] = useState("");
@@ -47,6 +48,7 @@ export function RecordStage() {
       dayOf: localDay,
     }),
     words,
+    nameOf,
   );
   return (
     <Box

@@ -19,12 +19,13 @@ import {
 import { useWireName } from "../land/useWireName";
 import { saveFile } from "../parts/saveFile";
 import { TOUCH } from "../theme/theme";
-import { useWords } from "../words/UsageProvider";
+import { usePlaceWords, useWords } from "../words/UsageProvider";
 import type { Paper } from "./sheetPdf";
 
 /** The job's sheet as PDF, made here: no server is needed for it. */
 export function SheetButtons({ label }: { label: LabelContent }) {
-  const words = useWords();
+  const say = useWords();
+  const nameOf = usePlaceWords();
   const { id, job } = useWholeJob();
   const facts = useJobFacts();
   const answer = useAnswer();
@@ -45,7 +46,8 @@ export function SheetButtons({ label }: { label: LabelContent }) {
         answer,
         wiring,
         label,
-        looks: { name, words, colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour) },
+        say,
+        looks: { name, nameOf, colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour) },
         photo: async (photo) => {
           const called = await call(getPhoto, { params: { job: id, photo } });
           return called.ok ? called.value.arrayBuffer() : null;

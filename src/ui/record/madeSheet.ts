@@ -20,12 +20,14 @@ interface Made extends Pick<SheetMaterial, "looks" | "photo"> {
   readonly answer: Identification | null;
   readonly wiring: JobWiring;
   readonly label: LabelContent;
+  /** A sentence of ours in the words that are shown. */
+  readonly say: (text: string) => string;
 }
 
 /** The job's sheet as PDF with its proof weighed anew: brought with all that it needs when somebody asks for it. */
 export function madeSheet(
   paper: Paper,
-  { job, facts, answer, wiring, label, looks, photo }: Made,
+  { job, facts, answer, wiring, label, say, looks, photo }: Made,
 ): Promise<Uint8Array> {
   const proved = provingSheetOf(job, answer, wiring);
   const diagnosis = proved ? diagnose(proved) : null;
@@ -36,7 +38,8 @@ export function madeSheet(
     diagnosis: diagnosis?.ok ? diagnosis : null,
     seal: sealState(facts),
     short: looks.name,
-    say: looks.words,
+    say,
+    nameOf: looks.nameOf,
     today: localDay(new Date()),
     dayOf: localDay,
   });

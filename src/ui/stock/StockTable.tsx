@@ -8,7 +8,7 @@ import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useEffect, useMemo, useRef } from "react";
 import type { StockLine, StockSort } from "@/contract/routes/stock";
 import { useHeightAbove } from "../parts/useHeightAbove";
-import { STOCK_COLUMNS, STOCK_FEATURES, type StockPlace, WIDE_ALONE } from "./stockColumns";
+import { STOCK_FEATURES, type StockPlace, TABLE_COLUMNS, WIDE_ALONE } from "./stockColumns";
 
 interface Props {
   readonly total: number;
@@ -55,7 +55,7 @@ export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, on
   // The server sorts: here a heading only says by what.
   const table = useTable({
     features: STOCK_FEATURES,
-    columns: STOCK_COLUMNS,
+    columns: TABLE_COLUMNS,
     data: places.length > 0 ? places : NO_PLACES,
     manualSorting: true,
     enableSortingRemoval: false,
@@ -128,7 +128,7 @@ function Spacer({ height }: { height: number }) {
   if (height <= 0) return null;
   return (
     <tr>
-      <td colSpan={STOCK_COLUMNS.length} style={{ height, padding: 0, border: 0 }} />
+      <td colSpan={TABLE_COLUMNS.length} style={{ height, padding: 0, border: 0 }} />
     </tr>
   );
 }

@@ -33,7 +33,7 @@ const figure = (id: StockSort, header: string, shown: Shown) =>
   made.accessor(({ line }) => (line ? figures(line.item)[shown] : ""), { id, header });
 
 /** The columns in their order; each sorts by what the server calls it. */
-export const STOCK_COLUMNS = made.columns([
+export const TABLE_COLUMNS = made.columns([
   made.accessor(({ line }) => line?.item.name ?? "…", {
     id: "name" satisfies StockSort,
     header: "name",

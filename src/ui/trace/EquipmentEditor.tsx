@@ -9,7 +9,7 @@ import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
 import { Trouble } from "../parts/Trouble";
 import { TOUCH } from "../theme/theme";
-import { useWords } from "../words/UsageProvider";
+import { usePlaceWords, useWords } from "../words/UsageProvider";
 import { usePlaceName } from "../words/usePlaceName";
 import { additions } from "./additions";
 import { CallsEditor } from "./CallsEditor";
@@ -25,6 +25,7 @@ interface Props {
 /** Edits the job's copy of a compartment: supply, devices and their terminals, capacitor values, wires, which call is hot where. */
 export function EquipmentEditor({ made, onKeep }: Props) {
   const words = useWords();
+  const nameOf = usePlaceWords();
   const [fault, setFault] = useState<string | null>(null);
   /** Keeps what holds together; what does not stays as it was, and it is said why. */
   const keep = (next: Compartment): string | null => {
@@ -68,8 +69,8 @@ export function EquipmentEditor({ made, onKeep }: Props) {
       {made.devices.map((device) => (
         <Fold
           key={device.id}
-          title={words(device.name)}
-          summary={words(device.terminals.map(({ name }) => name).join(" "))}
+          title={nameOf(device.name)}
+          summary={device.terminals.map(({ name }) => nameOf(name)).join(" ")}
         >
           <DeviceEditor
             device={device}

@@ -14,7 +14,7 @@ import { LeadTag } from "../parts/LeadTag";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Mark } from "../parts/Verdict";
 import { LABEL_HEIGHT, TOUCH } from "../theme/theme";
-import { useWords } from "../words/UsageProvider";
+import { usePlaceWords, useWords } from "../words/UsageProvider";
 
 const MOST_OLD_LEADS = 16;
 
@@ -94,7 +94,7 @@ export function OldWiring() {
 }
 
 function TerminalChoice({ old, name }: { old: OldLead; name: string }) {
-  const words = useWords();
+  const nameOf = usePlaceWords();
   const { job, add } = useJob("compartment");
   const { compartment: made } = job;
   return (
@@ -107,10 +107,10 @@ function TerminalChoice({ old, name }: { old: OldLead; name: string }) {
     >
       <option value="">not written down</option>
       {made?.devices.map((device) => (
-        <optgroup key={device.id} label={words(device.name)}>
+        <optgroup key={device.id} label={nameOf(device.name)}>
           {device.terminals.map((terminal) => (
             <option key={terminal.id} value={terminal.id}>
-              {words(terminal.name)}
+              {nameOf(terminal.name)}
             </option>
           ))}
         </optgroup>

@@ -9,13 +9,14 @@ import { type LabelContent, labelContent, leadNames } from "@/core";
 import { PlainLink } from "../parts/PlainLink";
 import { localDay } from "../parts/useLocalDay";
 import { labelInWords } from "../record/labelInWords";
-import { useWords } from "../words/UsageProvider";
+import { usePlaceWords, useWords } from "../words/UsageProvider";
 import type { UnitRecord } from "./useUnit";
 import { workedOutOf } from "./workedOutOf";
 
 /** What is in the unit now: leads, where they go, the setting, the capacitor, proved amps, from the last visit that says. */
 export function PresentMap({ visits }: { visits: UnitRecord["visits"] }) {
   const words = useWords();
+  const nameOf = usePlaceWords();
   const [map, setMap] = useState<{ visit: string; on: string; content: LabelContent } | null>(null);
   useEffect(() => {
     // After the page stands: weighing a motor's leads takes a moment.
@@ -34,7 +35,7 @@ export function PresentMap({ visits }: { visits: UnitRecord["visits"] }) {
     return () => clearTimeout(timer);
   }, [visits]);
   if (!map) return null;
-  const content = labelInWords(map.content, words);
+  const content = labelInWords(map.content, words, nameOf);
   return (
     <Box component="section" aria-label="In it now" sx={{ mb: 6 }}>
       <Typography sx={{ fontWeight: 700 }}>

@@ -1,7 +1,7 @@
 "use client";
 
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useState } from "react";
-import { inUsage, type Usage } from "@/core/words";
+import { inUsage, placeInUsage, type Usage } from "@/core/words";
 import { USAGE_COOKIE, usageOf } from "./usage";
 
 interface UsageSetting {
@@ -57,6 +57,12 @@ export function useUsage(): UsageSetting {
 export function useWords(): (text: string) => string {
   const { usage } = useContext(Setting);
   return useCallback((text: string) => inUsage(text, usage), [usage]);
+}
+
+/** Says the name of a place, a device or a terminal in the words that are shown; what a shop named itself stays. */
+export function usePlaceWords(): (name: string) => string {
+  const { usage } = useContext(Setting);
+  return useCallback((name: string) => placeInUsage(name, usage), [usage]);
 }
 
 /** A sentence of ours among other parts of a page, in the words that are shown. */

@@ -1,6 +1,6 @@
 import type { Finding } from "../identification";
 import { type FindingContext, idsOf } from "./context";
-import { openCases, wordsOf } from "./openCases";
+import { inLineFinding, isInLine, openCases, wordsOf } from "./openCases";
 
 /** A break at this probability is worth a look, once no reading tells more. */
 const LOOK_AGAIN = 0.5;
@@ -9,6 +9,7 @@ const LOOK_AGAIN = 0.5;
 export function likelyOpen(context: FindingContext): Finding[] {
   const [worst] = openCases(context);
   if (!worst || worst.probability < LOOK_AGAIN) return [];
+  if (isInLine(worst, context)) return worst.apart.length > 0 ? [inLineFinding(worst, context)] : [];
   return [
     {
       code: "open-winding",

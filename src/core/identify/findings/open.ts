@@ -3,19 +3,13 @@ import { COOLING_MINUTES } from "../coolingMinutes";
 import { type Evidence, type PairEvidence, someOpen } from "../evidence";
 import { breakOf, type Hypothesis } from "../hypotheses";
 import type { Finding, Identification, NextProbe } from "../identification";
-import { capitalised, listed } from "../reasoning";
-import { type FindingContext, idsOf, wordOf } from "./context";
-import { type OpenCase, openCases, wordsOf } from "./openCases";
+import { type FindingContext, idsOf } from "./context";
+import { inLineFinding, isInLine, type OpenCase, openCases, wordsOf } from "./openCases";
 
 /** A broken build at this probability condemns the motor; under it the probing goes on. */
 const CONDEMNED = 0.95;
 /** Builds under this are not listed as in the running. */
 const LEAST_LISTED = 0.01;
-
-/** Somebody said that a capacitor or a switch stands in line with what is open here. */
-function isInLine({ parts }: OpenCase, { sheet }: FindingContext): boolean {
-  return sheet.inLine.some((winding) => parts.has(winding));
-}
 
 /** What stands in line with a start winding reads open too, and is no broken winding. */
 function inLineWords(one: OpenCase, context: FindingContext): string {
@@ -31,15 +25,7 @@ export function openFindings(context: FindingContext): Finding[] {
   const touched = new Set(pairs.flatMap(({ a, b }) => [a, b])).size;
   if (!worst || worst.probability < CONDEMNED || touched < leadCount) return [];
   if (untriedAmong(worst, context)) return [];
-  if (isInLine(worst, context))
-    return [
-      {
-        code: "open-winding",
-        severity: "doubt",
-        leads: idsOf(context, worst.apart),
-        says: `${capitalised(listed(worst.apart.map((lead) => wordOf(context, lead))))} read open, as they do with a capacitor or an open switch in line: no broken winding yet. Bridge it, or lift it and read the winding by itself.`,
-      },
-    ];
+  if (isInLine(worst, context)) return [inLineFinding(worst, context)];
   const still = readAgain(worst, context);
   const rest = still
     ? "Read again after it cooled, it is open still: broken, and not fit to run."

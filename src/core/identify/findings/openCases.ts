@@ -1,9 +1,10 @@
 import type { Winding } from "../../motor/network";
 import type { Break } from "../breaks";
 import { breakOf, type Hypothesis } from "../hypotheses";
+import type { Finding } from "../identification";
 import { capitalised, listed } from "../reasoning";
 import { parting } from "../stakes";
-import { type FindingContext, wordOf } from "./context";
+import { type FindingContext, idsOf, wordOf } from "./context";
 
 /** Broken builds that part the leads in the same way: to the meter they are one. */
 export interface OpenCase {
@@ -75,6 +76,21 @@ function whatIsOpen(hypothesis: Hypothesis): OpenPart {
   const { sections } = hypothesis.placement.template.variant;
   if (broken.kind === "section") return sections[broken.section]?.winding ?? "main";
   return broken.kind === "lead" ? "lead" : "joint";
+}
+
+/** Somebody said that a capacitor or a switch stands in line with what is open here. */
+export function isInLine({ parts }: OpenCase, { sheet }: FindingContext): boolean {
+  return sheet.inLine.some((winding) => parts.has(winding));
+}
+
+/** That what stands in line reads open too, and proves no break. */
+export function inLineFinding({ apart }: OpenCase, context: FindingContext): Finding {
+  return {
+    code: "open-winding",
+    severity: "doubt",
+    leads: idsOf(context, apart),
+    says: `${capitalised(listed(apart.map((lead) => wordOf(context, lead))))} read open, as they do with a capacitor or an open switch in line: no broken winding yet. Bridge it, or lift it and read the winding by itself.`,
+  };
 }
 
 /** What reads open, and what may be behind it. */
