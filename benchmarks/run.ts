@@ -38,6 +38,7 @@ const SECTIONS: Readonly<Record<string, (say: (line: string) => void) => string>
   proving,
   met: knownAgain,
   record: () => measuredBy("record.mjs"),
+  load: () => measuredBy("load.mjs"),
   felt: () => measuredBy("felt.mjs"),
 };
 

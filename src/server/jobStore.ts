@@ -1,15 +1,16 @@
+import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
-import { and, eq, gt, inArray, sql } from "drizzle-orm";
+import { and, eq, gt, inArray } from "drizzle-orm";
 import type { FactsSince } from "@/contract";
 import { deriveJob, type Fact } from "@/core";
 import type { Database } from "./database";
 import { readRows } from "./factRows";
-import { historyOf } from "./history";
-import { keepSummary } from "./jobSummaries";
-import { facts, jobs, stockUses } from "./schema";
+import { keptSummaryOf, MOST_SUMMED_AT_ONCE as MOST_AT_ONCE } from "./keptSummary";
+import { type KnownJob, KnownJobs } from "./knownJobs";
+import { facts, histories, jobs, stockUses } from "./schema";
+import { writeFacts } from "./writeFacts";
 
-/** A job of more facts than this is read in pages, and summed up when its status is weighed, not while somebody waits. */
-const MOST_AT_ONCE = 3000;
+const known = new KnownJobs();
 
 type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
 
@@ -23,18 +24,20 @@ export function jobStore(db: Database, shopId: string) {
      * error.
      */
     async factsOf(jobId: string, arrival = 0, most = MOST_AT_ONCE): Promise<FactsSince> {
-      const [rows, history] = await Promise.all([
-        db
-          .select()
-          .from(facts)
-          .where(and(eq(facts.shopId, shopId), eq(facts.jobId, jobId), gt(facts.arrival, arrival)))
-          .orderBy(facts.arrival)
-          .limit(most + 1),
-        historyOf(db),
-      ]);
-      const page = rows.slice(0, most);
+      const since = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId), gt(facts.arrival, arrival));
+      // The history's one row is there where no fact is.
+      const rows = await db
+        .select({ history: histories, fact: facts })
+        .from(histories)
+        .leftJoin(facts, since)
+        .orderBy(facts.arrival)
+        .limit(most + 1);
+      const history = rows[0]?.history;
+      if (!history) throw new Error("the database has no history; its migrations were not run");
+      const arrived = rows.flatMap(({ fact }) => fact ?? []);
+      const page = arrived.slice(0, most);
       const { read, unreadable } = readRows(page);
-      const more = rows.length > most;
+      const more = arrived.length > most;
       return { facts: read, arrival: page.at(-1)?.arrival ?? arrival, more, unreadable, history };
     },
 
@@ -42,94 +45,116 @@ export function jobStore(db: Database, shopId: string) {
      * Adds facts, and the job itself with its first. Facts already there are passed over: writing twice is once. Where one
      * has the id of another fact, none is kept.
      *
-     * Writers of one job take turns at its row, so that facts are seen in the order of their arrival numbers: whoever
-     * follows a job by the last one he saw misses none.
+     * A job that this process wrote to last, or that is new, costs one statement; else its row is locked and read first.
      *
      * @returns the ids that stand for other facts here.
      */
     async addFacts(jobId: string, added: readonly Fact[], demo: string | null = null): Promise<string[]> {
-      return db.transaction(async (tx) => {
-        const made = newest(added);
-        await tx.insert(jobs).values({ shopId, id: jobId, demo, lastFactAt: made }).onConflictDoNothing();
-        const thisJob = and(inShop, eq(jobs.id, jobId));
-        await tx.select({ id: jobs.id }).from(jobs).where(thisJob).for("update");
-        const taken = await takenIds(tx, shopId, jobId, added);
-        if (taken.conflicts.length > 0) return taken.conflicts;
-        const news = [...new Map(added.map((f) => [f.id, f])).values()].filter(
-          ({ id }) => !taken.same.has(id),
-        );
-        if (news.length === 0) return [];
-        await tx.insert(facts).values(news.map((f) => rowOf(f, shopId, jobId)));
-        await tx
-          .update(jobs)
-          .set({
-            lastFactAt: sql`greatest(${jobs.lastFactAt}, least(${made}::timestamptz, date_trunc('milliseconds', now())))`,
-          })
-          .where(thisJob);
-        await keepDerived(tx, shopId, jobId, news);
-        return [];
-      });
+      if (await writtenAtOnce(jobId, added, demo)) return [];
+      const { refused, now } = await db.transaction((tx) => writtenLocked(tx, jobId, added, demo));
+      if (now) known.remember(shopId, jobId, now);
+      return refused;
     },
   };
+
+  /** Whether it was enough to know the job as this process wrote it last, or to take it for new. */
+  async function writtenAtOnce(jobId: string, added: readonly Fact[], demo: string | null): Promise<boolean> {
+    const before = known.of(shopId, jobId) ?? { lastWrite: null, facts: [] };
+    const { news, others } = newsAmong(added, before.facts);
+    const made = [...before.facts, ...news];
+    // What seems to be there already is asked of the database, which may have been set back.
+    if (news.length < added.length || others.length > 0 || made.length > MOST_AT_ONCE) return false;
+    if (news.some(changesUses)) return false;
+    const write = { shopId, jobId, demo, after: before.lastWrite, as: randomUUID(), facts: news };
+    const kept = await writeFacts(db, { ...write, madeAt: newest(news), summary: keptSummaryOf(made) });
+    if (kept) known.remember(shopId, jobId, { lastWrite: write.as, facts: made });
+    else known.forget(shopId, jobId);
+    return kept;
+  }
+
+  /** The same with the job's row locked and read first; what is known of the job then, where that can be remembered. */
+  async function writtenLocked(
+    tx: Transaction,
+    jobId: string,
+    added: readonly Fact[],
+    demo: string | null,
+  ): Promise<{ refused: string[]; now?: KnownJob }> {
+    await tx
+      .insert(jobs)
+      .values({ shopId, id: jobId, demo, lastFactAt: newest(added) })
+      .onConflictDoNothing();
+    const [job] = await tx
+      .select({ lastWrite: jobs.lastWrite })
+      .from(jobs)
+      .where(and(inShop, eq(jobs.id, jobId)))
+      .for("update");
+    const after = job?.lastWrite ?? null;
+    const { facts: before, unreadable, long } = await factsBefore(tx, jobId, added);
+    const { news, others } = newsAmong(added, before);
+    // A row that this version cannot read cannot be told to be the same: it is not written over.
+    const refused = [...others, ...news.map(({ id }) => id).filter((id) => unreadable.has(id))];
+    if (refused.length > 0 || news.length === 0) return { refused };
+    const made = [...before, ...news];
+    const write = { shopId, jobId, demo, after, as: randomUUID(), facts: news, madeAt: newest(news) };
+    await writeFacts(tx, { ...write, summary: long ? null : keptSummaryOf(made) });
+    if (news.some(changesUses))
+      await setUses(tx, shopId, jobId, long ? await allFacts(tx, shopId, jobId) : made);
+    return { refused, ...(long || unreadable.size > 0 ? {} : { now: { lastWrite: write.as, facts: made } }) };
+  }
+
+  /** The facts of a job, or of a long one those that have an id of the added. */
+  async function factsBefore(tx: Transaction, jobId: string, added: readonly Fact[]) {
+    const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
+    const first = await tx
+      .select()
+      .from(facts)
+      .where(ofJob)
+      .orderBy(facts.arrival)
+      .limit(MOST_AT_ONCE + 1);
+    const long = first.length > MOST_AT_ONCE;
+    const ids = added.map(({ id }) => id);
+    const rows = long
+      ? await tx
+          .select()
+          .from(facts)
+          .where(and(ofJob, inArray(facts.id, ids)))
+      : first;
+    const { read } = readRows(rows);
+    const unreadable = new Set(rows.map(({ id }) => id));
+    for (const { id } of read) unreadable.delete(id);
+    return { facts: read, unreadable, long };
+  }
+}
+
+async function allFacts(tx: Transaction, shopId: string, jobId: string): Promise<Fact[]> {
+  const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
+  return readRows(await tx.select().from(facts).where(ofJob).orderBy(facts.arrival)).read;
 }
 
 function newest(added: readonly Fact[]): string {
   return new Date(Math.max(...added.map(({ at }) => Date.parse(at)))).toISOString();
 }
 
-function rowOf({ id, at, by, made, body }: Fact, shopId: string, jobId: string): typeof facts.$inferInsert {
-  return { shopId, jobId, id, at, by, device: made?.device ?? null, seq: made?.seq ?? null, body };
-}
-
-/** Which of these ids the job has already: of the same facts, and of others. */
-async function takenIds(
-  tx: Transaction,
-  shopId: string,
-  jobId: string,
-  added: readonly Fact[],
-): Promise<{ same: Set<string>; conflicts: string[] }> {
-  const ids = added.map(({ id }) => id);
-  const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
-  const rows = await tx
-    .select()
-    .from(facts)
-    .where(and(ofJob, inArray(facts.id, ids)));
-  const before = new Map(readRows(rows).read.map((f) => [f.id, f]));
-  const same = new Set<string>();
-  const conflicts: string[] = [];
-  for (const one of added) {
-    const there = before.get(one.id);
-    if (there && isDeepStrictEqual(normal(there), normal(one))) same.add(one.id);
-    else if (there) conflicts.push(one.id);
+/** Which facts are new beside those of before, and the ids that others stand under. */
+function newsAmong(added: readonly Fact[], before: readonly Fact[]): { news: Fact[]; others: string[] } {
+  const there = new Map(before.map((one) => [one.id, one]));
+  const news = new Map<string, Fact>();
+  const others: string[] = [];
+  for (const one of added.map(asKept)) {
+    const old = there.get(one.id);
+    if (!old) news.set(one.id, one);
+    else if (!isDeepStrictEqual(asKept(old), one)) others.push(one.id);
   }
-  // A row that this version cannot read cannot be told to be the same: it is not written over.
-  for (const { id } of rows) if (!before.has(id)) conflicts.push(id);
-  return { same, conflicts };
+  return { news: [...news.values()], others };
 }
 
 /** A fact as it comes back from the database. */
-function normal(one: Fact): unknown {
+function asKept(one: Fact): Fact {
   return JSON.parse(JSON.stringify({ ...one, at: new Date(one.at).toISOString() }));
 }
 
-/** What is kept beside a job's facts, worked out anew from all of them. The job's row is locked by the caller. */
-async function keepDerived(
-  tx: Transaction,
-  shopId: string,
-  jobId: string,
-  news: readonly Fact[],
-): Promise<void> {
-  const uses = news.some(({ body }) => body.kind === "used" || body.kind === "undone");
-  const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
-  const rows = await tx
-    .select()
-    .from(facts)
-    .where(ofJob)
-    .orderBy(facts.arrival)
-    .limit(uses ? Number.MAX_SAFE_INTEGER : MOST_AT_ONCE + 1);
-  const { read } = readRows(rows);
-  if (rows.length <= MOST_AT_ONCE) await keepSummary(tx, shopId, jobId, read);
-  if (uses) await setUses(tx, shopId, jobId, read);
+function changesUses({ body }: Fact): boolean {
+  return body.kind === "used" || body.kind === "undone";
 }
 
 /** What a job has in use of the stock. */

@@ -1,4 +1,5 @@
-import { and, eq, lt, lte, ne, or, sql } from "drizzle-orm";
+import { randomUUID } from "node:crypto";
+import { and, eq, lt, ne, sql } from "drizzle-orm";
 import {
   deriveJob,
   type Fact,
@@ -6,77 +7,28 @@ import {
   fingerprintOf,
   identify,
   type JobSummary,
-  searchable,
-  searchedWords,
   sheetOf,
   stepsOf,
-  summaryOf,
-  type VisitedUnit,
 } from "@/core";
 import type { Database } from "./database";
 import { readRows } from "./factRows";
-import { facts, jobs, units } from "./schema";
-
-type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
-
-/** Raised when summaries are worked out otherwise: older ones are brought up when the database is prepared. */
-export const SUMMARY_VERSION = 2;
+import { keptSummaryOf, MOST_SUMMED_AT_ONCE, SUMMARY_VERSION } from "./keptSummary";
+import { facts, jobs } from "./schema";
+import { writeFacts } from "./writeFacts";
 
 /**
- * Works out what lists keep of a job, without the status of its leads, and keeps it with the job and its unit. The job's
- * row is locked by the caller.
+ * How far the leads of a job are identified, and what its motor is known again by, weighed anew from its facts and kept with
+ * it; of a long job what lists keep, too. Takes as long as identifying.
  */
-export async function keepSummary(
-  tx: Transaction | Database,
-  shopId: string,
-  jobId: string,
-  made: readonly Fact[],
-): Promise<void> {
-  const job = deriveJob(made);
-  const { unit, ...summary } = summaryOf(job);
-  const at = job.lastAt ?? new Date(0).toISOString();
-  await tx
-    .update(jobs)
-    .set({
-      ...summary,
-      leads: [...summary.leads],
-      unit,
-      unitId: unit?.id ?? null,
-      words: searchedWords(job, at),
-      summarised: SUMMARY_VERSION,
-    })
-    .where(and(eq(jobs.shopId, shopId), eq(jobs.id, jobId)));
-  if (unit) await keepUnit(tx, shopId, unit, at);
-}
-
-/** A unit by the names that its latest visit gives it, whichever is written last; one that has them already is not written. */
-async function keepUnit(
-  tx: Transaction | Database,
-  shopId: string,
-  { id, customer, site, name }: VisitedUnit,
-  at: string,
-): Promise<void> {
-  const named = { customer, site, name, words: searchable([customer, site, name]), changedAt: at };
-  await tx
-    .insert(units)
-    .values({ shopId, id, ...named })
-    .onConflictDoUpdate({
-      target: [units.shopId, units.id],
-      set: named,
-      setWhere: and(
-        lte(units.changedAt, at),
-        or(ne(units.customer, customer), ne(units.site, site), ne(units.name, name)),
-      ),
-    });
-}
-
-/** How far the leads of a job are identified, and what its motor is known again by, weighed anew from its facts and kept with it. Takes as long as identifying. */
 export async function keepStatus(db: Database, shopId: string, jobId: string): Promise<void> {
+  const thisJob = and(eq(jobs.shopId, shopId), eq(jobs.id, jobId));
+  const [job] = await db.select(AS_WRITTEN).from(jobs).where(thisJob);
   const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
   const rows = await db.select().from(facts).where(ofJob).orderBy(facts.arrival);
   const arrival = rows.at(-1)?.arrival;
-  if (arrival === undefined) return;
-  const { status, print } = weighed(readRows(rows).read);
+  if (!job || arrival === undefined) return;
+  const made = readRows(rows).read;
+  const { status, print } = weighed(made);
   // One that was weighed with more facts stands.
   await db
     .update(jobs)
@@ -86,7 +38,35 @@ export async function keepStatus(db: Database, shopId: string, jobId: string): P
       fingerprint: print,
       steps: print ? stepsOf(print) : null,
     })
-    .where(and(eq(jobs.shopId, shopId), eq(jobs.id, jobId), lt(jobs.statusArrival, arrival)));
+    .where(and(thisJob, lt(jobs.statusArrival, arrival)));
+  if (rows.length > MOST_SUMMED_AT_ONCE) await sumUp(db, job, made);
+}
+
+/** What a summary is written by. */
+const AS_WRITTEN = {
+  shopId: jobs.shopId,
+  id: jobs.id,
+  demo: jobs.demo,
+  lastWrite: jobs.lastWrite,
+  lastFactAt: jobs.lastFactAt,
+};
+
+/** Keeps what lists show of a job whose facts these are; where somebody wrote meanwhile, he did. */
+async function sumUp(
+  db: Database,
+  { shopId, id, demo, lastWrite, lastFactAt }: Pick<typeof jobs.$inferSelect, keyof typeof AS_WRITTEN>,
+  made: readonly Fact[],
+): Promise<void> {
+  const write = {
+    shopId,
+    jobId: id,
+    demo,
+    after: lastWrite,
+    as: randomUUID(),
+    madeAt: lastFactAt,
+    facts: [],
+  };
+  await writeFacts(db, { ...write, summary: keptSummaryOf(made) });
 }
 
 function weighed(made: readonly Fact[]): {
@@ -104,14 +84,20 @@ const JOBS_A_BATCH = 200;
 /** Of so many of the latest jobs a status that was never weighed is weighed now; of older ones when they are written to. */
 const WEIGHED_AT_ONCE = 500;
 
-/** Weighs the status of the latest jobs that have leads and were never weighed. */
+/** Weighs the status of the latest jobs that have leads, where facts came since it was weighed. */
 export async function weighStatuses(db: Database): Promise<void> {
-  const rows = await db
-    .select({ shopId: jobs.shopId, id: jobs.id })
+  const latest = db
+    .select({ shopId: jobs.shopId, id: jobs.id, statusArrival: jobs.statusArrival })
     .from(jobs)
-    .where(and(eq(jobs.statusArrival, 0), ne(jobs.leads, [])))
+    .where(ne(jobs.leads, []))
     .orderBy(sql`${jobs.lastFactAt} desc`)
-    .limit(WEIGHED_AT_ONCE);
+    .limit(WEIGHED_AT_ONCE)
+    .as("latest");
+  const arrived = sql`(select max(f.arrival) from facts f where f.shop_id = ${latest.shopId} and f.job_id = ${latest.id})`;
+  const rows = await db
+    .select({ shopId: latest.shopId, id: latest.id })
+    .from(latest)
+    .where(sql`${latest.statusArrival} < ${arrived}`);
   for (const { shopId, id } of rows) await keepStatus(db, shopId, id);
 }
 
@@ -120,18 +106,16 @@ export async function bringSummariesUp(db: Database): Promise<number> {
   let done = 0;
   for (;;) {
     const rows = await db
-      .select({ shopId: jobs.shopId, id: jobs.id })
+      .select(AS_WRITTEN)
       .from(jobs)
       .where(lt(jobs.summarised, SUMMARY_VERSION))
       .orderBy(sql`${jobs.lastFactAt} desc`)
       .limit(JOBS_A_BATCH);
     if (rows.length === 0) return done;
-    for (const { shopId, id } of rows) {
-      const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, id));
-      await db.transaction(async (tx) => {
-        const kept = await tx.select().from(facts).where(ofJob).orderBy(facts.arrival);
-        await keepSummary(tx, shopId, id, readRows(kept).read);
-      });
+    for (const job of rows) {
+      const ofJob = and(eq(facts.shopId, job.shopId), eq(facts.jobId, job.id));
+      const kept = await db.select().from(facts).where(ofJob).orderBy(facts.arrival);
+      await sumUp(db, job, readRows(kept).read);
       done += 1;
     }
   }

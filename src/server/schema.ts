@@ -34,6 +34,8 @@ export const jobs = pgTable(
     /** Demo jobs ship with the product and are listed apart. */
     demo: text("demo"),
     createdAt: timestamp("created_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+    /** Made anew with each write of facts: who knows it knows every fact of the job. Null before the first. */
+    lastWrite: uuid("last_write"),
     lastFactAt: timestamp("last_fact_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
     title: text("title").notNull().default(""),
     unitId: uuid("unit_id"),

@@ -1,12 +1,18 @@
 import { randomUUID } from "node:crypto";
-import { sql } from "drizzle-orm";
+import { eq, sql } from "drizzle-orm";
+import { drizzle } from "drizzle-orm/node-postgres";
+import fc from "fast-check";
+import { Pool } from "pg";
 import { v7 as uuid } from "uuid";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
 import type { Fact, FactBody } from "@/core";
 import { deriveJob } from "@/core";
 import { jobStore } from "@/server/jobStore";
+import { keepStatus } from "@/server/jobSummaries";
+import { MOST_SUMMED_AT_ONCE } from "@/server/keptSummary";
 import { migrateDatabase } from "@/server/migrate";
-import { facts } from "@/server/schema";
+import * as schema from "@/server/schema";
+import { facts, jobs } from "@/server/schema";
 import { FIRST_SHOP } from "@/server/shop";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
 
@@ -152,6 +158,108 @@ describe("facts in PostgreSQL", () => {
       arrival: 0,
       unreadable: 0,
     });
+  });
+});
+
+describe("facts written by two processes behind one database", () => {
+  /** The store as another process has it, which knows nothing of what this one wrote. */
+  async function another(): Promise<typeof jobStore> {
+    vi.resetModules();
+    return (await import("@/server/jobStore")).jobStore;
+  }
+
+  it("all arrive, each once, in an order that both see, with a summary of them all", async () => {
+    const stores = [jobStore(test.db, FIRST_SHOP), (await another())(test.db, FIRST_SHOP)] as const;
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(
+          fc.array(fc.record({ by: fc.constantFrom(0, 1), count: fc.integer({ min: 1, max: 3 }) }), {
+            minLength: 1,
+            maxLength: 4,
+          }),
+          { minLength: 1, maxLength: 6 },
+        ),
+        async (rounds) => {
+          const job = uuid();
+          const all: Fact[] = [];
+          // Within a round both write at once.
+          for (const round of rounds)
+            await Promise.all(
+              round.map(({ by, count }) => {
+                const title = { kind: "title", title: `Round ${all.length}` } as const;
+                const written = [
+                  made(title),
+                  ...Array.from({ length: count }, (_, i) => made(reading(i + 1))),
+                ];
+                all.push(...written);
+                return (by === 0 ? stores[0] : stores[1]).addFacts(job, written);
+              }),
+            );
+          const [one, other] = await Promise.all(stores.map((store) => store.factsOf(job)));
+          expect(new Set(one?.facts.map(({ id }) => id))).toEqual(new Set(all.map(({ id }) => id)));
+          expect(other).toEqual(one);
+          const [kept] = await test.db.select().from(jobs).where(eq(jobs.id, job));
+          expect(kept?.title).toBe(deriveJob(one?.facts ?? []).title);
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  it("are written again where the database was set back, as by a backup", async () => {
+    const store = jobStore(test.db, FIRST_SHOP);
+    const job = uuid();
+    const first = made({ kind: "title", title: "Net loft fan" });
+    const later = made(reading(8));
+    await store.addFacts(job, [first]);
+    const [before] = await test.db.select().from(jobs).where(eq(jobs.id, job));
+    await store.addFacts(job, [later]);
+    await test.db.execute(sql`alter table facts disable trigger user`);
+    await test.db.execute(sql`delete from facts where id = ${later.id}`);
+    await test.db.execute(sql`alter table facts enable trigger user`);
+    await test.db.update(jobs).set({ lastWrite: before?.lastWrite }).where(eq(jobs.id, job));
+    expect(await store.addFacts(job, [later])).toEqual([]);
+    expect((await store.factsOf(job)).facts).toEqual([first, later]);
+    // The whole job is gone, and this process still thinks that it knows it.
+    await test.db.execute(sql`alter table facts disable trigger user`);
+    await test.db.execute(sql`delete from facts where job_id = ${job}`);
+    await test.db.execute(sql`alter table facts enable trigger user`);
+    await test.db.delete(jobs).where(eq(jobs.id, job));
+    const last = made(reading(9));
+    await store.addFacts(job, [last]);
+    expect((await store.factsOf(job)).facts).toEqual([last]);
+    expect((await test.db.select().from(jobs).where(eq(jobs.id, job)))[0]?.title).not.toBe("Net loft fan");
+  });
+
+  it("cost one statement each, while nobody else writes to the job", async () => {
+    const asked: string[] = [];
+    const counted = drizzle(new Pool({ connectionString: test.url, max: 2 }), {
+      schema,
+      logger: { logQuery: (query) => asked.push(query) },
+    });
+    const store = jobStore(counted, FIRST_SHOP);
+    const job = uuid();
+    const device = uuid();
+    for (let i = 0; i < 5; i++)
+      await store.addFacts(job, [{ ...made(reading(i + 1)), made: { device, seq: i } }]);
+    expect(asked).toHaveLength(5);
+    await store.factsOf(job);
+    expect(asked).toHaveLength(6);
+    await counted.$client.end();
+  });
+
+  it("of a job longer than is summed up at once are all kept, and summed up when it is weighed", async () => {
+    const store = jobStore(test.db, FIRST_SHOP);
+    const job = uuid();
+    const many = Array.from({ length: MOST_SUMMED_AT_ONCE + 5 }, (_, i) => made(reading(i + 1)));
+    await store.addFacts(job, many);
+    const title = made({ kind: "title", title: "The long one" });
+    await store.addFacts(job, [title]);
+    expect(await store.addFacts(job, [title, { ...title, by: "x" }])).toEqual([title.id]);
+    const titleKept = async () => (await test.db.select().from(jobs).where(eq(jobs.id, job)))[0]?.title;
+    expect(await titleKept()).not.toBe("The long one");
+    await keepStatus(test.db, FIRST_SHOP, job);
+    expect(await titleKept()).toBe("The long one");
   });
 });
 

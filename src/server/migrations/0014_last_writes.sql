@@ -1,0 +1,2 @@
+ALTER TABLE "jobs" ADD COLUMN "last_write" uuid DEFAULT '00000000-0000-0000-0000-000000000000';--> statement-breakpoint
+ALTER TABLE "jobs" ALTER COLUMN "last_write" DROP DEFAULT;
