@@ -45,17 +45,33 @@ export function isText(text: string): boolean {
   return !text.includes("\u0000") && text.isWellFormed();
 }
 
-/** The path of the first text that cannot be kept, keys included; null where all can. Depth is bounded by the body's size. */
+/** A value inside of a body, with where it stands. */
+interface Inside {
+  readonly value: unknown;
+  readonly key: PropertyKey;
+  readonly within: Inside | null;
+}
+
+/**
+ * The path of the first text that cannot be kept, keys included; null where all can. Depth is bounded by the body's size, so
+ * a path is put together for a fault alone: one at each level would be work of the square of it.
+ */
 function unwritableText(json: unknown): PropertyKey[] | null {
-  const waiting: { value: unknown; path: PropertyKey[] }[] = [{ value: json, path: [] }];
+  const waiting: Inside[] = [{ value: json, key: "", within: null }];
   for (let next = waiting.pop(); next; next = waiting.pop()) {
-    const { value, path } = next;
-    if (typeof value === "string" && !isText(value)) return path;
+    const { value } = next;
+    if (typeof value === "string" && !isText(value)) return pathOf(next);
     if (typeof value !== "object" || value === null) continue;
     for (const [key, inside] of Object.entries(value)) {
-      if (!isText(key)) return path;
-      waiting.push({ value: inside, path: [...path, Array.isArray(value) ? Number(key) : key] });
+      if (!isText(key)) return pathOf(next);
+      waiting.push({ value: inside, key: Array.isArray(value) ? Number(key) : key, within: next });
     }
   }
   return null;
+}
+
+function pathOf(one: Inside): PropertyKey[] {
+  const path: PropertyKey[] = [];
+  for (let at = one; at.within; at = at.within) path.push(at.key);
+  return path.reverse();
 }

@@ -14,6 +14,7 @@ import {
   text,
   timestamp,
   uuid,
+  varchar,
 } from "drizzle-orm/pg-core";
 import type { FactBody, Fingerprint, JobSummary, StockItem } from "@/core";
 import type { FaultHandedIn, HandedIn, WiringHandedIn } from "@/core/practice";
@@ -292,3 +293,11 @@ export const stockImports = pgTable(
   },
   (t) => [primaryKey({ columns: [t.shopId, t.importId] })],
 );
+
+/** What has been counted against limits, as rate-limiter-flexible keeps it. May be lost at any time. */
+export const limits = pgTable("limits", {
+  key: varchar("key", { length: 255 }).primaryKey(),
+  points: integer("points").notNull().default(0),
+  /** Milliseconds since 1970; null for ever. */
+  expire: bigint("expire", { mode: "number" }),
+});

@@ -3,7 +3,6 @@ import { z } from "zod";
 import { openApi } from "@/contract";
 import { MOST_BODY_BYTES } from "./body";
 import { Problem } from "./problem";
-import { allowed } from "./rateLimit";
 import { served, serveRoutes } from "./serveRoutes";
 
 beforeAll(() => {
@@ -76,6 +75,8 @@ describe("a route's handler", () => {
     const { json } = await ask({ body: '{"says":"much too long a word"}' });
     expect(json).toMatchObject({ title: "That is no weather.", faults: [{ path: ["says"] }] });
     expect((await ask({ body: '{"says":"\\u0000"}' })).json.faults[0].path).toEqual(["says"]);
+    const inside = '{"says":{"who":["x",{"a":"\\ud800"}]}}';
+    expect((await ask({ body: inside })).json.faults[0].path).toEqual(["says", "who", 1, "a"]);
   });
 
   it("tells the database's absence from a fault of ours, and nothing of its insides", async () => {
@@ -106,15 +107,22 @@ describe("a route's handler", () => {
 });
 
 describe("the rate limit", () => {
-  it("lets a burst through, then holds back, then lets more through with time", () => {
-    let now = 1_000_000;
-    let through = 0;
-    while (allowed("somebody", now)) through += 1;
-    expect(through).toBeGreaterThan(100);
-    expect(allowed("somebody", now)).toBe(false);
-    expect(allowed("somebody else", now)).toBe(true);
-    now += 1000;
-    expect(allowed("somebody", now)).toBe(true);
+  it("refuses who asks too much, says when to come back, and leaves others alone", async () => {
+    const asked = (remote: string) =>
+      serveRoutes(served(weather, () => ({ kept: "it" }))).POST(
+        new Request("http://127.0.0.1/x", {
+          method: "POST",
+          headers: { "content-type": "application/json", "x-odd-lead-remote": remote },
+          body: '{"says":"rain"}',
+        }),
+        { params: Promise.resolve({ place: PLACE }) },
+      );
+    const answers = await Promise.all(Array.from({ length: 400 }, () => asked("greedy")));
+    const refused = answers.filter(({ status }) => status === 429);
+    expect(refused.length).toBeGreaterThan(50);
+    expect(answers.length - refused.length).toBeGreaterThan(100);
+    expect(Number(refused[0]?.headers.get("retry-after"))).toBeGreaterThanOrEqual(1);
+    expect((await asked("modest")).status).toBe(201);
   });
 });
 

@@ -6,7 +6,7 @@ import { faultsOf } from "@/core";
 import { isText, readJson } from "./body";
 import { failure } from "./failure";
 import { Problem } from "./problem";
-import { allowed, clientOf } from "./rateLimit";
+import { clientOf, waitMsOf } from "./rateLimit";
 import { shopOf } from "./shop";
 
 /** What a handler is given: the request's parts, each as the route's schemas read it. */
@@ -78,9 +78,12 @@ async function answered(request: Request, make: () => unknown): Promise<Response
 }
 
 async function within(request: Request, make: () => unknown, requestId: string): Promise<Response> {
-  if (!allowed(clientOf(request), Date.now()))
-    return new Problem(429, "Too many requests; wait a few seconds.", {}, { "retry-after": "2" }).response();
   try {
+    const waitMs = await waitMsOf(clientOf(request));
+    if (waitMs > 0) {
+      const after = { "retry-after": String(Math.ceil(waitMs / 1000)) };
+      return new Problem(429, "Too many requests; wait a few seconds.", {}, after).response();
+    }
     const made = await make();
     if (made instanceof Problem) return made.response();
     return made instanceof Response ? made : NextResponse.json(made);

@@ -1,8 +1,10 @@
 import { availableParallelism } from "node:os";
 import { Worker } from "node:worker_threads";
+import { sharedLimiter } from "../limits/sharedLimiter";
+import { log } from "../log";
 import { Problem } from "../problem";
 import { clientOf } from "../rateLimit";
-import { Shares } from "./share";
+import { LONGEST_WORK_MS, SHARE, Shares } from "./share";
 import { isAbandoned, isTooLong, Threads } from "./threads";
 import type { Works } from "./work";
 
@@ -10,7 +12,7 @@ const LIMITS = {
   threads: Math.max(2, availableParallelism() - 1),
   waiting: 256,
   waitingOfOne: 128,
-  workMs: 12_000,
+  workMs: LONGEST_WORK_MS,
 };
 const MOST_MEGABYTES = 768;
 
@@ -26,7 +28,7 @@ function heavy() {
         }),
       LIMITS,
     ),
-    shares: new Shares(),
+    shares: new Shares(sharedLimiter(SHARE)),
   };
   return kept.oddLeadHeavy;
 }
@@ -58,7 +60,7 @@ export async function workedOut<K extends keyof Works>(
 ): Promise<Awaited<ReturnType<Works[K]>> | Problem> {
   const { threads, shares } = heavy();
   const account = clientOf(request);
-  const waitMs = shares.waitMs(account, Date.now());
+  const waitMs = await shares.waitMs(account);
   if (waitMs > 0) {
     const seconds = Math.ceil(waitMs / 1000);
     const words = `This address has used its share of the server’s computing; ask again in ${seconds} s.`;
@@ -66,7 +68,11 @@ export async function workedOut<K extends keyof Works>(
   }
   try {
     const wanted = { account, what, given, signal: request.signal };
-    const value = await threads.run(wanted, (ms) => shares.pay(account, ms, Date.now()));
+    const value = await threads.run(wanted, (ms) => {
+      shares
+        .pay(account, ms)
+        .catch((error: unknown) => log.warn({ err: error }, "a share could not be paid"));
+    });
     return value as Awaited<ReturnType<Works[K]>>;
   } catch (error) {
     if (isTooLong(error))

@@ -1,40 +1,40 @@
 import fc from "fast-check";
-import { describe, expect, it } from "vitest";
-import { Shares } from "./share";
+import { RateLimiterMemory } from "rate-limiter-flexible";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { LONGEST_WORK_MS, SHARE, Shares } from "./share";
+
+beforeEach(() => void vi.useFakeTimers());
+afterEach(() => void vi.useRealTimers());
+
+const sharesOfOwn = () =>
+  new Shares(new RateLimiterMemory({ points: SHARE.points, duration: SHARE.seconds }));
 
 describe("an account’s share of the threads", () => {
-  it("keeps one thread busy for ever, one piece after another", () => {
-    fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 12_000 }), { maxLength: 200 }), (pieces) => {
-        const shares = new Shares();
-        let nowMs = 0;
-        for (const ms of pieces) {
-          expect(shares.waitMs("a", nowMs)).toBe(0);
-          nowMs += ms;
-          shares.pay("a", ms, nowMs);
-        }
-      }),
+  it("keeps one thread busy for ever, one piece after another", async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(fc.integer({ min: 1, max: LONGEST_WORK_MS }), { maxLength: 200 }),
+        async (pieces) => {
+          const shares = sharesOfOwn();
+          for (const ms of pieces) {
+            expect(await shares.waitMs("a")).toBe(0);
+            vi.advanceTimersByTime(ms);
+            await shares.pay("a", ms);
+          }
+        },
+      ),
     );
   });
 
-  it("is used up by two at once in the long run, and regained by waiting as long as is said", () => {
-    const shares = new Shares();
-    let nowMs = 0;
-    while (shares.waitMs("a", nowMs) === 0) {
-      nowMs += 1000;
-      shares.pay("a", 2000, nowMs);
-      expect(nowMs).toBeLessThan(60_000);
+  it("is used up by two at once in the long run, and had again by waiting as long as is said", async () => {
+    const shares = sharesOfOwn();
+    for (let spent = 0; (await shares.waitMs("a")) === 0; spent += 1000) {
+      vi.advanceTimersByTime(1000);
+      await shares.pay("a", 2000);
+      expect(spent).toBeLessThan(60_000);
     }
-    expect(shares.waitMs("b", nowMs)).toBe(0);
-    const waitMs = shares.waitMs("a", nowMs);
-    expect(shares.waitMs("a", nowMs + waitMs)).toBe(0);
-    expect(shares.waitMs("a", nowMs + waitMs - 1)).toBeGreaterThan(0);
-  });
-
-  it("forgets the longest unseen when there are too many", () => {
-    const shares = new Shares();
-    shares.pay("first", 50_000, 0);
-    for (let i = 0; i < 2500; i++) shares.pay(`visitor ${i}`, 1, 0);
-    expect(shares.waitMs("first", 0)).toBe(0);
+    expect(await shares.waitMs("b")).toBe(0);
+    vi.advanceTimersByTime(await shares.waitMs("a"));
+    expect(await shares.waitMs("a")).toBe(0);
   });
 });

@@ -1,30 +1,32 @@
-/** Milliseconds of a thread that an account may use at once, and regains each second: one thread, always. */
-const BURST_MS = 20_000;
-const REGAIN_PER_SECOND_MS = 1000;
-/** Accounts remembered; beyond it the longest unseen are forgotten. */
-const MOST_ACCOUNTS = 2000;
+import type { RateLimiterAbstract } from "rate-limiter-flexible";
+import type { Limit } from "../limits/sharedLimiter";
 
-/** How much of the threads each account has used: a token bucket of milliseconds, paid after the work. */
+/** A piece of work lasts no longer; see the limits of the threads. */
+export const LONGEST_WORK_MS = 12_000;
+const WINDOW_SECONDS = 20;
+
+/**
+ * Milliseconds of threads, a point each, that an account may use within a window: one thread all the time, with what a
+ * piece that began before it brings in.
+ */
+export const SHARE: Limit = {
+  name: "work",
+  points: WINDOW_SECONDS * 1000 + LONGEST_WORK_MS,
+  seconds: WINDOW_SECONDS,
+};
+
+/** How much of the threads of all processes each account has used, paid after the work. */
 export class Shares {
-  private readonly accounts = new Map<string, { leftMs: number; atMs: number }>();
+  constructor(private readonly limiter: Pick<RateLimiterAbstract, "get" | "penalty">) {}
 
   /** Milliseconds until the account may ask again; 0 where it may now. */
-  waitMs(account: string, nowMs: number): number {
-    const leftMs = this.leftMs(account, nowMs);
-    return leftMs > 0 ? 0 : ((1 - leftMs) / REGAIN_PER_SECOND_MS) * 1000;
+  async waitMs(account: string): Promise<number> {
+    const used = await this.limiter.get(account);
+    return used && used.consumedPoints > SHARE.points ? Math.max(1, used.msBeforeNext) : 0;
   }
 
   /** Takes what a piece of work has used from the account's share. */
-  pay(account: string, ms: number, nowMs: number): void {
-    const leftMs = this.leftMs(account, nowMs) - ms;
-    this.accounts.delete(account);
-    this.accounts.set(account, { leftMs, atMs: nowMs });
-    const oldest = this.accounts.keys().next().value;
-    if (this.accounts.size > MOST_ACCOUNTS && oldest !== undefined) this.accounts.delete(oldest);
-  }
-
-  private leftMs(account: string, nowMs: number): number {
-    const { leftMs, atMs } = this.accounts.get(account) ?? { leftMs: BURST_MS, atMs: nowMs };
-    return Math.min(BURST_MS, leftMs + ((nowMs - atMs) / 1000) * REGAIN_PER_SECOND_MS);
+  async pay(account: string, ms: number): Promise<void> {
+    if (ms >= 1) await this.limiter.penalty(account, Math.round(ms));
   }
 }
