@@ -9,20 +9,19 @@ import { enter, others } from "./lib/instances.mjs";
 import { backUpNightly } from "./lib/nightly.mjs";
 import { oneAtATime } from "./lib/oneAtATime.mjs";
 import { ensurePostgres, freePort } from "./lib/postgres.mjs";
+import { processCount, serveBy } from "./lib/processes.mjs";
 import { checkNode, ensureBuild, ensureData, ensurePackages, isBuilt } from "./lib/project.mjs";
 import { fail, Remedy, say } from "./lib/say.mjs";
-import { serve } from "./lib/serve.mjs";
 import { stepDown } from "./lib/stepDown.mjs";
 
 const FIRST_PORT = 3000;
 /** How often it is looked whether the database still runs. */
 const WATCH_MS = 3000;
-/** What is in flight when the server is told to stop has so long to finish. */
-const DRAIN_MS = 8000;
 
 async function start() {
   const fresh = process.argv.includes("--fresh");
   checkNode();
+  const processes = processCount();
   const stopBackups = backUpNightly();
   ensureData();
   await oneAtATime("making-ready", () => makeReady(fresh));
@@ -31,14 +30,14 @@ async function start() {
     leave();
     throw error;
   });
-  let server = null;
+  let serving = null;
   let stopping = false;
   const stop = async () => {
     if (stopping) return;
     stopping = true;
     clearInterval(watch);
     stopBackups();
-    if (server) await drained(server);
+    await serving?.stop();
     leave();
     if (postgres.own && others().length === 0) postgres.stop();
     process.exit(0);
@@ -54,14 +53,15 @@ async function start() {
     const host = process.env.HOST || "127.0.0.1";
     const port = await chosenPort();
     // Free when it was looked at, it may be somebody else's by the time the server is up.
-    server = await serve({ url: served, host, port, orNext: !process.env.PORT });
+    const orNext = !process.env.PORT;
+    serving = await serveBy(processes, { url: served, host, port, orNext, ownDatabase: postgres.own });
     if (!isLoopback(host))
       say(
         `Anyone who reaches ${host} can read and change everything: there is no sign-in yet. Leave HOST out to serve this machine alone.`,
       );
     stepDown(postgres.own);
     say(lastBackup());
-    say(`Odd Lead runs at http://${host}:${server.address().port}`);
+    say(`Odd Lead runs at http://${host}:${serving.port}`);
   } catch (error) {
     leave();
     if (postgres.own && others().length === 0) postgres.stop();
@@ -80,18 +80,6 @@ async function makeReady(fresh) {
     );
   }
   await ensureBuild();
-}
-
-/** Takes no more requests and waits for those in flight; what is not done by then is cut off, and its sender told so. */
-function drained(server) {
-  return new Promise((resolve) => {
-    const late = setTimeout(() => server.closeAllConnections(), DRAIN_MS);
-    server.close(() => {
-      clearTimeout(late);
-      resolve();
-    });
-    server.closeIdleConnections();
-  });
 }
 
 /** Our own database on our own cluster; the very database of DATABASE_URL on a server that was given. */

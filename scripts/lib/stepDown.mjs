@@ -15,8 +15,9 @@ const NOBODY = "nobody";
  * said, and root is kept.
  *
  * @param ownDatabase whether the database is run by this checkout.
+ * @param quietly where another process says what there is to say.
  */
-export function stepDown(ownDatabase) {
+export function stepDown(ownDatabase, { quietly = false } = {}) {
   if (!isRoot()) return;
   const user = ownDatabase ? SYSTEM_USER : NOBODY;
   const [uid, gid] = ["-u", "-g"].map((what) => Number(capture("id", [what, user]).out.trim() || Number.NaN));
@@ -24,6 +25,7 @@ export function stepDown(ownDatabase) {
   const read = needed.map((name) => join(ROOT, name));
   const reads = read.every((path) => capture("runuser", ["-u", user, "--", "test", "-r", path]).status === 0);
   if (!uid || !gid || !reads) {
+    if (quietly) return;
     say(
       `It runs as root, for the user “${user}” cannot read ${ROOT}; better put the checkout where everybody can read it, or start it as a user of its own.`,
     );

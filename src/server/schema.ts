@@ -18,6 +18,7 @@ import {
 } from "drizzle-orm/pg-core";
 import type { FactBody, Fingerprint, JobSummary, StockItem } from "@/core";
 import type { FaultHandedIn, HandedIn, WiringHandedIn } from "@/core/practice";
+import type { InstrumentKind } from "@/core/proving";
 import type { Compartment } from "@/core/wiring";
 
 /** New entries go into the index itself: left in a list beside it, every search would read that list through. */
@@ -293,6 +294,28 @@ export const stockImports = pgTable(
   },
   (t) => [primaryKey({ columns: [t.shopId, t.importId] })],
 );
+
+/**
+ * Meters that pages read, with where each listens, so that any process finds it. A stand-in listens on the machine of the
+ * process that made it, and goes with that process. May be lost at any time: a page attaches again.
+ */
+export const meters = pgTable("meters", {
+  id: uuid("id").primaryKey(),
+  /** Who attached it. */
+  client: text("client").notNull(),
+  host: text("host").notNull(),
+  port: integer("port").notNull(),
+  /** What it answers to its name: another that listens there later is not taken for it. */
+  identity: text("identity").notNull(),
+  standIn: boolean("stand_in").notNull(),
+  /** What it measures now. */
+  measures: text("measures").$type<InstrumentKind>().notNull(),
+  /** The number that the page gave its latest touch; each value is told with the touch it is of. */
+  touch: bigint("touch", { mode: "number" }).notNull().default(-1),
+  /** Whose moving of the probes is under way: no value is of one place meanwhile. */
+  moving: uuid("moving"),
+  usedAt: timestamp("used_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
+});
 
 /** What has been counted against limits, as rate-limiter-flexible keeps it. May be lost at any time. */
 export const limits = pgTable("limits", {

@@ -29,12 +29,14 @@ const FIRST_MISS = 0.12;
  *
  * @param network the motor; leads are named as in `network.leadAt`.
  * @param shellOhms what a lead reads to the shell; open where null.
+ * @param serial tells one such meter from another.
  */
 export function scpiMeter(
   network: Network,
   meter: Meter,
   random: Random,
   shellOhms: (lead: string) => number | null = () => null,
+  serial = "0",
 ): ScpiInstrument {
   const read = ohmmeter(network, meter, random);
   const errors = new ScpiErrors();
@@ -70,7 +72,7 @@ export function scpiMeter(
 
   return scpiInstrument(
     [
-      ...errors.commands("ODD LEAD,VIRTUAL OHMMETER,0,1"),
+      ...errors.commands(`ODD LEAD,VIRTUAL OHMMETER,${serial},1`),
       [/^CONF(?:IGURE)?:RES(?:ISTANCE)?$/i, () => null],
       [/^(?:MEAS(?:URE)?:RES(?:ISTANCE)?|READ)\?$/i, (_, nowMs) => scientific(display(nowMs))],
       [/^ROUT(?:E)?:TOUC(?:H)?$/i, touch],

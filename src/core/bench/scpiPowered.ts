@@ -83,7 +83,7 @@ type At =
  * hand does has commands of its own: SOURce:CALL "call" or OFF, ROUTe:CLAMp "wire", ROUTe:CAPacitor "place", ROUTe:TOUCh
  * "a","b", ROUTe:SHELl "lead" (insulation, one clip on the shell), ROUTe:RELease; what an eye or a peak clamp sees is told by SENSe:EYE? STARts, TURN or PEAK.
  */
-export function scpiPowered(machine: PoweredMachine): ScpiInstrument {
+export function scpiPowered(machine: PoweredMachine, serial = "0"): ScpiInstrument {
   const errors = new ScpiErrors();
   let kind: InstrumentKind = "amps";
   let call: string | null = null;
@@ -138,7 +138,7 @@ export function scpiPowered(machine: PoweredMachine): ScpiInstrument {
   });
   return scpiInstrument(
     [
-      ...errors.commands("ODD LEAD,VIRTUAL POWERED BENCH,0,1", () => put(null, 0)),
+      ...errors.commands(`ODD LEAD,VIRTUAL POWERED BENCH,${serial},1`, () => put(null, 0)),
       ...perKind,
       [/^READ\?$/i, (_, nowMs) => scientific(display(kind, nowMs))],
       [

@@ -6,92 +6,164 @@ import {
   motorForLeads,
   type Network,
   type PoweredMachine,
+  type ScpiInstrument,
   scpiMeter,
   scpiPowered,
   seededRandom,
 } from "@/core/bench";
 import type { InstrumentKind } from "@/core/proving";
+import type { Database } from "../database";
+import { type KeptMeter, meterStore } from "./meterStore";
 import { privateHost } from "./privateHost";
 import { type ScpiClient, scpiClient } from "./scpiClient";
 import { type StandIn, serveInstrument } from "./standIn";
 
-/** A meter that a page reads: a real one at an address, or the stand-in on a virtual motor; the server's line to it. */
-export interface AttachedMeter {
-  readonly id: string;
-  /** Who attached it. */
-  readonly client: string;
-  readonly identity: string;
+/** A meter that a page reads: a real one at an address, or the stand-in on a virtual motor; this process's line to it. */
+export interface AttachedMeter extends KeptMeter {
   readonly scpi: ScpiClient;
-  /** The stand-in, whose probes the page moves; null for a real meter, whose probes are in somebody's hands. */
-  readonly standIn: StandIn | null;
-  /** What it measures now. */
-  measures: InstrumentKind;
-  usedMs: number;
-  /** The number that the page gave its latest touch; each value is told with the touch it is of. */
-  touch: number;
 }
 
+const LOOPBACK = "127.0.0.1";
 const MOST_IDENTITY = 120;
-/** So many of one client and of all at once; the longest unused makes room, a client's own first. */
-const MOST_OF_ONE = 6;
-const MOST_OF_ALL = 24;
-const IDLE_MS = 10 * 60_000;
 
-/** Kept on the process, not the module: each route may be built with a copy of this file. */
-const kept = globalThis as typeof globalThis & { oddLeadMeters?: Map<string, AttachedMeter> };
-kept.oddLeadMeters ??= new Map();
-const meters = kept.oddLeadMeters;
-
-/**
- * Puts a virtual motor with these leads on the bench and a stand-in meter beside it; the same leads and seed are the
- * same motor.
- */
-export async function openBench(
-  client: string,
-  leads: readonly string[],
-  seed: number,
-  meter: Meter = USUAL_METER,
-): Promise<AttachedMeter> {
-  const random = seededRandom(seed);
-  const network: Network = motorForLeads(random, leads);
-  const standIn = await serveInstrument(scpiMeter(network, meter, random));
-  try {
-    return await attached(client, await scpiClient(standIn.port), standIn, "ohms");
-  } catch (error) {
-    standIn.close();
-    throw error;
-  }
+/** What this process has open. Kept on the process, not the module: each route may be built with a copy of this file. */
+interface Here {
+  readonly lines: Map<string, Promise<ScpiClient | null>>;
+  readonly standIns: Map<string, StandIn>;
 }
+const kept = globalThis as typeof globalThis & { oddLeadMeters?: Here };
+kept.oddLeadMeters ??= { lines: new Map(), standIns: new Map() };
+const here = kept.oddLeadMeters;
 
-/** Puts stand-in instruments beside a powered virtual machine. */
-export async function openPowered(client: string, machine: PoweredMachine): Promise<AttachedMeter> {
-  const standIn = await serveInstrument(scpiPowered(machine));
-  try {
-    return await attached(client, await scpiClient(standIn.port), standIn, "amps");
-  } catch (error) {
-    standIn.close();
-    throw error;
+/** The meters that pages read, for every process behind one database: the only way to them. */
+export function attachedMeters(db: Database) {
+  const store = meterStore(db);
+
+  return {
+    /**
+     * Puts a virtual motor with these leads on the bench and a stand-in meter beside it; the same leads and seed are the
+     * same motor.
+     */
+    openBench(
+      client: string,
+      leads: readonly string[],
+      seed: number,
+      meter: Meter = USUAL_METER,
+    ): Promise<AttachedMeter> {
+      const random = seededRandom(seed);
+      const network: Network = motorForLeads(random, leads);
+      return standing(client, (serial) => scpiMeter(network, meter, random, undefined, serial), "ohms");
+    },
+
+    /** Puts stand-in instruments beside a powered virtual machine. */
+    openPowered(client: string, machine: PoweredMachine): Promise<AttachedMeter> {
+      return standing(client, (serial) => scpiPowered(machine, serial), "amps");
+    },
+
+    /**
+     * Attaches the meter at an address of the own network; rejects when none answers to its name there.
+     *
+     * @throws NoMeterThere
+     */
+    async attachAt(client: string, address: MeterAddress, measures: InstrumentKind): Promise<AttachedMeter> {
+      const host = await privateHost(address.host);
+      if (host === null) throw new NoMeterThere("not-private");
+      const { port } = address;
+      const scpi = await scpiClient(port, host).catch(() => null);
+      const identity = await scpi?.query("*IDN?").catch(() => null);
+      if (!scpi || identity === null || identity === undefined) {
+        scpi?.close();
+        throw new NoMeterThere("no-answer");
+      }
+      return attached({ id: randomUUID(), client, host, port, standIn: false, measures }, identity, scpi);
+    },
+
+    /** The meter of this id, with a line to it; undefined when it is gone, or does not answer to its name any more. */
+    async find(id: string): Promise<AttachedMeter | undefined> {
+      const found = await store.find(id);
+      if (!found) {
+        close(id);
+        return undefined;
+      }
+      const scpi = await lineTo(found);
+      if (scpi) return { ...found, scpi };
+      await this.detach(id);
+      return undefined;
+    },
+
+    /** The probes of a meter are moved by `work`; what it shows meanwhile is told of no place. */
+    async moved<T>(
+      meter: AttachedMeter,
+      touch: number,
+      work: () => Promise<T>,
+      to?: InstrumentKind,
+    ): Promise<T> {
+      const move = randomUUID();
+      await store.moving(meter.id, move, to);
+      try {
+        return await work();
+      } finally {
+        await store.rested(meter.id, move, touch);
+      }
+    },
+
+    /** Whether a meter is attached still, where it rests, and at which touch. */
+    resting: async (id: string): Promise<number | null> => {
+      const found = await store.find(id);
+      return found && found.moving === null ? found.touch : null;
+    },
+
+    /** Detaches a meter; a stand-in goes with it, with the next that its own process attaches where that is another. */
+    async detach(id: string): Promise<void> {
+      await store.remove(id);
+      close(id);
+    },
+  };
+
+  async function standing(
+    client: string,
+    instrument: (serial: string) => ScpiInstrument,
+    measures: InstrumentKind,
+  ): Promise<AttachedMeter> {
+    const id = randomUUID();
+    const standIn = await serveInstrument(instrument(serialOf(id)));
+    try {
+      const scpi = await scpiClient(standIn.port);
+      const identity = await scpi.query("*IDN?");
+      const row = { id, client, host: LOOPBACK, port: standIn.port, standIn: true, measures };
+      return await attached(row, identity, scpi, standIn);
+    } catch (error) {
+      standIn.close();
+      throw error;
+    }
   }
-}
 
-/**
- * Attaches the meter at an address of the own network; rejects when none answers to its name there.
- *
- * @throws NoMeterThere
- */
-export async function attachAt(
-  client: string,
-  address: MeterAddress,
-  measures: InstrumentKind,
-): Promise<AttachedMeter> {
-  const host = await privateHost(address.host);
-  if (host === null) throw new NoMeterThere("not-private");
-  const scpi = await scpiClient(address.port, host).catch(() => null);
-  if (!scpi) throw new NoMeterThere("no-answer");
-  return attached(client, scpi, null, measures).catch(() => {
-    scpi.close();
-    throw new NoMeterThere("no-answer");
-  });
+  async function attached(
+    row: Omit<KeptMeter, "identity" | "touch" | "moving" | "usedAt">,
+    identity: string,
+    scpi: ScpiClient,
+    standIn?: StandIn,
+  ): Promise<AttachedMeter> {
+    try {
+      scpi.command(configureLine(row.measures));
+      const made = await store.add({ ...row, identity: identity.slice(0, MOST_IDENTITY) });
+      // Not before it is kept: what is here and not kept is closed.
+      here.lines.set(row.id, Promise.resolve(scpi));
+      if (standIn) here.standIns.set(row.id, standIn);
+      await closeGone();
+      return { ...made, scpi };
+    } catch (error) {
+      scpi.close();
+      throw error;
+    }
+  }
+
+  /** Closes what this process has open of meters that are attached no more, whoever detached them. */
+  async function closeGone(): Promise<void> {
+    const ids = [...new Set([...here.lines.keys(), ...here.standIns.keys()])];
+    const there = await store.among(ids);
+    for (const id of ids) if (!there.has(id)) close(id);
+  }
 }
 
 /** Nothing that could be a meter of the own network answers at an address. */
@@ -101,50 +173,31 @@ export class NoMeterThere extends Error {
   }
 }
 
-async function attached(
-  client: string,
-  scpi: ScpiClient,
-  standIn: StandIn | null,
-  measures: InstrumentKind,
-): Promise<AttachedMeter> {
-  makeRoom(client, Date.now());
-  const identity = (await scpi.query("*IDN?")).slice(0, MOST_IDENTITY);
-  scpi.command(configureLine(measures));
-  const made: AttachedMeter = {
-    id: randomUUID(),
-    identity,
-    client,
-    scpi,
-    standIn,
-    measures,
-    usedMs: Date.now(),
-    touch: -1,
-  };
-  meters.set(made.id, made);
+function close(id: string): void {
+  void here.lines.get(id)?.then((line) => line?.close());
+  here.lines.delete(id);
+  here.standIns.get(id)?.close();
+  here.standIns.delete(id);
+}
+
+/** This process's line to a meter, made where there is none any more; null where nothing answers to its name there. */
+async function lineTo(meter: KeptMeter): Promise<ScpiClient | null> {
+  const before = await here.lines.get(meter.id);
+  if (before && !before.isClosed()) return before;
+  const made = opened(meter);
+  here.lines.set(meter.id, made);
   return made;
 }
 
-/** The meter of this id, marked as used; undefined when it is gone. */
-export function attachedMeter(id: string): AttachedMeter | undefined {
-  const meter = meters.get(id);
-  if (meter) meter.usedMs = Date.now();
-  return meter;
+async function opened({ host, port, identity }: KeptMeter): Promise<ScpiClient | null> {
+  const line = await scpiClient(port, host).catch(() => null);
+  const named = await line?.query("*IDN?").catch(() => null);
+  if (line && named?.slice(0, MOST_IDENTITY) === identity) return line;
+  line?.close();
+  return null;
 }
 
-/** Detaches a meter; a stand-in goes with it. */
-export function detach(id: string): void {
-  const meter = meters.get(id);
-  meter?.scpi.close();
-  meter?.standIn?.close();
-  meters.delete(id);
-}
-
-/** Detaches what was long unused, and what is one too many with the one to come. */
-function makeRoom(client: string, nowMs: number): void {
-  for (const meter of [...meters.values()]) if (nowMs - meter.usedMs > IDLE_MS) detach(meter.id);
-  const oldestFirst = [...meters.values()].sort((a, b) => a.usedMs - b.usedMs);
-  const own = oldestFirst.filter((meter) => meter.client === client);
-  for (const meter of own.slice(0, Math.max(0, own.length + 1 - MOST_OF_ONE))) detach(meter.id);
-  const left = oldestFirst.filter(({ id }) => meters.has(id));
-  for (const meter of left.slice(0, Math.max(0, left.length + 1 - MOST_OF_ALL))) detach(meter.id);
+/** Tells stand-ins apart, as the number on a meter's back does. */
+function serialOf(id: string): string {
+  return id.slice(0, 8).toUpperCase();
 }

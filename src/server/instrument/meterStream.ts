@@ -3,7 +3,7 @@ import type { meterValue } from "@/contract";
 import { figureOf, shownOf } from "@/core/bench";
 import type { InstrumentKind } from "@/core/proving";
 import { log } from "../log";
-import { attachedMeter } from "./attachedMeters";
+import type { attachedMeters } from "./attachedMeters";
 
 const READ_MS = 200;
 /** A page that stays away longer attaches again. */
@@ -14,7 +14,12 @@ const LONGEST_MS = 30 * 60_000;
  *
  * @param onEnd called once when nothing more is sent.
  */
-export function meterStream(id: string, { signal }: Request, onEnd: () => void): Response {
+export function meterStream(
+  meters: ReturnType<typeof attachedMeters>,
+  id: string,
+  { signal }: Request,
+  onEnd: () => void,
+): Response {
   const text = new TextEncoder();
   const until = Date.now() + LONGEST_MS;
   let timer: ReturnType<typeof setTimeout>;
@@ -32,18 +37,19 @@ export function meterStream(id: string, { signal }: Request, onEnd: () => void):
         if (end()) controller.close();
       };
       const next = async () => {
-        const meter = attachedMeter(id);
-        if (!meter || Date.now() > until) {
-          close();
-          return;
-        }
         try {
-          const { touch, measures } = meter;
+          const meter = Date.now() > until ? undefined : await meters.find(id);
+          if (!meter) {
+            close();
+            return;
+          }
+          const { touch, measures, moving } = meter;
           const shown = shownAs(await meter.scpi.query("READ?"), measures);
+          // A value asked for before the probes moved is of neither place.
+          const rested = moving === null && (await meters.resting(id)) === touch;
           // The page may have gone away while the meter was asked.
           if (ended) return;
-          // A value asked for before the probes moved is of neither place.
-          if (shown && touch === meter.touch)
+          if (shown && rested)
             controller.enqueue(text.encode(`data: ${JSON.stringify({ touch, shown })}\n\n`));
           timer = setTimeout(next, READ_MS);
         } catch (error) {

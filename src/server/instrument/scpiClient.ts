@@ -6,6 +6,8 @@ export interface ScpiClient {
   /** The answer to a query; rejects when none comes in time or the instrument is gone. */
   readonly query: (line: string) => Promise<string>;
   readonly close: () => void;
+  /** Whether the line is gone, whoever closed it. */
+  readonly isClosed: () => boolean;
 }
 
 const ANSWER_MS = 2000;
@@ -39,6 +41,10 @@ export async function scpiClient(port: number, host = "127.0.0.1"): Promise<Scpi
     command: (line) => void socket.write(`${line}\n`),
     query: (line) =>
       new Promise((resolve, reject) => {
+        if (socket.destroyed) {
+          reject(new Error("the meter is gone"));
+          return;
+        }
         // An answer that comes too late would be taken for the next one: the line is given up.
         const timer = setTimeout(() => socket.destroy(new Error("the meter does not answer")), ANSWER_MS);
         asked.push({
@@ -54,5 +60,6 @@ export async function scpiClient(port: number, host = "127.0.0.1"): Promise<Scpi
         socket.write(`${line}\n`);
       }),
     close: () => socket.destroy(),
+    isClosed: () => socket.destroyed,
   };
 }

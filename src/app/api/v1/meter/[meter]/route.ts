@@ -1,10 +1,11 @@
 import { detachMeter } from "@/contract";
-import { detach } from "@/server/instrument/attachedMeters";
+import { database } from "@/server/database";
+import { attachedMeters } from "@/server/instrument/attachedMeters";
 import { served, serveRoutes } from "@/server/serveRoutes";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
-  served(detachMeter, ({ params }) => {
-    detach(params.meter);
+  served(detachMeter, async ({ params }) => {
+    await attachedMeters(database()).detach(params.meter);
     return { closed: true as const };
   }),
 );

@@ -1,5 +1,6 @@
 import { streamMeter } from "@/contract";
-import { attachedMeter } from "@/server/instrument/attachedMeters";
+import { database } from "@/server/database";
+import { attachedMeters } from "@/server/instrument/attachedMeters";
 import { meterStream } from "@/server/instrument/meterStream";
 import { takeStream } from "@/server/instrument/openStreams";
 import { Problem } from "@/server/problem";
@@ -7,14 +8,15 @@ import { clientOf } from "@/server/rateLimit";
 import { served, serveRoutes } from "@/server/serveRoutes";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
-  served(streamMeter, ({ params, request }) => {
-    if (!attachedMeter(params.meter)) return new Problem(404, "That meter is no longer attached.");
+  served(streamMeter, async ({ params, request }) => {
+    const meters = attachedMeters(database());
+    if (!(await meters.find(params.meter))) return new Problem(404, "That meter is no longer attached.");
     const giveBack = takeStream(clientOf(request));
     if (!giveBack)
       return new Problem(
         429,
         "As many meters are being read as can be; close one of the pages that read one.",
       );
-    return meterStream(params.meter, request, giveBack);
+    return meterStream(meters, params.meter, request, giveBack);
   }),
 );
