@@ -3,6 +3,7 @@ import { openDatabase } from "../src/server/database";
 import { bringSummariesUp, weighStatuses } from "../src/server/jobSummaries";
 import { migrateDatabase, oneAtATime } from "../src/server/migrate";
 import { seedDemo } from "../src/server/seedDemo";
+import { bringFiguresUp, countUsesAnew } from "../src/server/stockFigures";
 
 const url = process.env.DATABASE_URL;
 if (!url) throw new Error("DATABASE_URL is not set");
@@ -13,6 +14,8 @@ try {
     if (!process.argv.includes("--no-demo")) await seedDemo(db);
     await bringSummariesUp(db);
     await weighStatuses(db);
+    await bringFiguresUp(db);
+    await countUsesAnew(db);
   });
 } finally {
   await end();

@@ -1,13 +1,13 @@
 import { randomUUID } from "node:crypto";
 import { isDeepStrictEqual } from "node:util";
-import { and, eq, gt, inArray } from "drizzle-orm";
+import { and, eq, gt, inArray, sql } from "drizzle-orm";
 import type { FactsSince } from "@/contract";
 import { deriveJob, type Fact } from "@/core";
 import type { Database } from "./database";
 import { readRows } from "./factRows";
 import { keptSummaryOf, MOST_SUMMED_AT_ONCE as MOST_AT_ONCE } from "./keptSummary";
 import { type KnownJob, KnownJobs } from "./knownJobs";
-import { facts, histories, jobs, stockUses } from "./schema";
+import { facts, histories, jobs, stockItems, stockUses } from "./schema";
 import { writeFacts } from "./writeFacts";
 
 const known = new KnownJobs();
@@ -157,10 +157,24 @@ function changesUses({ body }: Fact): boolean {
   return body.kind === "used" || body.kind === "undone";
 }
 
-/** What a job has in use of the stock. */
+/** What a job has in use of the stock, and how many of each line that makes in all. */
 async function setUses(tx: Transaction, shopId: string, jobId: string, made: readonly Fact[]): Promise<void> {
-  const { used } = deriveJob(made);
-  await tx.delete(stockUses).where(and(eq(stockUses.shopId, shopId), eq(stockUses.jobId, jobId)));
-  if (used.length === 0) return;
-  await tx.insert(stockUses).values(used.map(({ item, count }) => ({ shopId, jobId, itemId: item, count })));
+  const used = new Map(deriveJob(made).used.map(({ item, count }) => [item, count]));
+  const before = await tx
+    .delete(stockUses)
+    .where(and(eq(stockUses.shopId, shopId), eq(stockUses.jobId, jobId)))
+    .returning({ item: stockUses.itemId, count: stockUses.count });
+  if (used.size > 0)
+    await tx.insert(stockUses).values([...used].map(([itemId, count]) => ({ shopId, jobId, itemId, count })));
+  const more = new Map(used);
+  for (const { item, count } of before) more.set(item, (more.get(item) ?? 0) - count);
+  // In one order for everybody: two jobs that use the same lines wait for each other and not in a circle.
+  for (const item of [...more.keys()].sort()) {
+    const count = more.get(item) ?? 0;
+    if (count !== 0)
+      await tx
+        .update(stockItems)
+        .set({ inUse: sql`${stockItems.inUse} + ${count}` })
+        .where(and(eq(stockItems.shopId, shopId), eq(stockItems.id, item)));
+  }
 }

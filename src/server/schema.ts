@@ -16,7 +16,7 @@ import {
   uuid,
   varchar,
 } from "drizzle-orm/pg-core";
-import type { FactBody, Fingerprint, JobSummary, StockItem } from "@/core";
+import type { FactBody, Fingerprint, JobSummary, MotorKind, Plate, StockItem } from "@/core";
 import type { FaultHandedIn, HandedIn, WiringHandedIn } from "@/core/practice";
 import type { InstrumentKind } from "@/core/proving";
 import type { Compartment } from "@/core/wiring";
@@ -216,6 +216,9 @@ export const ownEquipment = pgTable(
   (t) => [primaryKey({ columns: [t.shopId, t.id] })],
 );
 
+/** Numbers from one to another, several such: `{[103.5,126.5],[207,253]}`. */
+const ranges = customType<{ data: string }>({ dataType: () => "nummultirange" });
+
 /** Stock and catalogue: motors and capacitors, as typed, with the figures a list is sorted by. */
 export const stockItems = pgTable(
   "stock_items",
@@ -228,12 +231,27 @@ export const stockItems = pgTable(
     place: text("place").notNull(),
     /** Pieces counted, before what jobs took. */
     count: integer("count").notNull(),
+    /** Pieces that jobs have in use: the sum of `stock_uses`, kept with it. */
+    inUse: integer("in_use").notNull().default(0),
+    onHand: integer("on_hand").generatedAlwaysAs(sql`count - in_use`).notNull(),
     minimum: integer("minimum").notNull(),
+    /** Whether fewer are on hand than are wanted. */
+    short: boolean("short").generatedAlwaysAs(sql`count - in_use < minimum`).notNull(),
     cost: doublePrecision("cost"),
     powerWatts: doublePrecision("power_watts"),
     rpm: doublePrecision("rpm"),
     volts: doublePrecision("volts"),
     microfarads: doublePrecision("microfarads"),
+    /** Of a motor's plate, what tells soonest that it is no replacement; null where the plate does not tell. */
+    motorKind: text("motor_kind").$type<MotorKind>(),
+    phase: integer("phase"),
+    poles: integer("poles"),
+    /** Supply volts that one of its connections suits. */
+    supplies: ranges("supplies"),
+    /** The plate as it is read; null of what is no motor. */
+    readPlate: jsonb("read_plate").$type<Plate>(),
+    /** The version of the reading that these columns are of; 0 before the first. */
+    figured: integer("figured").notNull().default(0),
     /** Everything that a search may find, in lower case. */
     words: text("words").notNull(),
     item: jsonb("item").$type<StockItem>().notNull(),
@@ -247,10 +265,41 @@ export const stockItems = pgTable(
   },
   (t) => [
     primaryKey({ columns: [t.shopId, t.id] }),
-    index("stock_by_name").on(t.shopId, t.kind, t.name),
-    index("stock_by_part").on(t.shopId, t.part),
+    // The orders of the list, each from one index: figures that a line has not come last in either direction.
+    index("stock_by_name").on(t.shopId, t.kind, t.name, t.id),
+    index("stock_by_poles").on(t.shopId, t.kind, t.poles, t.powerWatts),
+    index("stock_named").on(t.shopId, t.name, t.id),
+    index("stock_by_part").on(t.shopId, t.part, t.name, t.id),
+    index("stock_by_place").on(t.shopId, t.place, t.name, t.id),
+    index("stock_by_on_hand").on(t.shopId, t.onHand, t.name, t.id),
+    index("stock_by_power").on(t.shopId, t.powerWatts, t.name, t.id),
+    index("stock_by_power_down").on(t.shopId, t.powerWatts.desc().nullsLast(), t.name, t.id),
+    index("stock_by_rpm").on(t.shopId, t.rpm, t.name, t.id),
+    index("stock_by_rpm_down").on(t.shopId, t.rpm.desc().nullsLast(), t.name, t.id),
+    index("stock_by_volts").on(t.shopId, t.volts, t.name, t.id),
+    index("stock_by_volts_down").on(t.shopId, t.volts.desc().nullsLast(), t.name, t.id),
+    index("stock_by_microfarads").on(t.shopId, t.microfarads, t.name, t.id),
+    index("stock_by_microfarads_down").on(t.shopId, t.microfarads.desc().nullsLast(), t.name, t.id),
+    index("stock_by_cost").on(t.shopId, t.cost, t.name, t.id),
+    index("stock_by_cost_down").on(t.shopId, t.cost.desc().nullsLast(), t.name, t.id),
+    index("stock_short").on(t.shopId, t.name, t.id).where(sql`short`),
+    index("stock_by_words").using("gin", t.words.op("gin_trgm_ops")).with(AT_ONCE),
     index("stock_by_steps").using("gin", t.steps).with(AT_ONCE),
   ],
+);
+
+/** How many lines a shop's stock has, kept by triggers on the stock: a list tells its length without walking through it. */
+export const stockCounts = pgTable(
+  "stock_counts",
+  {
+    shopId: uuid("shop_id").notNull(),
+    kind: text("kind").$type<StockItem["kind"]>().notNull(),
+    lines: integer("lines").notNull(),
+    /** Lines with a piece on hand, and lines that are short. */
+    onHand: integer("on_hand").notNull(),
+    short: integer("short").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.shopId, t.kind] })],
 );
 
 /** Pieces that a job has in use, derived from its facts each time they change: an undo gives them back. */

@@ -1,13 +1,14 @@
-import { type SQL, sql } from "drizzle-orm";
+import { getTableColumns, type SQL, sql } from "drizzle-orm";
 import { type StockItem, stepsOf, stockFingerprint } from "@/core";
-import { figuresOf } from "@/core/stock";
-import type { stockItems } from "./schema";
+import { FIGURES_VERSION, figuresOf } from "@/core/stock";
+import { stockItems } from "./schema";
 
 type Row = typeof stockItems.$inferInsert;
 
 /** A part as the row it is kept in: its figures in columns of their own, to sort and to search by. */
 export function rowOf(shopId: string, item: StockItem): Row {
   const fingerprint = stockFingerprint(item);
+  const { supplies, ...figures } = figuresOf(item);
   const details = item.kind === "motor" ? Object.values(item.plate) : [item.label];
   return {
     shopId,
@@ -19,7 +20,9 @@ export function rowOf(shopId: string, item: StockItem): Row {
     count: item.count,
     minimum: item.minimum,
     cost: item.cost,
-    ...figuresOf(item),
+    ...figures,
+    supplies: supplies && `{${supplies.map(({ low, high }) => `[${low},${high}]`).join()}}`,
+    figured: FIGURES_VERSION,
     words: [item.name, item.part, item.place, ...details].join(" ").toLowerCase(),
     item,
     fingerprint,
@@ -28,20 +31,47 @@ export function rowOf(shopId: string, item: StockItem): Row {
   };
 }
 
+/** What an import writes of a line, by column: all but what is counted elsewhere. */
+const WRITTEN = [
+  "kind",
+  "name",
+  "part",
+  "place",
+  "count",
+  "minimum",
+  "cost",
+  "powerWatts",
+  "rpm",
+  "volts",
+  "microfarads",
+  "motorKind",
+  "phase",
+  "poles",
+  "supplies",
+  "readPlate",
+  "figured",
+  "words",
+  "item",
+  "fingerprint",
+  "steps",
+  "changedAt",
+] as const satisfies readonly (keyof Row)[];
+
 /** Many lines put in, or in place of their old forms, by one statement with one parameter. */
 export function putAll(rows: readonly Row[]): SQL {
+  const columns = getTableColumns(stockItems);
+  const name = (key: keyof typeof columns) => sql.identifier(columns[key].name);
+  const given = (key: (typeof WRITTEN)[number]) => sql`r.${sql.identifier(key)}`;
+  const type = (key: keyof typeof columns) =>
+    sql`${sql.identifier(key)} ${sql.raw(columns[key].getSQLType())}`;
+  const list = (parts: SQL[]) => sql.join(parts, sql`, `);
   return sql`
-    insert into stock_items (shop_id, id, kind, name, part, place, count, minimum, cost, power_watts, rpm, volts,
-      microfarads, words, item, fingerprint, steps, changed_at)
-    select r."shopId", r.id, r.kind, r.name, r.part, r.place, r.count, r.minimum, r.cost, r."powerWatts", r.rpm,
-      r.volts, r.microfarads, r.words, r.item, r.fingerprint, r.steps,
-      r."changedAt"
-    from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as r("shopId" uuid, id uuid, kind text, name text,
-      part text, place text, count int, minimum int, cost float8, "powerWatts" float8, rpm float8, volts float8,
-      microfarads float8, words text, item jsonb, fingerprint jsonb, steps int[], "changedAt" timestamptz)
-    on conflict (shop_id, id) do update set kind = excluded.kind, name = excluded.name, part = excluded.part,
-      place = excluded.place, count = excluded.count, minimum = excluded.minimum, cost = excluded.cost,
-      power_watts = excluded.power_watts, rpm = excluded.rpm, volts = excluded.volts,
-      microfarads = excluded.microfarads, words = excluded.words, item = excluded.item, fingerprint = excluded.fingerprint,
-      steps = excluded.steps, version = stock_items.version + (stock_items.item is distinct from excluded.item)::int, changed_at = excluded.changed_at`;
+    insert into stock_items (shop_id, id, in_use, ${list(WRITTEN.map((key) => sql`${name(key)}`))})
+    select r."shopId", r.id, coalesce(u.pieces, 0), ${list(WRITTEN.map(given))}
+    from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb)
+      as r("shopId" uuid, id uuid, ${list(WRITTEN.map(type))})
+    left join (select shop_id, item_id, sum(count)::int as pieces from stock_uses group by shop_id, item_id) u
+      on u.shop_id = r."shopId" and u.item_id = r.id
+    on conflict (shop_id, id) do update set ${list(WRITTEN.map((key) => sql`${name(key)} = excluded.${name(key)}`))},
+      version = stock_items.version + (stock_items.item is distinct from excluded.item)::int`;
 }

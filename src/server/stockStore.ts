@@ -1,27 +1,32 @@
 import { isDeepStrictEqual } from "node:util";
-import { and, asc, desc, eq, type SQL, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gt, type SQL, sql } from "drizzle-orm";
+import type { PgColumn } from "drizzle-orm/pg-core";
 import type { StockLine, StockQuery, StockSort } from "@/contract";
 import { type StockItem, stockItem } from "@/core";
 import type { Database } from "./database";
 import { readable } from "./readable";
-import { stockItems, stockUses } from "./schema";
+import { stockCounts, stockItems, stockUses } from "./schema";
 import { rowOf } from "./stockRow";
 
-const USES = sql<number>`coalesce((
-  select sum(u.count) from stock_uses u
-  where u.shop_id = stock_items.shop_id and u.item_id = stock_items.id), 0)::int`;
-const ON_HAND = sql<number>`(stock_items.count - ${USES})`;
-const SORT: Readonly<Record<StockSort, SQL>> = {
-  name: sql`stock_items.name`,
-  part: sql`stock_items.part`,
-  power: sql`stock_items.power_watts`,
-  rpm: sql`stock_items.rpm`,
-  volts: sql`stock_items.volts`,
-  microfarads: sql`stock_items.microfarads`,
-  onHand: ON_HAND,
-  place: sql`stock_items.place`,
-  cost: sql`stock_items.cost`,
-};
+/** A list that is searched counts no further: whoever has more types on. */
+const MOST_COUNTED = 2000;
+/** Lines that are read at once where all are wanted. */
+const LINES_A_BATCH = 500;
+/** Pieces that jobs have in use of a line, for one that is put in again. */
+const usesOf = (shopId: string, id: string) => sql<number>`coalesce((
+  select sum(u.count) from stock_uses u where u.shop_id = ${shopId} and u.item_id = ${id}), 0)::int`;
+
+const SORT = {
+  name: stockItems.name,
+  part: stockItems.part,
+  power: stockItems.powerWatts,
+  rpm: stockItems.rpm,
+  volts: stockItems.volts,
+  microfarads: stockItems.microfarads,
+  onHand: stockItems.onHand,
+  place: stockItems.place,
+  cost: stockItems.cost,
+} as const satisfies Readonly<Record<StockSort, PgColumn>>;
 
 /** What a line is read from. */
 const KEPT_OF_LINE = {
@@ -35,43 +40,69 @@ const KEPT_OF_LINE = {
   cost: stockItems.cost,
   item: stockItems.item,
   version: stockItems.version,
+  inUse: stockItems.inUse,
+  onHand: stockItems.onHand,
 };
-type KeptLine = Pick<typeof stockItems.$inferSelect, keyof typeof KEPT_OF_LINE> & { readonly inUse: number };
+type KeptLine = Pick<typeof stockItems.$inferSelect, keyof typeof KEPT_OF_LINE>;
 
 /** The stock of one shop: the only way to it, so that every query is scoped here. */
 export function stockStore(db: Database, shopId: string) {
   const inShop = eq(stockItems.shopId, shopId);
-  const lines = (on: Pick<Database, "select"> = db) =>
-    on.select({ ...KEPT_OF_LINE, inUse: USES }).from(stockItems);
+  const lines = () => db.select(KEPT_OF_LINE).from(stockItems);
   const ofLine = (id: string) => and(inShop, eq(stockItems.id, id));
 
   return {
-    /** A page of the list, and how many lines there are in all, both of one moment: a line kept meanwhile is in both or none. */
-    async list(query: StockQuery): Promise<{ lines: StockLine[]; total: number }> {
-      const where = and(inShop, wanted(query));
-      const order = query.descending
-        ? sql`${SORT[query.sort]} desc nulls last`
-        : sql`${SORT[query.sort]} asc nulls last`;
-      const [rows, [counted]] = await db.transaction(
-        async (tx) => [
-          await lines(tx)
-            .where(where)
-            .orderBy(order, asc(stockItems.name), asc(stockItems.id))
+    /**
+     * A page of the list, and how many lines there are in all, both of one moment: a line kept meanwhile is in both or
+     * none. The page is found in an index of its order, and only its own lines are read.
+     *
+     * @returns `more` where there are more lines than `total`, which a search does not count out.
+     */
+    async list(query: StockQuery): Promise<{ lines: StockLine[]; total: number; more: boolean }> {
+      const order = orderOf(query);
+      const [rows, counted] = await db.transaction(
+        async (tx) => {
+          const page = tx
+            .select({ id: stockItems.id })
+            .from(stockItems)
+            .where(and(inShop, wanted(query)))
+            .orderBy(...order)
             .limit(query.most)
-            .offset(query.offset),
-          await tx.select({ total: sql<number>`count(*)::int` }).from(stockItems).where(where),
-        ],
+            .offset(query.offset)
+            .as("page");
+          const found = await tx
+            .select(KEPT_OF_LINE)
+            .from(page)
+            .innerJoin(stockItems, and(inShop, eq(stockItems.id, page.id)))
+            .orderBy(...order);
+          return [found, await countOf(tx, query)] as const;
+        },
         { isolationLevel: "repeatable read", accessMode: "read only" },
       );
-      return { lines: rows.map(lineOf), total: counted?.total ?? 0 };
+      return { lines: rows.map(lineOf), ...counted };
     },
 
-    /** Every line, for matching and for the export. */
+    /** Every line, a batch at a time, in the order of their kinds and names: for what reads the whole stock. */
+    async *batches(kind?: StockItem["kind"]): AsyncGenerator<StockLine[]> {
+      let after: KeptLine | undefined;
+      do {
+        const beyond =
+          after &&
+          sql`(${stockItems.kind}, ${stockItems.name}, ${stockItems.id}) > (${after.kind}, ${after.name}, ${after.id}::uuid)`;
+        const rows = await lines()
+          .where(and(inShop, kind ? eq(stockItems.kind, kind) : undefined, beyond))
+          .orderBy(asc(stockItems.kind), asc(stockItems.name), asc(stockItems.id))
+          .limit(LINES_A_BATCH);
+        if (rows.length > 0) yield rows.map(lineOf);
+        after = rows.length === LINES_A_BATCH ? rows.at(-1) : undefined;
+      } while (after);
+    },
+
+    /** Every line at once. */
     async all(kind?: StockItem["kind"]): Promise<StockLine[]> {
-      const rows = await lines()
-        .where(and(inShop, kind ? eq(stockItems.kind, kind) : undefined))
-        .orderBy(asc(stockItems.kind), asc(stockItems.name), asc(stockItems.id));
-      return rows.map(lineOf);
+      const all: StockLine[] = [];
+      for await (const batch of this.batches(kind)) all.push(...batch);
+      return all;
     },
 
     /** A few of the lines. */
@@ -104,10 +135,11 @@ export function stockStore(db: Database, shopId: string) {
         }
         const version = (there?.version ?? 0) + 1;
         const row = { ...rowOf(shopId, item), version };
+        const inUse = usesOf(shopId, item.id);
         // A line that is new to both of two is put in by both at once: the second waits, and changes nothing unasked.
         const made = await tx
           .insert(stockItems)
-          .values(row)
+          .values({ ...row, inUse })
           .onConflictDoUpdate({
             target: [stockItems.shopId, stockItems.id],
             set: row,
@@ -147,6 +179,48 @@ export function stockStore(db: Database, shopId: string) {
       return rows.map((row) => ({ ...row, title: row.title ?? "" }));
     },
   };
+
+  /** How many lines a list has: kept by kind, counted as far as is worth it where it is searched. */
+  async function countOf(
+    on: Pick<Database, "select">,
+    query: StockQuery,
+  ): Promise<{ total: number; more: boolean }> {
+    if (query.search.trim() !== "") {
+      const some = on
+        .select({ one: sql`1`.as("one") })
+        .from(stockItems)
+        .where(and(inShop, wanted(query)))
+        .limit(MOST_COUNTED + 1)
+        .as("some");
+      const [counted] = await on.select({ count: sql<number>`count(*)::int` }).from(some);
+      const count = counted?.count ?? 0;
+      return { total: Math.min(count, MOST_COUNTED), more: count > MOST_COUNTED };
+    }
+    const { lines: all, onHand, short } = stockCounts;
+    const column = query.only === "on-hand" ? onHand : query.only === "short" ? short : all;
+    const ofKind = query.kind ? eq(stockCounts.kind, query.kind) : undefined;
+    const [counted] = await on
+      .select({ count: sql<number>`coalesce(sum(${column}), 0)::int` })
+      .from(stockCounts)
+      .where(and(eq(stockCounts.shopId, shopId), ofKind));
+    return { total: counted?.count ?? 0, more: false };
+  }
+}
+
+/**
+ * The order of a list, such that one index gives it: figures that a line has not come last in either direction, and lines
+ * alike by name.
+ */
+function orderOf({ sort, descending }: StockQuery): SQL[] {
+  const column = SORT[sort];
+  if (!column.notNull)
+    return [
+      descending ? sql`${column} desc nulls last` : asc(column),
+      asc(stockItems.name),
+      asc(stockItems.id),
+    ];
+  const way = descending ? desc : asc;
+  return [way(column), ...(sort === "name" ? [] : [way(stockItems.name)]), way(stockItems.id)];
 }
 
 /** What became of a line that was put in: not kept where somebody else changed it meanwhile. */
@@ -156,14 +230,14 @@ type Kept = { readonly kept: true; readonly version: number } | { readonly kept:
  * A line as it was kept. Of one that cannot be read any more stands what its columns say, so that it is seen in its place,
  * counted, and can be typed anew: a motor without a plate, a capacitor whose label is not known.
  */
-function lineOf({ inUse, version, ...row }: KeptLine): StockLine {
+function lineOf({ inUse, onHand, version, ...row }: KeptLine): StockLine {
   const { id, kind, name, part, place, count, minimum, cost } = row;
   const columns = { id, name, part, place, count, minimum, cost };
   const item: StockItem = readable(stockItem, row.item, { stock: id }) ?? {
     ...columns,
     ...(kind === "motor" ? { kind, plate: {}, ohms: "" } : { kind, label: LABEL_LOST }),
   };
-  return { item: { ...item, count }, version, inUse, onHand: count - inUse };
+  return { item: { ...item, count }, version, inUse, onHand };
 }
 
 /** The label of a capacitor whose own cannot be read any more: no label that is taken for one. */
@@ -178,7 +252,7 @@ function wanted({ search, kind, only }: StockQuery): SQL | undefined {
   return and(
     kind ? eq(stockItems.kind, kind) : undefined,
     ...words.map((word) => sql`stock_items.words like ${`%${word.replace(/[\\%_]/g, "\\$&")}%`}`),
-    only === "on-hand" ? sql`${ON_HAND} > 0` : undefined,
-    only === "short" ? sql`${ON_HAND} < stock_items.minimum` : undefined,
+    only === "on-hand" ? gt(stockItems.onHand, 0) : undefined,
+    only === "short" ? sql`${stockItems.short}` : undefined,
   );
 }

@@ -1,11 +1,13 @@
 import { randomUUID } from "node:crypto";
 import { sql } from "drizzle-orm";
+import fc from "fast-check";
 import { v7 as uuid } from "uuid";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
-import type { StockQuery } from "@/contract";
+import { STOCK_SORTS, type StockLine, type StockQuery } from "@/contract";
 import { type Fact, type FactBody, type StockItem, stockItem } from "@/core";
-import { shelfPartOf } from "@/core/stock";
+import { figuresOf, shelfPartOf } from "@/core/stock";
 import { jobStore } from "@/server/jobStore";
+import { countUsesAnew } from "@/server/stockFigures";
 import { stockImport } from "@/server/stockImport";
 import { stockStore } from "@/server/stockStore";
 import { makeTestDatabase, type TestDatabase } from "./testDatabase";
@@ -91,6 +93,98 @@ describe("the stock in PostgreSQL", () => {
     expect(await names(false)).toEqual(["tenth", "quarter", "half", "can"]);
     expect(await names(true)).toEqual(["half", "quarter", "tenth", "can"]);
     expect((await stock.list(query({ kind: "capacitor" }))).total).toBe(1);
+  });
+
+  it("is listed in every order as it would be by hand, page by page, and told how long it is", async () => {
+    const figure = fc.constantFrom("", "1/10", "1/4", "1/2");
+    const line = fc.record({
+      power: figure,
+      name: fc.constantFrom("Larkhull", "Osmund", "Varnholt"),
+      place: fc.constantFrom("", "shop", "van 1"),
+      count: fc.integer({ min: 0, max: 3 }),
+      minimum: fc.integer({ min: 0, max: 3 }),
+      cost: fc.option(fc.integer({ min: 1, max: 4 })),
+      used: fc.integer({ min: 0, max: 2 }),
+    });
+    await fc.assert(
+      fc.asyncProperty(
+        fc.array(line, { maxLength: 12 }),
+        fc.constantFrom(...STOCK_SORTS),
+        fc.boolean(),
+        fc.constantFrom(undefined, "on-hand", "short" as const),
+        async (lines, sort, descending, only) => {
+          const { stock, jobs } = shop();
+          for (const { used, ...rest } of lines) {
+            const item = motor(rest.name, rest);
+            await stock.put(item);
+            if (used > 0)
+              await jobs.addFacts(uuid(), [made({ kind: "used", item: item.id, name: "x", count: used })]);
+          }
+          const asked = query({ sort, descending, ...(only ? { only } : {}) });
+          const whole = await stock.list(asked);
+          const listed: StockLine[] = [];
+          for (let offset = 0; offset < whole.total; offset += 5)
+            listed.push(...(await stock.list({ ...asked, offset, most: 5 })).lines);
+          expect(listed).toEqual(whole.lines);
+          const wanted = (await stock.all()).filter(
+            ({ onHand, item }) =>
+              only === undefined || (only === "short" ? onHand < item.minimum : onHand > 0),
+          );
+          expect(whole.total).toBe(wanted.length);
+          expect(new Set(listed.map(({ item }) => item.id))).toEqual(
+            new Set(wanted.map(({ item }) => item.id)),
+          );
+          const figures = listed.map(({ item, onHand }) => {
+            if (sort === "onHand") return onHand;
+            if (sort === "power") return figuresOf(item).powerWatts;
+            return sort === "cost" ? item.cost : null;
+          });
+          const known = figures.filter((value) => value !== null);
+          expect(figures.slice(0, known.length)).toEqual(
+            [...known].sort((a, b) => (descending ? b - a : a - b)),
+          );
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it("that is searched is not counted out", async () => {
+    const { stock, imports } = shop();
+    const id = uuid();
+    const items = Array.from({ length: 2100 }, (_, i) => motor(`Larkhull ${i}`));
+    await imports.stage(id, 0, items);
+    await imports.finish(id, items.length);
+    expect(await stock.list(query({ search: "larkhull", most: 1 }))).toMatchObject({
+      total: 2000,
+      more: true,
+    });
+    expect(await stock.list(query({ search: "larkhull 77" }))).toMatchObject({
+      total: items.filter(({ name }) => name.includes("77")).length,
+      more: false,
+    });
+    expect(await stock.list(query({ most: 1 }))).toMatchObject({ total: 2100, more: false });
+    const batches: number[] = [];
+    for await (const batch of stock.batches()) batches.push(batch.length);
+    expect(batches).toEqual([500, 500, 500, 500, 100]);
+  });
+
+  it("put in again under an id that jobs have pieces of counts those", async () => {
+    const { stock, jobs, imports } = shop();
+    const item = motor("Larkhull", { count: 5 });
+    const use = made({ kind: "used", item: item.id, name: "x", count: 2 });
+    await jobs.addFacts(uuid(), [use]);
+    await stock.put(item);
+    expect((await stock.line(item.id))?.onHand).toBe(3);
+    await stock.remove(item.id);
+    const id = uuid();
+    await imports.stage(id, 0, [item]);
+    await imports.finish(id, 1);
+    expect((await stock.line(item.id))?.onHand).toBe(3);
+    await test.db.execute(sql`update stock_items set in_use = 9 where id = ${item.id}`);
+    await countUsesAnew(test.db);
+    expect((await stock.line(item.id))?.onHand).toBe(3);
+    expect((await stock.list(query({ only: "on-hand" }))).total).toBe(1);
   });
 
   it("changed by two at once keeps the first, and tells the second", async () => {

@@ -54,7 +54,14 @@ export const listStock = route({
   path: "/api/v1/stock",
   summary: "A page of the stock by search, filter and sort",
   query: stockQuery,
-  answer: z.object({ lines: z.array(stockLine), total: z.number().int() }),
+  answer: z.object({
+    lines: z.array(stockLine),
+    total: z.number().int(),
+    more: z
+      .boolean()
+      .default(false)
+      .meta({ description: "Whether there are more than `total`: a search is not counted out." }),
+  }),
 });
 
 export const exportStock = route({

@@ -55,13 +55,17 @@ export function formatVolts(connections: readonly VoltRange[]): string {
 /** A motor may be fed 10 % off its plate volts (NEMA MG 1). */
 const PLATE_TOLERANCE = 0.1;
 
+/** The supplies that a connection suits, within ten per cent of its plate volts. */
+export function suppliesOf({ low, high }: VoltRange): VoltRange {
+  return { low: low * (1 - PLATE_TOLERANCE) - 1e-9, high: high * (1 + PLATE_TOLERANCE) + 1e-9 };
+}
+
 /** The connection that a supply suits within ten per cent of its plate volts, or null. */
 export function connectionFor(connections: readonly VoltRange[], supplyVolts: number): VoltRange | null {
   return (
-    connections.find(
-      ({ low, high }) =>
-        supplyVolts >= low * (1 - PLATE_TOLERANCE) - 1e-9 &&
-        supplyVolts <= high * (1 + PLATE_TOLERANCE) + 1e-9,
-    ) ?? null
+    connections.find((connection) => {
+      const { low, high } = suppliesOf(connection);
+      return supplyVolts >= low && supplyVolts <= high;
+    }) ?? null
   );
 }

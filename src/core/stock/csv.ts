@@ -244,8 +244,21 @@ function plainer(found: Fault): Fault {
 
 /** The stock as CSV, every field as it was typed, so that it imports back equal. */
 export function stockToCsv(items: readonly StockItem[]): string {
-  const rows = items.map((item) => STOCK_COLUMNS.map(({ id }) => guarded(cellOf(item, id))));
-  return `${Papa.unparse([STOCK_COLUMNS.map(({ heading }) => heading), ...rows], { newline: "\r\n" })}\r\n`;
+  return csvHead() + csvLines(items);
+}
+
+/** The headings of the stock's CSV, a line. */
+export function csvHead(): string {
+  return csvText([STOCK_COLUMNS.map(({ heading }) => heading)]);
+}
+
+/** Lines of the stock's CSV; none for no items. */
+export function csvLines(items: readonly StockItem[]): string {
+  return csvText(items.map((item) => STOCK_COLUMNS.map(({ id }) => guarded(cellOf(item, id)))));
+}
+
+function csvText(rows: readonly string[][]): string {
+  return rows.length === 0 ? "" : `${Papa.unparse([...rows], { newline: "\r\n" })}\r\n`;
 }
 
 /** A cell that a spreadsheet would take for a formula gets an apostrophe's blank before it, which an import trims. */

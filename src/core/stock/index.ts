@@ -4,17 +4,18 @@ export { type CellChange, lineChanges } from "./cells";
 export { type MappedColumn, STOCK_COLUMNS } from "./columns";
 export {
   type CsvTable,
+  csvHead,
+  csvLines,
   mappingFaults,
   parseCsv,
   type StockImport,
   stockFromTable,
-  stockToCsv,
   suggestedMapping,
 } from "./csv";
 export { decodeText, MOST_FILE_BYTES } from "./decode";
+export { FIGURES_VERSION, figuresOf, type StockFigures } from "./figures";
 export {
   candidateOf,
-  figuresOf,
   itemFaults,
   type StockCapacitor,
   type StockItem,

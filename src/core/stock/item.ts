@@ -84,31 +84,3 @@ export function itemFaults(item: StockItem): Fault[] {
       ]
     : [];
 }
-
-/** Figures of an item by which a list is sorted and filtered; null where it has none. */
-export function figuresOf(item: StockItem): {
-  readonly powerWatts: number | null;
-  readonly rpm: number | null;
-  readonly volts: number | null;
-  readonly microfarads: number | null;
-} {
-  if (item.kind === "motor") {
-    const { plate } = readPlate(item.plate);
-    return {
-      powerWatts: plate.powerWatts ? Math.max(...plate.powerWatts) : null,
-      rpm: plate.rpm ?? null,
-      volts: plate.volts?.[0]?.high ?? null,
-      microfarads: plate.runCapacitor?.microfarads ?? null,
-    };
-  }
-  const read = parseCapacitor(item.label);
-  if (!read.ok) return { powerWatts: null, rpm: null, volts: null, microfarads: null };
-  const { label } = read;
-  const microfarads =
-    label.kind === "single"
-      ? label.microfarads
-      : label.kind === "dual"
-        ? label.hermMicrofarads
-        : label.lowMicrofarads;
-  return { powerWatts: null, rpm: null, volts: label.volts ?? null, microfarads };
-}

@@ -4,7 +4,8 @@ import { lineChanges } from "./cells";
 import { guessColumns } from "./columns";
 import { mappingFaults, parseCsv, stockFromTable, stockToCsv, suggestedMapping } from "./csv";
 import { decodeText, MOST_FILE_BYTES } from "./decode";
-import { candidateOf, figuresOf, type StockItem, shelfPartOf, stockItem } from "./item";
+import { figuresOf } from "./figures";
+import { candidateOf, type StockItem, shelfPartOf, stockItem } from "./item";
 
 let serial = 0;
 const newId = () => `019a0000-0000-7000-8000-${String(++serial).padStart(12, "0")}`;

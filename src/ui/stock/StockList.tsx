@@ -16,15 +16,15 @@ interface Props {
 
 /** The lines of the stock that are asked for, however many: those on the screen are fetched and drawn. */
 export function StockList({ asked, onAsk, onOpen }: Props) {
-  const { total, failed, missing, again, lineAt, onSeen } = useStockPages(asked);
+  const { total, more, failed, missing, again, lineAt, onSeen } = useStockPages(asked);
   if (failed) return <Trouble>The stock cannot be had from the server just now.</Trouble>;
   if (total === null) return <Typography role="status">Fetching the stock …</Typography>;
   const narrowed = Boolean(asked.search || asked.kind || asked.only);
   return (
     <>
       <Typography role="status" sx={{ color: "text.secondary", mb: 1 }}>
-        {total === 0 ? "No line" : total === 1 ? "1 line" : `${total} lines`}
-        {narrowed ? " found" : ""}.
+        {total === 0 ? "No line" : total === 1 ? "1 line" : `${more ? "More than " : ""}${total} lines`}
+        {narrowed ? " found" : ""}.{more ? " The first of them are listed: type on." : ""}
       </Typography>
       {total === 0 && !narrowed ? (
         <Typography>

@@ -16,12 +16,12 @@ export interface StockAsked {
   readonly descending: boolean;
 }
 
-/** A page of the list's lines, the first being 0, and how many lines there are in all. */
+/** A page of the list's lines, the first being 0, and how many lines there are in all, as far as they are counted. */
 export function fetchStock(
   { kind, only, descending, ...asked }: StockAsked,
   page: number,
   signal: AbortSignal,
-): Promise<{ lines: StockLine[]; total: number }> {
+): Promise<{ lines: StockLine[]; total: number; more: boolean }> {
   const query = {
     ...asked,
     offset: page * STOCK_PAGE,

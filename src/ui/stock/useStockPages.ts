@@ -7,6 +7,8 @@ import { fetchStock, STOCK_PAGE, type StockAsked } from "./stockClient";
 export interface StockPages {
   /** Null before the first page has come. */
   readonly total: number | null;
+  /** There are more than are counted: a search counts no further. */
+  readonly more: boolean;
   /** The first page could not be had, so that nothing is known. */
   readonly failed: boolean;
   /** A page on the screen could not be had. */
@@ -52,6 +54,7 @@ export function useStockPages(asked: StockAsked): StockPages {
   });
   return {
     total,
+    more: first.data?.more ?? false,
     failed: first.isError,
     missing: others.some(({ isError }) => isError),
     again: () => {

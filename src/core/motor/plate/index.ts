@@ -1,6 +1,7 @@
 /** The door of the plate: fields, reading and saying. */
 
 export { PLATE_FIELDS } from "./fields";
+export { polesOf } from "./nominalSpeed";
 export {
   BEARINGS,
   ENCLOSURES,
