@@ -283,7 +283,10 @@ export const stockItems = pgTable(
     index("stock_by_cost").on(t.shopId, t.cost, t.name, t.id),
     index("stock_by_cost_down").on(t.shopId, t.cost.desc().nullsLast(), t.name, t.id),
     index("stock_short").on(t.shopId, t.name, t.id).where(sql`short`),
-    index("stock_by_words").using("gin", t.words.op("gin_trgm_ops")).with(AT_ONCE),
+    // An import of thousands goes into the list beside the index, which is kept short for those who search meanwhile.
+    index("stock_by_words")
+      .using("gin", t.words.op("gin_trgm_ops"))
+      .with({ fastupdate: true, gin_pending_list_limit: 1024 }),
     index("stock_by_steps").using("gin", t.steps).with(AT_ONCE),
   ],
 );

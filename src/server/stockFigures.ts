@@ -1,10 +1,10 @@
-import { and, asc, eq, ne, sql } from "drizzle-orm";
-import { type StockItem, stockItem } from "@/core";
+import { and, asc, inArray, ne, sql } from "drizzle-orm";
+import { stockItem } from "@/core";
 import { FIGURES_VERSION } from "@/core/stock";
 import type { Database } from "./database";
 import { readable } from "./readable";
 import { stockItems } from "./schema";
-import { rowOf } from "./stockRow";
+import { putAll, rowOf } from "./stockRow";
 
 const LINES_A_BATCH = 500;
 
@@ -24,18 +24,18 @@ export async function bringFiguresUp(db: Database): Promise<number> {
       .orderBy(asc(stockItems.shopId), asc(stockItems.id))
       .limit(LINES_A_BATCH);
     if (rows.length === 0) return done;
+    const read = rows.flatMap(({ shopId, id, item }) => {
+      const line = readable(stockItem, item, { stock: id });
+      return line ? [rowOf(shopId, line)] : [];
+    });
     await db.transaction(async (tx) => {
-      for (const { shopId, id, item, words } of rows) {
-        const read: StockItem | null = readable(stockItem, item, { stock: id });
-        const { powerWatts, rpm, volts, microfarads, motorKind, phase, poles, supplies, readPlate } = read
-          ? rowOf(shopId, read)
-          : ({} as Partial<ReturnType<typeof rowOf>>);
-        const figures = { powerWatts, rpm, volts, microfarads, motorKind, phase, poles, supplies, readPlate };
-        await tx
-          .update(stockItems)
-          .set({ ...figures, words, figured: FIGURES_VERSION })
-          .where(and(eq(stockItems.shopId, shopId), eq(stockItems.id, id)));
-      }
+      if (read.length > 0) await tx.execute(putAll(read));
+      // What cannot be read has no figures, and is not looked at again.
+      const ids = rows.map(({ id }) => id);
+      await tx
+        .update(stockItems)
+        .set({ figured: FIGURES_VERSION })
+        .where(and(inArray(stockItems.id, ids), ne(stockItems.figured, FIGURES_VERSION)));
     });
     done += rows.length;
   }

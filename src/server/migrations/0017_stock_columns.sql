@@ -36,7 +36,7 @@ CREATE INDEX "stock_by_microfarads_down" ON "stock_items" USING btree ("shop_id"
 CREATE INDEX "stock_by_cost" ON "stock_items" USING btree ("shop_id","cost","name","id");--> statement-breakpoint
 CREATE INDEX "stock_by_cost_down" ON "stock_items" USING btree ("shop_id","cost" DESC NULLS LAST,"name","id");--> statement-breakpoint
 CREATE INDEX "stock_short" ON "stock_items" USING btree ("shop_id","name","id") WHERE short;--> statement-breakpoint
-CREATE INDEX "stock_by_words" ON "stock_items" USING gin ("words" gin_trgm_ops) WITH (fastupdate=false);--> statement-breakpoint
+CREATE INDEX "stock_by_words" ON "stock_items" USING gin ("words" gin_trgm_ops) WITH (fastupdate=true,gin_pending_list_limit=1024);--> statement-breakpoint
 CREATE INDEX "stock_by_name" ON "stock_items" USING btree ("shop_id","kind","name","id");--> statement-breakpoint
 CREATE INDEX "stock_by_part" ON "stock_items" USING btree ("shop_id","part","name","id");--> statement-breakpoint
 INSERT INTO "stock_counts" ("shop_id", "kind", "lines", "on_hand", "short")
