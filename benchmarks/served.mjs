@@ -6,7 +6,7 @@ import { ensurePostgres, freePort } from "../scripts/lib/postgres.mjs";
 import { checkNode, ensureBuild, ensureData, ensurePackages, ROOT } from "../scripts/lib/project.mjs";
 
 /** Starts it, hands over its address and its database's, and takes both away again. */
-export async function served(database, measure) {
+export async function served(database, measure, { processes = 1 } = {}) {
   checkNode();
   ensureData();
   await ensurePackages();
@@ -20,7 +20,7 @@ export async function served(database, measure) {
   const base = `http://127.0.0.1:${port}`;
   const server = spawn("node", ["scripts/serve.mjs"], {
     cwd: ROOT,
-    env: { ...process.env, DATABASE_URL: url, PORT: String(port) },
+    env: { ...process.env, DATABASE_URL: url, PORT: String(port), PROCESSES: String(processes) },
     stdio: ["ignore", "ignore", "inherit"],
   });
   try {

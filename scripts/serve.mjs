@@ -1,9 +1,9 @@
-/** Serves the build on DATABASE_URL at HOST and PORT; for the browser tests and the pictures. */
+/** Serves the build on DATABASE_URL at HOST and PORT, by PROCESSES; for the browser tests, the benchmarks and the pictures. */
+import { processCount, serveBy } from "./lib/processes.mjs";
 import { fail, say } from "./lib/say.mjs";
-import { serve } from "./lib/serve.mjs";
 
 const { DATABASE_URL: url, HOST: host = "127.0.0.1", PORT: port } = process.env;
 
-serve({ url, host, port: Number(port) })
+serveBy(processCount(), { url, host, port: Number(port), ownDatabase: false })
   .then(() => say(`listening on ${port}`))
   .catch(fail);
