@@ -10,6 +10,10 @@ export async function readJson(request: Request): Promise<{ readonly json: unkno
     return new Problem(415, "Send the body as application/json.");
   const bytes = await readBytes(request, MOST_BODY_BYTES);
   if (bytes === null) return new Problem(413, `The body is over ${MOST_BODY_BYTES / 1024} kB.`);
+  if (isTooDeep(bytes))
+    return new Problem(422, "The body does not hold together.", {
+      faults: faultsOf([{ code: "custom", path: [], message: `is nested deeper than ${MOST_DEPTH} levels` }]),
+    });
   try {
     const json: unknown = JSON.parse(bytes.toString("utf8"));
     const unwritable = unwritableText(json);
@@ -20,6 +24,29 @@ export async function readJson(request: Request): Promise<{ readonly json: unkno
     return new Problem(400, "The body is not valid JSON.");
   }
 }
+
+/** Nothing that is sent here has a tenth of that. */
+const MOST_DEPTH = 100;
+
+/** Whether lists and objects stand in each other deeper than that: seen without making them, which takes a while. */
+function isTooDeep(json: Uint8Array): boolean {
+  let depth = 0;
+  let inText = false;
+  for (let i = 0; i < json.length; i++) {
+    const byte = json[i];
+    if (inText) {
+      if (byte === BACKSLASH) i += 1;
+      else if (byte === QUOTE) inText = false;
+    } else if (byte === QUOTE) inText = true;
+    else if (byte === OPEN_LIST || byte === OPEN_OBJECT) {
+      depth += 1;
+      if (depth > MOST_DEPTH) return true;
+    } else if (byte === CLOSE_LIST || byte === CLOSE_OBJECT) depth -= 1;
+  }
+  return false;
+}
+
+const [QUOTE, BACKSLASH, OPEN_LIST, CLOSE_LIST, OPEN_OBJECT, CLOSE_OBJECT] = Buffer.from('"\\[]{}');
 
 /** The body as it came; null where it is longer than it may be. */
 export async function readBytes(request: Request, most: number): Promise<Buffer | null> {
@@ -53,8 +80,8 @@ interface Inside {
 }
 
 /**
- * The path of the first text that cannot be kept, keys included; null where all can. Depth is bounded by the body's size, so
- * a path is put together for a fault alone: one at each level would be work of the square of it.
+ * The path of the first text that cannot be kept, keys included; null where all can. A path is put together for a fault
+ * alone: one at each level would be work of the square of the depth.
  */
 function unwritableText(json: unknown): PropertyKey[] | null {
   const waiting: Inside[] = [{ value: json, key: "", within: null }];

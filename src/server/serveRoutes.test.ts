@@ -63,12 +63,23 @@ describe("a route's handler", () => {
     ["a question that is none", { query: "?after=-1" }, 422],
     ["a NUL in the question", { query: "?after=1&x=%00" }, 422],
     ["a method it has not", { method: "PATCH" }, 405],
+    ["nesting in a text", { body: JSON.stringify({ says: "[{".repeat(200) }) }, 422],
     ["deep nesting", { body: `${"[".repeat(60_000)}${"]".repeat(60_000)}` }, 422],
   ])("%s is the caller's, in problem details", async (_, what, expected) => {
     const { status, headers, json } = await ask(what);
     expect(status).toBe(expected);
     expect(headers.get("content-type")).toBe("application/problem+json");
     expect(json).toMatchObject({ type: "about:blank", status: expected });
+  });
+
+  it("takes brackets in a text for what they are, escapes or not", async () => {
+    for (const says of ["[".repeat(10), '"[[[[[', '\\"[[[', "{\\"])
+      expect((await ask({ body: JSON.stringify({ says }) })).status).toBe(201);
+    const nested = JSON.stringify({ says: "x", more: `"${"[".repeat(500)}` });
+    expect((await ask({ body: nested })).status).toBe(201);
+    const deep = (levels: number) => `{"says":"x","more":${"[".repeat(levels)}${"]".repeat(levels)}}`;
+    expect((await ask({ body: deep(60) })).status).toBe(201);
+    expect((await ask({ body: deep(101) })).status).toBe(422);
   });
 
   it("names every fault by its path", async () => {

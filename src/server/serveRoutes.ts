@@ -43,6 +43,9 @@ export function served<
   return { route: route as unknown as Route, handle: handle as Served["handle"] };
 }
 
+/** A body may have a fault for every few bytes of it: no one reads more of them. */
+const MOST_FAULTS = 1000;
+
 interface Context {
   readonly params: Promise<Record<string, string | string[] | undefined>>;
 }
@@ -132,5 +135,5 @@ async function bodyOf(route: Route, request: Request): Promise<{ readonly value:
   const read = body.safeParse(upgrade ? upgrade(given.json) : given.json);
   return read.success
     ? { value: read.data }
-    : new Problem(422, refused, { faults: faultsOf(read.error.issues) });
+    : new Problem(422, refused, { faults: faultsOf(read.error.issues.slice(0, MOST_FAULTS)) });
 }
