@@ -1,6 +1,6 @@
 /**
- * Lists, search, a unit and motors met before, asked of the production server over HTTP with a hundred, ten thousand and a
- * hundred thousand jobs in the shop. Prints a section of docs/benchmarks.md.
+ * Lists, search, a unit, motors met before, the stock and its ranking, asked of the production server over HTTP with a
+ * hundred, ten thousand and a hundred thousand jobs, and as many motors in the stock. Prints a section of docs/benchmarks.md.
  */
 import { query } from "../scripts/lib/databases.mjs";
 import { served } from "./served.mjs";
@@ -10,6 +10,8 @@ const SIZES = [100, 10_000, 100_000];
 const TIMES = 100;
 /** Between two questions, so that the limit of one caller is kept. */
 const PAUSE_MS = 25;
+/** The version of the figures that the motors are put in with; see core/stock/figures.ts. */
+const FIGURES_VERSION = 1;
 const UNIT = "00000000-0000-7000-8000-000000000007";
 
 /** Made-up jobs: seven sites, seven colors, five visits to a unit, ohms spread over the ladder. */
@@ -34,6 +36,29 @@ const units = (count) => `
   from generate_series(0, ${count} / 5) i
   on conflict do nothing`;
 
+/** Made-up motors of the stock: six powers, four speeds, three supplies, a few pieces each, none short. */
+const stock = (count) => `
+  insert into stock_items (shop_id, id, kind, name, part, place, count, minimum, cost, power_watts, rpm, volts, microfarads,
+    motor_kind, poles, supplies, read_plate, figured, words, item)
+  select (select shop_id from jobs limit 1), id, 'motor', 'Bench motor ' || i, 'BM-' || i, 'shelf ' || i % 40, 1 + i % 3, 1,
+    50 + i % 400, watts, rpm, high, 5, 'plain', poles, ('{[' || low * 0.9 || ',' || high * 1.1 || ']}')::nummultirange,
+    jsonb_build_object('powerWatts', jsonb_build_array(watts), 'rpm', rpm, 'hertz', jsonb_build_array(60),
+      'volts', jsonb_build_array(jsonb_build_object('low', low, 'high', high)),
+      'runCapacitor', jsonb_build_object('microfarads', 5, 'volts', 370)),
+    ${FIGURES_VERSION}, 'bench motor ' || i || ' bm-' || i || ' shelf ' || i % 40,
+    jsonb_build_object('kind', 'motor', 'id', id, 'name', 'Bench motor ' || i, 'part', 'BM-' || i, 'place', 'shelf ' || i % 40,
+      'count', 1 + i % 3, 'minimum', 1, 'cost', 50 + i % 400, 'ohms', '', 'plate', jsonb_build_object('power', watts || ' W',
+      'speed', rpm::text, 'volts', low || '-' || high, 'hertz', '60', 'runCapacitor', '5/370'))
+  from (select i, gen_random_uuid() as id, (array[93, 124, 186, 249, 373, 559])[1 + i % 6] as watts,
+      (array[825, 1075, 1625, 1725])[1 + i / 6 % 4] as rpm, (array[8, 6, 4, 4])[1 + i / 6 % 4] as poles,
+      (array[115, 208, 230])[1 + i / 24 % 3] as low, (array[115, 230, 230])[1 + i / 24 % 3] as high
+    from generate_series(1, ${count}) i) made`;
+
+const NEED = {
+  old: { power: "1/3 hp", speed: "1075", volts: "208-230", hertz: "60" },
+  place: { supplyVolts: 236 },
+};
+
 const ASKED = [
   ["first page of the list", () => get("/api/v1/jobs")],
   ["the page itself", () => get("/")],
@@ -44,6 +69,13 @@ const ASKED = [
   ["a unit by letters", () => get("/api/v1/units?search=fan")],
   ["a unit's visits", () => get(`/api/v1/units/${UNIT}`)],
   ["met before, three readings", () => post("/api/v1/met-before", readings())],
+  ["the stock by name", () => get("/api/v1/stock")],
+  ["the stock by pieces, the most first", () => get("/api/v1/stock?sort=onHand&descending=true")],
+  ["the stock by cost, nine tenths down", (size) => get(`/api/v1/stock?sort=cost&offset=${size * 0.9}`)],
+  ["the stock, what is short", () => get("/api/v1/stock?only=short")],
+  ["the stock by a letter", () => get("/api/v1/stock?search=m")],
+  ["the stock by two words", () => get("/api/v1/stock?search=motor%2077")],
+  ["what could replace a motor", () => post("/api/v1/match", NEED)],
 ];
 
 let base = "";
@@ -54,21 +86,23 @@ async function main() {
     const sizes = [];
     for (const size of SIZES) {
       await query(server.url, "delete from jobs where demo is null", jobs(size), units(size));
-      await query(server.url, "vacuum analyze jobs", "vacuum analyze units");
-      sizes.push(await measured());
+      await query(server.url, "delete from stock_items where name like 'Bench motor%'", stock(size));
+      for (const table of ["jobs", "units", "stock_items", "stock_counts"])
+        await query(server.url, `vacuum analyze ${table}`);
+      sizes.push(await measured(size));
     }
     return sizes;
   });
   console.log(section(columns));
 }
 
-async function measured() {
+async function measured(size) {
   const medians = [];
   for (const [, ask] of ASKED) {
     const times = [];
     for (let i = 0; i < TIMES; i++) {
       const started = performance.now();
-      await ask();
+      await ask(size);
       times.push(performance.now() - started);
       await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
     }
@@ -111,7 +145,7 @@ function section(columns) {
     "",
     `Asked of the production server over HTTP, one question at a time, ${TIMES} times each: milliseconds in the median and at p95.`,
     "",
-    `| what | ${SIZES.map((size) => `${size} jobs`).join(" | ")} | median, last to first |`,
+    `| what | ${SIZES.map((size) => `${size} jobs, as many motors`).join(" | ")} | median, last to first |`,
     "| --- | --- | --- | --- | --- |",
     ...ASKED.map(([what], i) => {
       const all = columns.map((column) => column[i]);

@@ -15,6 +15,20 @@ export function show(command, args, options = {}) {
   });
 }
 
+/** Runs a command to its end beside others; gives its exit status and all that it printed. */
+export function collected(command, args, options = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { ...options, stdio: ["ignore", "pipe", "pipe"] });
+    let said = "";
+    for (const stream of [child.stdout, child.stderr])
+      stream.setEncoding("utf8").on("data", (part) => {
+        said += part;
+      });
+    child.on("error", (error) => resolve({ status: 1, said: String(error) }));
+    child.on("close", (status) => resolve({ status: status ?? 1, said }));
+  });
+}
+
 /** Whether a command is on the path. */
 export function has(command) {
   return capture("sh", ["-c", `command -v ${command}`]).status === 0;

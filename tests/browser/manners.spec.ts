@@ -18,17 +18,39 @@ async function unfold(page: Page): Promise<void> {
   while ((await folded.count()) > 0) await folded.first().click();
 }
 
-/** What axe finds, and what runs off the page to the right. */
+/** What of axe's rules the colors of a scheme decide; all else is the same in both. */
+const OF_COLOR = ["color-contrast", "link-in-text-block"];
+/** Colors change over so long at most. */
+const COLORS_CHANGE_MS = 400;
+
+/** What axe finds in either scheme, and what runs off the page to the right. */
 async function mindsItsManners(page: Page): Promise<void> {
   // The bars at the foot lie over what scrolls under them; a target half under one is whole after a scroll.
   await page.evaluate(() => {
     for (const bar of document.querySelectorAll<HTMLElement>("nav")) bar.style.position = "static";
   });
-  const { violations } = await new AxeBuilder({ page })
-    .withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"])
-    .analyze();
-  expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(" ")}`)).toEqual([]);
+  const rules = new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa"]);
+  expect(found(await rules.analyze())).toEqual([]);
   await expectNoOverflow(page);
+  const day = await inScheme(page, "dark");
+  expect(found(await new AxeBuilder({ page }).withRules(OF_COLOR).analyze()), "in Attic").toEqual([]);
+  await inScheme(page, day);
+}
+
+function found({ violations }: Awaited<ReturnType<AxeBuilder["analyze"]>>): string[] {
+  return violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target).join(" ")}`);
+}
+
+/** Shows the page in the colors of a scheme, and gives the one that it was in. */
+async function inScheme(page: Page, scheme: string): Promise<string> {
+  const before = await page.evaluate((to) => {
+    const root = document.documentElement;
+    const was = root.getAttribute("data-scheme") ?? "";
+    root.setAttribute("data-scheme", to);
+    return was;
+  }, scheme);
+  await page.waitForTimeout(COLORS_CHANGE_MS);
+  return before;
 }
 
 /** Nothing is wider than the screen. */
@@ -108,95 +130,102 @@ for (const [size, viewport] of [
   ["390 × 844", { width: 390, height: 844 }],
   ["320 × 640", { width: 320, height: 640 }],
 ] as const) {
-  for (const scheme of ["Day", "Attic"] as const) {
-    const where = `at ${size} in ${scheme}`;
-    const begin = async (page: Page) => {
-      await page.setViewportSize(viewport);
-      await page.goto("/");
-      if (scheme === "Attic") await page.getByRole("button", { name: /Day scheme/ }).click();
-    };
+  const where = `at ${size}`;
+  const begin = async (page: Page) => {
+    await page.setViewportSize(viewport);
+    await page.goto("/");
+  };
 
-    test(`axe finds nothing, and nothing runs off the page of a job, ${where}`, async ({ page }) => {
-      await begin(page);
+  test(`axe finds nothing, and nothing runs off the page of a job, ${where}`, async ({ page }) => {
+    await begin(page);
+    await mindsItsManners(page);
+    for (const stage of ["probe", "land", "safe", "prove", "record"] as const) {
+      await openDemo(page, stage);
       await mindsItsManners(page);
-      for (const stage of ["probe", "land", "safe", "prove", "record"] as const) {
-        await openDemo(page, stage);
-        await mindsItsManners(page);
-      }
-    });
+    }
+  });
 
-    test(`nor in Plate, Match, Cap, the stock and the truck plan, ${where}`, async ({ page }) => {
-      await begin(page);
-      await page.getByRole("link", { name: /Ice house condenser/ }).click();
-      await page.waitForURL(/\/probe$/);
-      for (const stage of ["plate", "match", "cap"] as const) {
-        await page.goto(page.url().replace(/\w+$/, stage));
-        await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
-        await unfold(page);
-        await mindsItsManners(page);
-      }
-      await page.goto("/stock");
-      await expect(page.getByRole("table", { name: "Stock" })).toBeVisible();
-      await page.getByRole("button", { name: "Add a line" }).click();
-      await mindsItsManners(page);
-      await page.getByRole("button", { name: "Import CSV" }).click();
-      await page.goto("/truck");
-      await mindsItsManners(page);
-    });
-
-    test(`nor in a unit, the files, the words, and what the first page finds, ${where}`, async ({ page }) => {
-      await begin(page);
-      await page.getByLabel("Find a job").fill("fan");
-      await expect(page.getByRole("region", { name: "Found" })).toHaveAttribute("aria-busy", "false");
-      await page
-        .getByRole("button", { name: /^More for/ })
-        .first()
-        .click();
-      await expect(page.getByRole("menu")).toBeVisible();
-      await mindsItsManners(page);
-      const { units } = await (await page.request.get("/api/v1/units?search=chart%20room")).json();
-      await page.goto(`/units/${units[0].id}`);
-      await expect(page.getByRole("region", { name: "In it now" })).toBeVisible();
-      await mindsItsManners(page);
-      for (const path of ["/files", "/words#joint"]) {
-        await page.goto(path);
-        await mindsItsManners(page);
-      }
-    });
-
-    test(`nor in Trace, nor in Land with everything unfolded, nor in the practice of wiring, ${where}`, async ({
-      page,
-    }) => {
-      await begin(page);
-      await page.getByRole("link", { name: /circulation pump/ }).click();
-      await page.waitForURL(/\/probe$/);
-      for (const stage of ["trace", "land"] as const) {
-        await page.goto(page.url().replace(/\w+$/, stage));
-        await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
-        await unfold(page);
-        await mindsItsManners(page);
-      }
-      await page.goto("/practice/wiring");
-      await page.getByLabel("Your name, to keep results by").fill("Dov Hask");
-      await page.getByRole("button", { name: "Lay it out" }).click();
-      await expect(page.getByRole("region", { name: "The motor" })).toBeVisible();
-      await mindsItsManners(page);
-    });
-
-    test(`nor with everything unfolded, nor in practice, ${where}`, async ({ page }) => {
-      await begin(page);
-      await openDemo(page, "probe");
+  test(`nor in Plate, Match, Cap, the stock and the truck plan, ${where}`, async ({ page }) => {
+    await begin(page);
+    await page.getByRole("link", { name: /Ice house condenser/ }).click();
+    await page.waitForURL(/\/probe$/);
+    for (const stage of ["plate", "match", "cap"] as const) {
+      await page.goto(page.url().replace(/\w+$/, stage));
+      await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
       await unfold(page);
       await mindsItsManners(page);
-      await page.goto("/practice");
+    }
+    await page.goto("/stock");
+    await expect(page.getByRole("table", { name: "Stock" })).toBeVisible();
+    await page.getByRole("button", { name: "Add a line" }).click();
+    await mindsItsManners(page);
+    await page.getByRole("button", { name: "Import CSV" }).click();
+    await page.goto("/truck");
+    await mindsItsManners(page);
+  });
+
+  test(`nor in a unit, the files, the words, and what the first page finds, ${where}`, async ({ page }) => {
+    await begin(page);
+    await page.getByLabel("Find a job").fill("fan");
+    await expect(page.getByRole("region", { name: "Found" })).toHaveAttribute("aria-busy", "false");
+    await page
+      .getByRole("button", { name: /^More for/ })
+      .first()
+      .click();
+    await expect(page.getByRole("menu")).toBeVisible();
+    await mindsItsManners(page);
+    const { units } = await (await page.request.get("/api/v1/units?search=chart%20room")).json();
+    await page.goto(`/units/${units[0].id}`);
+    await expect(page.getByRole("region", { name: "In it now" })).toBeVisible();
+    await mindsItsManners(page);
+    for (const path of ["/files", "/words#joint"]) {
+      await page.goto(path);
       await mindsItsManners(page);
-      await page.getByLabel("Your name, to keep results by").fill("Ilo Brandt");
-      await page.getByRole("button", { name: "Put it on the bench" }).click();
-      await page.getByLabel("Kind of motor").selectOption({ index: 1 });
+    }
+  });
+
+  test(`nor in Trace, nor in Land with everything unfolded, nor in the practice of wiring, ${where}`, async ({
+    page,
+  }) => {
+    await begin(page);
+    await page.getByRole("link", { name: /circulation pump/ }).click();
+    await page.waitForURL(/\/probe$/);
+    for (const stage of ["trace", "land"] as const) {
+      await page.goto(page.url().replace(/\w+$/, stage));
+      await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
+      await unfold(page);
       await mindsItsManners(page);
-    });
-  }
+    }
+    await page.goto("/practice/wiring");
+    await page.getByLabel("Your name, to keep results by").fill("Dov Hask");
+    await page.getByRole("button", { name: "Lay it out" }).click();
+    await expect(page.getByRole("region", { name: "The motor" })).toBeVisible();
+    await mindsItsManners(page);
+  });
+
+  test(`nor with everything unfolded, nor in practice, ${where}`, async ({ page }) => {
+    await begin(page);
+    await openDemo(page, "probe");
+    await unfold(page);
+    await mindsItsManners(page);
+    await page.goto("/practice");
+    await mindsItsManners(page);
+    await page.getByLabel("Your name, to keep results by").fill("Ilo Brandt");
+    await page.getByRole("button", { name: "Put it on the bench" }).click();
+    await page.getByLabel("Kind of motor").selectOption({ index: 1 });
+    await mindsItsManners(page);
+  });
 }
+
+test("Attic is one touch away, everywhere from then on, and says so", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: /Day scheme/ }).click();
+  await expect(page.locator("html")).toHaveAttribute("data-scheme", "dark");
+  await openDemo(page, "probe");
+  await expect(page.locator("html")).toHaveAttribute("data-scheme", "dark");
+  await expect(page.getByRole("button", { name: /Attic scheme/ })).toBeVisible();
+  await mindsItsManners(page);
+});
 
 test("nothing runs off a screen of 320 pixels", async ({ page }) => {
   test.setTimeout(240_000);

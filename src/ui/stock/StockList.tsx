@@ -24,7 +24,7 @@ export function StockList({ asked, onAsk, onOpen }: Props) {
     <>
       <Typography role="status" sx={{ color: "text.secondary", mb: 1 }}>
         {total === 0 ? "No line" : total === 1 ? "1 line" : `${more ? "More than " : ""}${total} lines`}
-        {narrowed ? " found" : ""}.{more ? " The first of them are listed: type on." : ""}
+        {narrowed ? " found" : ""}.{more ? " The first of them are listed: type more to narrow it down." : ""}
       </Typography>
       {total === 0 && !narrowed ? (
         <Typography>
