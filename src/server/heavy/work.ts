@@ -14,7 +14,9 @@ import type { MatchRequest } from "@/core/stock";
 import { database } from "../database";
 import { keepStatus } from "../jobSummaries";
 import { motorsMetBefore } from "../metBefore";
+import { pastNeeds } from "../pastNeeds";
 import { rankStock } from "../rankStock";
+import { stockStore } from "../stockStore";
 
 /** A practice fault graded, with what the list of results says of its task. */
 function gradedFault(handedIn: FaultHandedIn) {
@@ -28,6 +30,17 @@ function gradedWiring(handedIn: WiringHandedIn) {
   return { grade: gradeWiring(handedIn), equipment: compartment.title };
 }
 
+const MOST_JOBS_COVERED = 3000;
+
+/** What the latest jobs asked for, and every part of the stock. */
+async function truckNeeds(shop: string) {
+  const [needs, lines] = await Promise.all([
+    pastNeeds(database(), shop, MOST_JOBS_COVERED),
+    stockStore(database(), shop).all(),
+  ]);
+  return { needs, items: lines.map(({ item, onHand }) => ({ ...item, count: onHand })) };
+}
+
 /** What takes the processor longer than a request may hold the server: worked out in threads of its own. */
 export const works = {
   identify,
@@ -39,6 +52,7 @@ export const works = {
   metBefore: (shop: string, read: ReadSoFar, but: string | undefined) =>
     motorsMetBefore(database(), shop, read, but),
   keepStatus: (shop: string, job: string) => keepStatus(database(), shop, job),
+  truckNeeds,
   rankStock: (shop: string, asked: MatchRequest) => rankStock(database(), shop, asked),
 };
 
