@@ -15,7 +15,7 @@ export async function served(database, measure, { processes = 1 } = {}) {
   const leave = enter("bench");
   const url = postgres.url(database);
   await ensureDatabase(postgres.adminUrl, database, { drop: true });
-  prepareDatabase(url);
+  await prepareDatabase(url);
   const port = await freePort(4500);
   const base = `http://127.0.0.1:${port}`;
   const server = spawn("node", ["scripts/serve.mjs"], {

@@ -15,7 +15,7 @@ async function dev() {
   const leave = enter("dev");
   if (postgres.own) await ensureDatabase(postgres.adminUrl, "odd_lead");
   const url = postgres.own ? postgres.url("odd_lead") : postgres.adminUrl;
-  prepareDatabase(url);
+  await prepareDatabase(url);
   process.on("SIGINT", () => undefined);
   const port = await freePort(Number(process.env.PORT) || 3000);
   const env = { ...process.env, DATABASE_URL: url, NEXT_TELEMETRY_DISABLED: "1" };

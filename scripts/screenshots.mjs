@@ -172,7 +172,7 @@ async function pictures() {
   const leave = enter("screenshots");
   mkdirSync(FOLDER, { recursive: true });
   await ensureDatabase(postgres.adminUrl, DATABASE, { drop: true });
-  prepareDatabase(postgres.url(DATABASE));
+  await prepareDatabase(postgres.url(DATABASE));
   const port = await freePort(4200);
   const server = await serve({ url: postgres.url(DATABASE), host: "127.0.0.1", port });
   const browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_ARGUMENTS });

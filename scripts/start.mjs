@@ -2,7 +2,7 @@
  * npm start: from a bare checkout to the running application with demo data. See README.md.
  * `npm start -- --fresh` begins with an empty database. PORT, HOST and DATABASE_URL are honoured.
  */
-import { applicationUrl } from "./lib/applicationRole.mjs";
+import { applicationAddress, applicationUrl } from "./lib/applicationRole.mjs";
 import { newestBackup } from "./lib/backups.mjs";
 import { DATABASE, ensureDatabase, prepareDatabase, putAside, query } from "./lib/databases.mjs";
 import { enter, others } from "./lib/instances.mjs";
@@ -48,13 +48,15 @@ async function start() {
   }, WATCH_MS);
   try {
     const url = await oneAtATime("database", () => database(postgres, fresh));
-    prepareDatabase(url);
-    const served = postgres.own ? await applicationUrl(url) : url;
+    const ready = prepareDatabase(url).then(() => (postgres.own ? applicationUrl(url) : url));
+    // Its fault is told where it is waited for.
+    ready.catch(() => undefined);
+    const served = postgres.own ? applicationAddress(url) : url;
     const host = process.env.HOST || "127.0.0.1";
     const port = await chosenPort();
     // Free when it was looked at, it may be somebody else's by the time the server is up.
     const orNext = !process.env.PORT;
-    serving = await serveBy(processes, { url: served, host, port, orNext, ownDatabase: postgres.own });
+    serving = await serveBy(processes, { url: served, host, port, orNext, ownDatabase: postgres.own, ready });
     if (!isLoopback(host))
       say(
         `Anyone who reaches ${host} can read and change everything: there is no sign-in yet. Leave HOST out to serve this machine alone.`,

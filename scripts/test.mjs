@@ -44,7 +44,7 @@ async function test() {
   const leave = enter("test");
   try {
     await ensureDatabase(postgres.adminUrl, TEMPLATE, { drop: true });
-    prepareDatabase(postgres.url(TEMPLATE), { demo: false });
+    await prepareDatabase(postgres.url(TEMPLATE), { demo: false });
     await vitest({ ...env, ODD_LEAD_TEST_ADMIN_URL: postgres.adminUrl, ODD_LEAD_TEST_TEMPLATE: TEMPLATE });
     await ensureBuild();
     await browser(postgres, env);
@@ -89,7 +89,7 @@ async function browser(postgres, env) {
   const chromium = ensureChromium();
   await ensureDatabase(postgres.adminUrl, BROWSER, { drop: true });
   const url = postgres.url(BROWSER);
-  prepareDatabase(url);
+  await prepareDatabase(url);
   const port = await freePort(4100);
   const server = spawn("node", ["scripts/serve.mjs"], {
     cwd: ROOT,

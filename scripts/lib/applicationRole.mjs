@@ -13,8 +13,7 @@ const GRANTING_LOCK = 5_203_116;
  * @param ownerUrl the database as its owner.
  */
 export async function applicationUrl(ownerUrl) {
-  const owner = new URL(ownerUrl);
-  const password = createHmac("sha256", owner.password).update(ROLE).digest("hex");
+  const { password } = new URL(applicationAddress(ownerUrl));
   await query(
     ownerUrl,
     `select pg_advisory_lock(${GRANTING_LOCK})`,
@@ -28,5 +27,12 @@ export async function applicationUrl(ownerUrl) {
     `grant usage, select on all sequences in schema public to ${ROLE}`,
     `revoke update, delete on facts from ${ROLE}`,
   );
-  return Object.assign(new URL(ownerUrl), { username: ROLE, password }).toString();
+  return applicationAddress(ownerUrl);
+}
+
+/** The same URL, without making sure that it opens anything yet. */
+export function applicationAddress(ownerUrl) {
+  const owner = new URL(ownerUrl);
+  const password = createHmac("sha256", owner.password).update(ROLE).digest("hex");
+  return Object.assign(owner, { username: ROLE, password }).toString();
 }

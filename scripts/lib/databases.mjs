@@ -1,6 +1,6 @@
 import { join } from "node:path";
-import { bin, ROOT } from "./project.mjs";
-import { capture } from "./run.mjs";
+import { bin, isBuilt, PREPARING, ROOT } from "./project.mjs";
+import { collected } from "./run.mjs";
 import { Remedy } from "./say.mjs";
 
 /** The application's database on a cluster of our own. */
@@ -47,13 +47,14 @@ export async function ensureDatabase(adminUrl, name, { drop = false, template = 
 }
 
 /** Migrates the database at the URL and, unless told not to, puts the demo jobs in. */
-export function prepareDatabase(url, { demo = true } = {}) {
-  const script = join(ROOT, "scripts", "prepare-database.ts");
-  const done = capture(bin("tsx"), [script, ...(demo ? [] : ["--no-demo"])], {
+export async function prepareDatabase(url, { demo = true } = {}) {
+  const source = join(ROOT, "scripts", "prepare-database.ts");
+  const [program, script] = isBuilt() ? [process.execPath, PREPARING] : [bin("tsx"), source];
+  const { status, said } = await collected(program, [script, ...(demo ? [] : ["--no-demo"])], {
     cwd: ROOT,
     env: { ...process.env, DATABASE_URL: url },
   });
-  if (done.status !== 0) throw new Error(`the database could not be prepared:\n${done.err || done.out}`);
+  if (status !== 0) throw new Error(`the database could not be prepared:\n${said}`);
 }
 
 function redacted(url) {

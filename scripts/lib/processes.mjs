@@ -22,13 +22,15 @@ export function processCount(wanted = process.env.PROCESSES) {
  * Serves the production build: one process is this one; several are children that share the port and end with this one,
  * each started again should it end by itself.
  *
+ * @param ready is waited for before anybody is listened to.
  * @returns {Promise<{ port: number, stop: () => Promise<void> }>}
  */
-export async function serveBy(count, { url, host, port, orNext, ownDatabase }) {
+export async function serveBy(count, { url, host, port, orNext, ownDatabase, ready }) {
   if (count === 1) {
-    const server = await serve({ url, host, port, orNext });
+    const server = await serve({ url, host, port, orNext, ready });
     return { port: server.address().port, stop: () => drained(server) };
   }
+  await ready;
   cluster.setupPrimary({ exec: join(ROOT, "scripts", "serveOne.mjs") });
   const env = {
     DATABASE_URL: url,

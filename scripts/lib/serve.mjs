@@ -12,8 +12,9 @@ const MOST_PORTS = 50;
  * Serves the production build on the database at `url` from this process: ending it ends the web server too.
  *
  * @param orNext whether the next free port does as well.
+ * @param ready is waited for before anybody is listened to: the database, made ready beside the application.
  */
-export async function serve({ url, host, port, orNext = false }) {
+export async function serve({ url, host, port, orNext = false, ready = Promise.resolve() }) {
   Object.assign(process.env, {
     DATABASE_URL: url,
     BACKUPS,
@@ -22,7 +23,7 @@ export async function serve({ url, host, port, orNext = false }) {
   });
   const { default: next } = await import("next");
   const app = next({ dev: false, dir: ROOT, hostname: host, port });
-  await app.prepare();
+  await Promise.all([app.prepare(), ready]);
   const handle = app.getRequestHandler();
   const packed = packedAnswers(STATIC);
   const allowed = allowedHosts(host, process.env.ALLOWED_HOSTS);

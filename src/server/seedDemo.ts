@@ -1,4 +1,4 @@
-import { and, eq, like, sql } from "drizzle-orm";
+import { and, eq, inArray, like, sql } from "drizzle-orm";
 import { v7 as uuidv7 } from "uuid";
 import { z } from "zod";
 import { type Fact, type FactBody, fact, PLATE_FIELD_IDS, stockItem } from "@/core";
@@ -30,11 +30,31 @@ const ROWS_AN_INSERT = 1000;
  */
 export async function seedDemo(db: Database): Promise<void> {
   const store = jobStore(db, FIRST_SHOP);
-  for (const job of demo.parse(demoJobs)) await store.addFacts(job.id, job.facts, job.demo);
+  if (!(await hasDemoFacts(db)))
+    for (const job of demo.parse(demoJobs)) await store.addFacts(job.id, job.facts, job.demo);
   if (await hasPastJobs(db)) return;
   await putPastJobs(db);
   const stock = stockStore(db, FIRST_SHOP);
   for (const item of z.array(stockItem).parse(demoStock)) await stock.put(item);
+}
+
+/** Whether every fact of the demo jobs is there: then none of them needs to be read. */
+async function hasDemoFacts(db: Database): Promise<boolean> {
+  const ids = demoJobs.flatMap((job) => job.facts.map(({ id }) => id));
+  const kept = await db
+    .select({ count: sql<number>`count(*)::int` })
+    .from(facts)
+    .where(
+      and(
+        eq(facts.shopId, FIRST_SHOP),
+        inArray(
+          facts.jobId,
+          demoJobs.map(({ id }) => id),
+        ),
+        sql`${facts.id} = any(${sql.param(ids)}::uuid[])`,
+      ),
+    );
+  return kept[0]?.count === new Set(ids).size;
 }
 
 async function hasPastJobs(db: Database): Promise<boolean> {
