@@ -5,6 +5,8 @@ const alias = { "@": fileURLToPath(new URL("./src", import.meta.url)) };
 
 export default defineConfig({
   test: {
+    // A worker for each core: nothing else runs beside them, and of two cores one would idle.
+    maxWorkers: "100%",
     projects: [
       {
         resolve: { alias },
