@@ -1,7 +1,7 @@
 /** npm run bench: benchmarks/run.ts, made to plain JavaScript as the product is, which the times are to be those of. */
 import { spawnSync } from "node:child_process";
-import { mkdirSync } from "node:fs";
 import { join } from "node:path";
+import { bundled } from "./lib/bundled.mjs";
 import { checkNode, DATA, ensureData, ensurePackages, ROOT } from "./lib/project.mjs";
 import { fail } from "./lib/say.mjs";
 
@@ -11,16 +11,7 @@ async function main() {
   checkNode();
   ensureData();
   await ensurePackages({ development: true });
-  const { build } = await import("esbuild");
-  mkdirSync(join(DATA, "bench"), { recursive: true });
-  await build({
-    entryPoints: [join(ROOT, "benchmarks", "run.ts")],
-    outfile: MADE,
-    bundle: true,
-    platform: "node",
-    format: "esm",
-    logLevel: "warning",
-  });
+  await bundled(join(ROOT, "benchmarks", "run.ts"), MADE, "esm");
   const { status } = spawnSync(process.execPath, [MADE, ...process.argv.slice(2)], {
     cwd: ROOT,
     stdio: "inherit",

@@ -4,6 +4,6 @@ import { fail, say } from "./lib/say.mjs";
 
 const { DATABASE_URL: url, HOST: host = "127.0.0.1", PORT: port } = process.env;
 
-serveBy(processCount(), { url, host, port: Number(port), ownDatabase: false })
+serveBy(processCount(), { url, host, port: Number(port) })
   .then(() => say(`listening on ${port}`))
   .catch(fail);

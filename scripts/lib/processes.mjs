@@ -22,6 +22,7 @@ export function processCount(wanted = process.env.PROCESSES) {
  * Serves the production build: one process is this one; several are children that share the port and end with this one,
  * each started again should it end by itself.
  *
+ * @param ownDatabase given where children are to give up root, as stepDown takes it.
  * @param ready is waited for before anybody is listened to.
  * @returns {Promise<{ port: number, stop: () => Promise<void> }>}
  */
@@ -36,7 +37,8 @@ export async function serveBy(count, { url, host, port, orNext, ownDatabase, rea
     DATABASE_URL: url,
     HOST: host,
     PORT: String(port),
-    OWN_DATABASE: ownDatabase ? "yes" : "",
+    // What a child gives up root for; nothing where it is to stay who it is.
+    DATABASE_RUN_BY: ownDatabase === undefined ? "" : ownDatabase ? "us" : "others",
   };
   let stopping = false;
   const born = () => {

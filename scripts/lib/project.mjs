@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
+import { bundled } from "./bundled.mjs";
 import { packBuild } from "./packed.mjs";
 import { show } from "./run.mjs";
 import { Remedy, say } from "./say.mjs";
@@ -98,25 +99,12 @@ export async function ensureBuild() {
   });
   if (status !== 0) throw new Error("the production build failed; run `npx next build` to see why");
   await packBuild(STATIC);
-  await bundlePreparing();
+  await bundled(join(ROOT, "scripts", "prepare-database.ts"), PREPARING, "cjs");
   writeFileSync(join(ROOT, ".next", "odd-lead-built-from"), sourceHash());
 }
 
 /** What prepares the database, in one file: a start would load hundreds of sources for it otherwise. */
 export const PREPARING = join(ROOT, ".next", "prepare-database.cjs");
-
-async function bundlePreparing() {
-  const { build } = await import("esbuild");
-  await build({
-    entryPoints: [join(ROOT, "scripts", "prepare-database.ts")],
-    outfile: PREPARING,
-    bundle: true,
-    platform: "node",
-    format: "cjs",
-    external: ["pg-native"],
-    logLevel: "warning",
-  });
-}
 
 function sourceHash() {
   return hashOf(BUILD_INPUTS.map((name) => join(ROOT, name)));
