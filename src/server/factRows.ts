@@ -1,6 +1,23 @@
+import { and, eq } from "drizzle-orm";
 import { type Fact, readFact } from "@/core";
+import type { Database } from "./database";
 import { log } from "./log";
-import type { facts } from "./schema";
+import { facts } from "./schema";
+
+/** Every row of a job's facts, in the order of their arrival; so many at most, where that is said. */
+export function rowsOf(
+  on: Pick<Database, "select">,
+  shopId: string,
+  jobId: string,
+  most = Number.MAX_SAFE_INTEGER,
+): Promise<(typeof facts.$inferSelect)[]> {
+  return on
+    .select()
+    .from(facts)
+    .where(and(eq(facts.shopId, shopId), eq(facts.jobId, jobId)))
+    .orderBy(facts.arrival)
+    .limit(most);
+}
 
 /**
  * Stored rows as the facts they are, brought up to the present version. A row that this version cannot read takes nothing

@@ -4,8 +4,9 @@ import { and, eq, gt, inArray, sql } from "drizzle-orm";
 import type { FactsSince } from "@/contract";
 import { deriveJob, type Fact } from "@/core";
 import type { Database } from "./database";
-import { readRows } from "./factRows";
-import { keptSummaryOf, MOST_SUMMED_AT_ONCE as MOST_AT_ONCE } from "./keptSummary";
+import { readRows, rowsOf } from "./factRows";
+import { thatIsThere } from "./history";
+import { keptSummaryOf, MOST_SUMMED_AT_ONCE } from "./keptSummary";
 import { type KnownJob, KnownJobs } from "./knownJobs";
 import { facts, histories, jobs, stockItems, stockUses } from "./schema";
 import { writeFacts } from "./writeFacts";
@@ -23,7 +24,7 @@ export function jobStore(db: Database, shopId: string) {
      * Facts that arrived after `arrival` (0 for the first), so many at most. A job nobody wrote to has none; that is no
      * error.
      */
-    async factsOf(jobId: string, arrival = 0, most = MOST_AT_ONCE): Promise<FactsSince> {
+    async factsOf(jobId: string, arrival = 0, most = MOST_SUMMED_AT_ONCE): Promise<FactsSince> {
       const since = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId), gt(facts.arrival, arrival));
       // The history's one row is there where no fact is.
       const rows = await db
@@ -32,8 +33,7 @@ export function jobStore(db: Database, shopId: string) {
         .leftJoin(facts, since)
         .orderBy(facts.arrival)
         .limit(most + 1);
-      const history = rows[0]?.history;
-      if (!history) throw new Error("the database has no history; its migrations were not run");
+      const history = thatIsThere(rows[0]?.history);
       const arrived = rows.flatMap(({ fact }) => fact ?? []);
       const page = arrived.slice(0, most);
       const { read, unreadable } = readRows(page);
@@ -63,7 +63,7 @@ export function jobStore(db: Database, shopId: string) {
     const { news, others } = newsAmong(added, before.facts);
     const made = [...before.facts, ...news];
     // What seems to be there already is asked of the database, which may have been set back.
-    if (news.length < added.length || others.length > 0 || made.length > MOST_AT_ONCE) return false;
+    if (news.length < added.length || others.length > 0 || made.length > MOST_SUMMED_AT_ONCE) return false;
     if (news.some(changesUses)) return false;
     const write = { shopId, jobId, demo, after: before.lastWrite, as: randomUUID(), facts: news };
     const kept = await writeFacts(db, { ...write, madeAt: newest(news), summary: keptSummaryOf(made) });
@@ -98,21 +98,16 @@ export function jobStore(db: Database, shopId: string) {
     const write = { shopId, jobId, demo, after, as: randomUUID(), facts: news, madeAt: newest(news) };
     await writeFacts(tx, { ...write, summary: long ? null : keptSummaryOf(made) });
     if (news.some(changesUses))
-      await setUses(tx, shopId, jobId, long ? await allFacts(tx, shopId, jobId) : made);
+      await setUses(tx, shopId, jobId, long ? readRows(await rowsOf(tx, shopId, jobId)).read : made);
     return { refused, ...(long || unreadable.size > 0 ? {} : { now: { lastWrite: write.as, facts: made } }) };
   }
 
   /** The facts of a job, or of a long one those that have an id of the added. */
   async function factsBefore(tx: Transaction, jobId: string, added: readonly Fact[]) {
-    const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
-    const first = await tx
-      .select()
-      .from(facts)
-      .where(ofJob)
-      .orderBy(facts.arrival)
-      .limit(MOST_AT_ONCE + 1);
-    const long = first.length > MOST_AT_ONCE;
+    const first = await rowsOf(tx, shopId, jobId, MOST_SUMMED_AT_ONCE + 1);
+    const long = first.length > MOST_SUMMED_AT_ONCE;
     const ids = added.map(({ id }) => id);
+    const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
     const rows = long
       ? await tx
           .select()
@@ -124,11 +119,6 @@ export function jobStore(db: Database, shopId: string) {
     for (const { id } of read) unreadable.delete(id);
     return { facts: read, unreadable, long };
   }
-}
-
-async function allFacts(tx: Transaction, shopId: string, jobId: string): Promise<Fact[]> {
-  const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
-  return readRows(await tx.select().from(facts).where(ofJob).orderBy(facts.arrival)).read;
 }
 
 function newest(added: readonly Fact[]): string {

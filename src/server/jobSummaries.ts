@@ -11,9 +11,9 @@ import {
   stepsOf,
 } from "@/core";
 import type { Database } from "./database";
-import { readRows } from "./factRows";
+import { readRows, rowsOf } from "./factRows";
 import { keptSummaryOf, MOST_SUMMED_AT_ONCE, SUMMARY_VERSION } from "./keptSummary";
-import { facts, jobs } from "./schema";
+import { jobs } from "./schema";
 import { writeFacts } from "./writeFacts";
 
 /**
@@ -23,8 +23,7 @@ import { writeFacts } from "./writeFacts";
 export async function keepStatus(db: Database, shopId: string, jobId: string): Promise<void> {
   const thisJob = and(eq(jobs.shopId, shopId), eq(jobs.id, jobId));
   const [job] = await db.select(AS_WRITTEN).from(jobs).where(thisJob);
-  const ofJob = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId));
-  const rows = await db.select().from(facts).where(ofJob).orderBy(facts.arrival);
+  const rows = await rowsOf(db, shopId, jobId);
   const arrival = rows.at(-1)?.arrival;
   if (!job || arrival === undefined) return;
   const made = readRows(rows).read;
@@ -113,9 +112,7 @@ export async function bringSummariesUp(db: Database): Promise<number> {
       .limit(JOBS_A_BATCH);
     if (rows.length === 0) return done;
     for (const job of rows) {
-      const ofJob = and(eq(facts.shopId, job.shopId), eq(facts.jobId, job.id));
-      const kept = await db.select().from(facts).where(ofJob).orderBy(facts.arrival);
-      await sumUp(db, job, readRows(kept).read);
+      await sumUp(db, job, readRows(await rowsOf(db, job.shopId, job.id)).read);
       done += 1;
     }
   }

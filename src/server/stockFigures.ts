@@ -4,7 +4,7 @@ import { FIGURES_VERSION } from "@/core/stock";
 import type { Database } from "./database";
 import { readable } from "./readable";
 import { stockItems } from "./schema";
-import { putAll, rowOf } from "./stockRow";
+import { PIECES_IN_USE, putAll, rowOf } from "./stockRow";
 
 const LINES_A_BATCH = 500;
 
@@ -46,7 +46,7 @@ export async function countUsesAnew(db: Database): Promise<void> {
   await db.execute(sql`
     update stock_items s set in_use = coalesce(u.pieces, 0)
     from stock_items t
-    left join (select shop_id, item_id, sum(count)::int as pieces from stock_uses group by shop_id, item_id) u
+    left join ${PIECES_IN_USE} u
       on u.shop_id = t.shop_id and u.item_id = t.id
     where s.shop_id = t.shop_id and s.id = t.id and s.in_use <> coalesce(u.pieces, 0)`);
 }

@@ -31,6 +31,10 @@ export function rowOf(shopId: string, item: StockItem): Row {
   };
 }
 
+/** How many pieces of each line jobs have in use, told anew from what each job has. */
+export const PIECES_IN_USE = sql`(select shop_id, item_id, sum(count)::int as pieces from stock_uses
+  group by shop_id, item_id)`;
+
 /** What an import writes of a line, by column: all but what is counted elsewhere. */
 const WRITTEN = [
   "kind",
@@ -70,7 +74,7 @@ export function putAll(rows: readonly Row[]): SQL {
     select r."shopId", r.id, coalesce(u.pieces, 0), ${list(WRITTEN.map(given))}
     from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb)
       as r("shopId" uuid, id uuid, ${list(WRITTEN.map(type))})
-    left join (select shop_id, item_id, sum(count)::int as pieces from stock_uses group by shop_id, item_id) u
+    left join ${PIECES_IN_USE} u
       on u.shop_id = r."shopId" and u.item_id = r.id
     on conflict (shop_id, id) do update set ${list(WRITTEN.map((key) => sql`${name(key)} = excluded.${name(key)}`))},
       version = stock_items.version + (stock_items.item is distinct from excluded.item)::int`;

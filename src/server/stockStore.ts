@@ -6,7 +6,7 @@ import { type StockItem, stockItem } from "@/core";
 import type { Database } from "./database";
 import { readable } from "./readable";
 import { stockCounts, stockItems, stockUses } from "./schema";
-import { rowOf } from "./stockRow";
+import { PIECES_IN_USE, rowOf } from "./stockRow";
 
 /** A list that is searched counts no further: whoever has more types on. */
 const MOST_COUNTED = 2000;
@@ -14,7 +14,7 @@ const MOST_COUNTED = 2000;
 const LINES_A_BATCH = 500;
 /** Pieces that jobs have in use of a line, for one that is put in again. */
 const usesOf = (shopId: string, id: string) => sql<number>`coalesce((
-  select sum(u.count) from stock_uses u where u.shop_id = ${shopId} and u.item_id = ${id}), 0)::int`;
+  select u.pieces from ${PIECES_IN_USE} u where u.shop_id = ${shopId} and u.item_id = ${id}), 0)`;
 
 const SORT = {
   name: stockItems.name,
