@@ -364,8 +364,9 @@ export const meters = pgTable("meters", {
   measures: text("measures").$type<InstrumentKind>().notNull(),
   /** The number that the page gave its latest touch; each value is told with the touch it is of. */
   touch: bigint("touch", { mode: "number" }).notNull().default(-1),
-  /** Whose moving of the probes is under way: no value is of one place meanwhile. */
+  /** The move of its probes that is under way, and when it is given up: no value is of one place meanwhile. */
   moving: uuid("moving"),
+  movingUntil: timestamp("moving_until", { withTimezone: true, mode: "string" }),
   usedAt: timestamp("used_at", { withTimezone: true, mode: "string" }).notNull().defaultNow(),
 });
 

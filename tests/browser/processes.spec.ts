@@ -23,6 +23,22 @@ async function asked(url: string, method = "GET", body?: unknown) {
   return { status: response.status, json: await response.json() };
 }
 
+/** Attaches a meter, moves its probes in all ways by whichever process, and detaches it. */
+async function metersAlike(meters: string, seed: number): Promise<void> {
+  const leads = ["a", "b", "c"].map((letter) => `${letter}${seed}`);
+  const { json } = await asked(meters, "POST", { leads, seed });
+  const meter = `${meters}/${json.meter}`;
+  for (let touch = 0; touch < 8; touch++) {
+    const there = await asked(`${meter}/probes`, "POST", { between: leads.slice(0, 2), touch });
+    expect(there.status).toBe(200);
+    const missing = await asked(`${meter}/probes`, "POST", { between: [leads[0], "z"], touch });
+    expect(missing.status).toBe(422);
+  }
+  expect((await asked(meter, "DELETE")).status).toBe(200);
+  for (let i = 0; i < PROCESSES; i++)
+    expect((await asked(`${meter}/probes`, "POST", { lifted: true, touch: 9 })).status).toBe(404);
+}
+
 /** The processes that serve under a start command. */
 function childrenOf(pid: number | undefined): number[] {
   const lines = execFileSync("ps", ["-eo", "pid=,ppid=,args="], { encoding: "utf8" }).split("\n");
@@ -49,13 +65,8 @@ test("what one keeps all have; one that ends is started again, and all end with 
     const { facts } = (await asked(job)).json as { facts: { id: string }[] };
     expect(facts.map(({ id }) => id)).toEqual(ids);
   }
-  const { json } = await asked(`${address}/api/v1/meter`, "POST", { leads: ["a", "b", "c"], seed: 4 });
-  const meter = `${address}/api/v1/meter/${json.meter}`;
-  for (let touch = 0; touch < 6; touch++)
-    expect((await asked(`${meter}/probes`, "POST", { between: ["a", "b"], touch })).status).toBe(200);
-  expect((await asked(meter, "DELETE")).status).toBe(200);
-  for (let i = 0; i < PROCESSES; i++)
-    expect((await asked(`${meter}/probes`, "POST", { lifted: true, touch: 9 })).status).toBe(404);
+  // Meters of both processes, side by side: each is on its own motor, whoever is asked.
+  await Promise.all([1, 2, 3, 4].map((seed) => metersAlike(`${address}/api/v1/meter`, seed)));
 
   const [first, ...others] = childrenOf(started.child.pid);
   expect(others).toHaveLength(PROCESSES - 1);

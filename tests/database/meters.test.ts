@@ -103,6 +103,15 @@ describe("the stand-in meter over TCP", () => {
     expect(await meters.find(other.id)).toBeDefined();
   });
 
+  it("that is read stays, however many are attached that nobody reads", async () => {
+    const read = await bench();
+    for (let i = 0; i < 5; i++) await bench(["a", "b"], i);
+    await test.db.execute(sql`update meters set used_at = now() - interval '5 seconds'`);
+    await meters.find(read.id);
+    for (let i = 0; i < 5; i++) await bench(["a", "b"], i);
+    expect(await meters.find(read.id)).toBeDefined();
+  });
+
   it("keeps only so many of all, and none that was long unused", async () => {
     const idle = await bench(["a", "b"], 1, "10.0.1.99");
     await test.db.execute(
@@ -152,6 +161,58 @@ describe("a meter behind two processes", () => {
     expect(await others.find(stranger.id)).toBeDefined();
   });
 
+  it("moved by both at once rests where the last of them put it, under that one's number", async () => {
+    const others = await another();
+    const meter = await bench(["a", "b", "c"], 11);
+    const pairs = ["ab", "ac", "bc"].map((pair) => pair.split(""));
+    const same = await Promise.all(pairs.map(() => bench(["a", "b", "c"], 11, "10.0.0.9")));
+    const truth = await Promise.all(
+      pairs.map(async ([a = "", b = ""], i) => kindOf(await rested(same[i] as Meter, a, b))),
+    );
+    expect(new Set(truth).size).toBeGreaterThan(1);
+    for (let round = 0; round < 3; round++) {
+      await Promise.all(
+        Array.from({ length: 9 }, async (_, touch) => {
+          const of = touch % 2 === 0 ? meters : others;
+          const own = await of.find(meter.id);
+          await of.moved(meter.id, touch, "ohms", async () => {
+            const [a, b] = pairs[touch % 3] as string[];
+            own?.scpi.command(`ROUT:TOUC "${a}","${b}"`);
+            await own?.scpi.query("SYST:ERR?");
+          });
+        }),
+      );
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+      const shown = kindOf(shownOf(await meter.scpi.query("READ?")));
+      expect(shown).toBe(truth[((await meters.resting(meter.id)) ?? 0) % 3]);
+    }
+  });
+
+  it("rests again where what was to move the probes failed", async () => {
+    const meter = await bench();
+    const moved = meters.moved(meter.id, 4, "ohms", () => Promise.reject(new Error("slipped")));
+    await expect(moved).rejects.toThrow("slipped");
+    expect(await meters.resting(meter.id)).toBe(4);
+    expect(await meters.moved(meter.id, 5, "ohms", async () => "there")).toBe("there");
+  });
+
+  it("is moved on once the turn of a process that died is over, and moved no more once it is gone", async () => {
+    const meter = await bench();
+    const died = (ago: string) =>
+      test.db.execute(
+        sql`update meters set moving = gen_random_uuid(), moving_until = now() + ${ago}::interval where id = ${meter.id}`,
+      );
+    await died("0.4 seconds");
+    const began = performance.now();
+    expect(await meters.moved(meter.id, 2, "ohms", async () => "moved")).toBe("moved");
+    expect(performance.now() - began).toBeGreaterThan(300);
+    expect(await meters.resting(meter.id)).toBe(2);
+    await died("10 minutes");
+    const waits = meters.moved(meter.id, 3, "ohms", async () => "moved");
+    await meters.detach(meter.id);
+    expect(await waits).toBeUndefined();
+  });
+
   it("streams in one what the probes are on in the other, each value with the touch it is of", async () => {
     const others = await another();
     const meter = await bench(["a", "b", "c"], 11);
@@ -168,7 +229,7 @@ describe("a meter behind two processes", () => {
       for (const [touch, [a, b]] of pairs.entries()) {
         const own = await meters.find(meter.id);
         if (own)
-          await meters.moved(own, touch, async () => {
+          await meters.moved(own.id, touch, "ohms", async () => {
             own.scpi.command(`ROUT:TOUC "${a}","${b}"`);
             await own.scpi.query("SYST:ERR?");
           });

@@ -91,21 +91,8 @@ export function attachedMeters(db: Database) {
       return undefined;
     },
 
-    /** The probes of a meter are moved by `work`; what it shows meanwhile is told of no place. */
-    async moved<T>(
-      meter: AttachedMeter,
-      touch: number,
-      work: () => Promise<T>,
-      to?: InstrumentKind,
-    ): Promise<T> {
-      const move = randomUUID();
-      await store.moving(meter.id, move, to);
-      try {
-        return await work();
-      } finally {
-        await store.rested(meter.id, move, touch);
-      }
-    },
+    /** The probes of a meter are moved by `work`, when their turn comes; what it shows meanwhile is told of no place. */
+    moved: store.moved,
 
     /** Whether a meter is attached still, where it rests, and at which touch. */
     resting: async (id: string): Promise<number | null> => {
@@ -139,7 +126,7 @@ export function attachedMeters(db: Database) {
   }
 
   async function attached(
-    row: Omit<KeptMeter, "identity" | "touch" | "moving" | "usedAt">,
+    row: Omit<KeptMeter, "identity" | "touch" | "moving" | "movingUntil" | "usedAt">,
     identity: string,
     scpi: ScpiClient,
     standIn?: StandIn,
@@ -181,12 +168,12 @@ function close(id: string): void {
 }
 
 /** This process's line to a meter, made where there is none any more; null where nothing answers to its name there. */
-async function lineTo(meter: KeptMeter): Promise<ScpiClient | null> {
-  const before = await here.lines.get(meter.id);
-  if (before && !before.isClosed()) return before;
-  const made = opened(meter);
-  here.lines.set(meter.id, made);
-  return made;
+function lineTo(meter: KeptMeter): Promise<ScpiClient | null> {
+  const before = here.lines.get(meter.id);
+  // At once in its place: who asks while it is being made waits for the same one.
+  const line = before?.then((open) => (open && !open.isClosed() ? open : opened(meter))) ?? opened(meter);
+  here.lines.set(meter.id, line);
+  return line;
 }
 
 async function opened({ host, port, identity }: KeptMeter): Promise<ScpiClient | null> {

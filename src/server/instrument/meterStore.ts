@@ -1,4 +1,6 @@
-import { and, desc, eq, inArray, lt, sql } from "drizzle-orm";
+import { randomUUID } from "node:crypto";
+import { setTimeout as pause } from "node:timers/promises";
+import { and, desc, eq, inArray, isNull, lt, or, sql } from "drizzle-orm";
 import type { InstrumentKind } from "@/core/proving";
 import type { Database } from "../database";
 import { meters } from "../schema";
@@ -10,8 +12,12 @@ export type KeptMeter = typeof meters.$inferSelect;
 const MOST_OF_ONE = 6;
 const MOST_OF_ALL = 24;
 const IDLE = sql`interval '10 minutes'`;
-/** Use is written down again after so long. */
-const USE_NOTED = sql`interval '30 seconds'`;
+/** Use is written down again after so long: one that is read is always seen as used later than one that is not. */
+const USE_NOTED = sql`interval '2 seconds'`;
+/** A move sends a few commands and asks twice; an instrument that does not answer is given up long before. */
+const LONGEST_MOVE = sql`interval '10 seconds'`;
+/** So often is asked whether the turn to move the probes has come. */
+const TURN_ASKED_MS = 20;
 
 /** The meters attached by any process behind one database: the only way to them. */
 export function meterStore(db: Database) {
@@ -47,34 +53,59 @@ export function meterStore(db: Database) {
       return found;
     },
 
-    /** Those of these that are attached still. */
-    async among(ids: readonly string[]): Promise<ReadonlySet<string>> {
-      if (ids.length === 0) return new Set();
-      const rows = await db
-        .select({ id: meters.id })
-        .from(meters)
-        .where(inArray(meters.id, [...ids]));
-      return new Set(rows.map(({ id }) => id));
-    },
+    among,
 
-    /** The probes begin to move: until they rest no value is of one place. */
-    async moving(id: string, move: string, measures?: InstrumentKind): Promise<void> {
-      await db
-        .update(meters)
-        .set({ moving: move, usedAt: sql`now()`, ...(measures ? { measures } : {}) })
-        .where(thisOne(id));
-    },
-
-    /** The probes rest at this touch, unless another move has begun meanwhile. */
-    async rested(id: string, move: string, touch: number): Promise<void> {
-      await db
-        .update(meters)
-        .set({ moving: null, touch })
-        .where(and(thisOne(id), eq(meters.moving, move)));
+    /**
+     * The probes are moved by `work` and then rest at this touch; until then no value is of one place. Moves of one meter
+     * take turns, in whichever process; the turn of a process that dies is over by itself.
+     *
+     * @param measures what the meter measures from then on.
+     * @returns what `work` gives; undefined where the meter is gone.
+     */
+    async moved<T>(
+      id: string,
+      touch: number,
+      measures: InstrumentKind,
+      work: () => Promise<T>,
+    ): Promise<T | undefined> {
+      const move = randomUUID();
+      while (!(await took(id, move, measures))) {
+        if ((await among([id])).size === 0) return undefined;
+        await pause(TURN_ASKED_MS);
+      }
+      try {
+        return await work();
+      } finally {
+        await db
+          .update(meters)
+          .set({ moving: null, touch })
+          .where(and(thisOne(id), eq(meters.moving, move)));
+      }
     },
 
     async remove(id: string): Promise<void> {
       await db.delete(meters).where(thisOne(id));
     },
   };
+
+  /** Those of these that are attached still. */
+  async function among(ids: readonly string[]): Promise<ReadonlySet<string>> {
+    if (ids.length === 0) return new Set();
+    const rows = await db
+      .select({ id: meters.id })
+      .from(meters)
+      .where(inArray(meters.id, [...ids]));
+    return new Set(rows.map(({ id }) => id));
+  }
+
+  /** Takes the turn to move the probes, where it is nobody's. */
+  async function took(id: string, move: string, measures: InstrumentKind): Promise<boolean> {
+    const free = or(isNull(meters.moving), lt(meters.movingUntil, sql`now()`));
+    const turns = await db
+      .update(meters)
+      .set({ moving: move, movingUntil: sql`now() + ${LONGEST_MOVE}`, measures, usedAt: sql`now()` })
+      .where(and(thisOne(id), free))
+      .returning({ id: meters.id });
+    return turns.length > 0;
+  }
 }

@@ -35,7 +35,8 @@ export async function serveInstrument(instrument: ScpiInstrument, port = 0): Pro
   });
   await new Promise<void>((resolve, reject) => {
     server.once("error", reject);
-    server.listen(port, "127.0.0.1", resolve);
+    // Where several processes answer, a port of no number would be one that they share: each stand-in has its own.
+    server.listen({ port, host: "127.0.0.1", exclusive: true }, resolve);
   });
   const address = server.address();
   if (address === null || typeof address === "string") throw new Error("a TCP server without a port");

@@ -13,6 +13,7 @@ import {
 } from "@/contract/routes/meter";
 import { settledValue } from "@/core";
 import { type InstrumentKind, instrumentFor, type NextCheck, type ProvingSheetInput } from "@/core/proving";
+import { useInTurn } from "../parts/useInTurn";
 
 /** What is read at Prove: stand-ins beside a virtual machine on this wiring, or an instrument at its address. */
 export type InstrumentSource =
@@ -67,6 +68,7 @@ export function useInstrument(from: InstrumentSource, check: NextCheck | null, a
   const [latest, setLatest] = useState<{ readonly touch: number; readonly values: readonly Value[] }>();
   const [seen, setSeen] = useState({ place: "", words: "" });
   const touch = useRef(0);
+  const inTurn = useInTurn();
   const [touched, setTouched] = useState(-1);
   const { kind, ...body } = from;
   const key = JSON.stringify(body);
@@ -123,13 +125,12 @@ export function useInstrument(from: InstrumentSource, check: NextCheck | null, a
     touch.current += 1;
     const own = touch.current;
     setTouched(own);
-    void call(moveProbes, { params: { meter: id }, body: { check: JSON.parse(place), touch: own } }).then(
-      (called) => {
-        if (!called.ok) setLost(called.status === null ? "It is out of reach." : called.says);
-        else setSeen({ place, words: called.value.seen ?? "" });
-      },
-    );
-  }, [id, place]);
+    const body = { check: JSON.parse(place), touch: own };
+    void inTurn(() => call(moveProbes, { params: { meter: id }, body })).then((called) => {
+      if (!called.ok) setLost(called.status === null ? "It is out of reach." : called.says);
+      else setSeen({ place, words: called.value.seen ?? "" });
+    });
+  }, [id, place, inTurn]);
 
   if (lost !== "") return { state: "lost", says: lost };
   if (!id) return { state: "attaching" };

@@ -13,11 +13,15 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
   served(moveProbes, async ({ params, body }) => {
     const meters = attachedMeters(database());
     const meter = await meters.find(params.meter);
-    if (!meter) return new Problem(404, "That meter is no longer attached.");
+    if (!meter) return gone();
     const measures = "check" in body ? (instrumentFor(body.check.what) ?? meter.measures) : meter.measures;
-    return meters.moved(meter, body.touch, () => put(meter, body, measures), measures);
+    return (await meters.moved(meter.id, body.touch, measures, () => put(meter, body, measures))) ?? gone();
   }),
 );
+
+function gone() {
+  return new Problem(404, "That meter is no longer attached.");
+}
 
 /** A real meter's probes are in somebody's hands: what it shows from here on is of this touch. */
 async function put({ scpi, standIn }: AttachedMeter, body: To, measures: AttachedMeter["measures"]) {

@@ -1,0 +1,1 @@
+ALTER TABLE "meters" ADD COLUMN "moving_until" timestamp with time zone;
