@@ -1,3 +1,5 @@
+import type { OhmsShown } from "@/core";
+
 /** Where the stand-in's probes are. */
 export type HeldProbes =
   | { readonly between: [string, string] }
@@ -5,38 +7,75 @@ export type HeldProbes =
   | { readonly lifted: true }
   | { readonly tips: string };
 
-/** Times of a hand that goes from one pair to the next, in ms after it was asked: in the air, on the leads, the sign. */
-const TOUCHES_MS = 900;
-const GIVES_UP_MS = 4500;
-const TIPS_MS = 5300;
-const PARTS_MS = 5800;
+/** What a hand does with the stand-in's probes, and what its eyes see. */
+export interface Bench {
+  /** Puts the probes somewhere; fulfilled once they are there. */
+  readonly put: (probes: HeldProbes) => Promise<void>;
+  /** What the display showed where the probes are now; null before the first value from there. */
+  readonly shows: () => OhmsShown | null;
+}
+
+const LIFTED: HeldProbes = { lifted: true };
+
+/** How long a hand stays, in ms: in the air, on the leads, and with the tips together for the sign. */
+const AIR_MS = 900;
+const LEADS_MS = 3600;
+const APART_MS = 800;
+const TIPS_MS = 500;
+/** A value or a sign is taken within this; else the hand begins again. */
+const TAKEN_MS = 4000;
+const LOOK_MS = 100;
 
 /**
- * Puts the stand-in's probes on a place: at once, or as a hand does that is read hands free: lifted, then on the leads;
- * where nothing is taken from there, the tips together for a moment, which says that the pair is open.
+ * Puts the stand-in's probes on a place: at once, or as a hand does that is read hands free: lifted, then on the leads.
+ * Where the display shows open there and nothing else, the tips together for a moment say so. It begins again until it
+ * is ended: what it touches was taken then, or is wanted no more.
  *
  * @param place what the probes touch, as the route takes it.
- * @param put sends the probes somewhere.
  * @returns ends the movement.
  */
-export function moveProbes(place: string, likeAHand: boolean, put: (probes: HeldProbes) => void): () => void {
+export function moveProbes(place: string, likeAHand: boolean, bench: Bench): () => void {
   const touched: HeldProbes = JSON.parse(place);
   if (!likeAHand || "lifted" in touched || "tips" in touched) {
-    put(touched);
+    void bench.put(touched);
     return () => undefined;
   }
-  const lifted: HeldProbes = { lifted: true };
+  let ended = false;
   const tips: HeldProbes = { tips: "between" in touched ? touched.between[0] : touched.shell };
-  put(lifted);
-  const timers = (
-    [
-      [TOUCHES_MS, touched],
-      [GIVES_UP_MS, lifted],
-      [TIPS_MS, tips],
-      [PARTS_MS, lifted],
-    ] as const
-  ).map(([ms, probes]) => setTimeout(() => put(probes), ms));
-  return () => {
-    for (const timer of timers) clearTimeout(timer);
+  const move = async (probes: HeldProbes, staysMs: number) => {
+    if (ended) return;
+    await bench.put(probes);
+    await pause(staysMs);
   };
+  void (async () => {
+    while (!ended) {
+      await move(LIFTED, AIR_MS);
+      await move(touched, 0);
+      if (await readsOpen(bench, () => ended)) {
+        await move(LIFTED, APART_MS);
+        await move(tips, TIPS_MS);
+        await move(LIFTED, 0);
+      }
+      await pause(TAKEN_MS);
+    }
+  })();
+  return () => {
+    ended = true;
+  };
+}
+
+/** Stays on the leads and looks: whether the display shows open, and never showed anything else. */
+async function readsOpen({ shows }: Bench, ended: () => boolean): Promise<boolean> {
+  let open = false;
+  for (let ms = 0; ms < LEADS_MS && !ended(); ms += LOOK_MS) {
+    await pause(LOOK_MS);
+    const shown = shows();
+    if (shown && !("open" in shown)) return false;
+    open = shown !== null;
+  }
+  return open;
+}
+
+function pause(ms: number): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, ms));
 }

@@ -11,6 +11,7 @@ import {
   streamMeter,
 } from "@/contract/routes/meter";
 import { type Meter, type OhmsShown, settledValue } from "@/core";
+import { useInTurn } from "../parts/useInTurn";
 import { moveProbes } from "./simulatedHand";
 import type { Target } from "./target";
 
@@ -52,6 +53,8 @@ export function useMeter(
   const [reading, setReading] = useState<PlacedReading>({ state: "attaching" });
   /** Where the probes were put with each touch: a value is of its own touch and of no other. */
   const touches = useRef<string[]>([]);
+  const latest = useRef<Told>({ touch: -1, shown: null });
+  const inTurn = useInTurn();
   const { resolutionOhms } = meter;
   const key = JSON.stringify(
     from.kind === "address" ? { address: from.address } : { leads: from.leads, seed: from.seed, meter },
@@ -80,7 +83,10 @@ export function useMeter(
       }
       opened = made;
       setId(made);
-      source = follow(made, identity, resolutionOhms, touches.current, setReading);
+      source = follow(made, identity, resolutionOhms, (next, told) => {
+        if (told) latest.current = told;
+        setReading(told ? { ...next, place: touches.current[told.touch] } : next);
+      });
     };
     void attach();
     return () => {
@@ -93,14 +99,17 @@ export function useMeter(
 
   useEffect(() => {
     if (!id) return;
-    return moveProbes(place, lifts, (probes) => {
-      const touch = touches.current.push(place) - 1;
-      void call(probesMoved, { params: { meter: id }, body: { ...probes, touch } }).then((called) => {
+    return moveProbes(place, lifts, {
+      put: async (probes) => {
+        const touch = touches.current.push(place) - 1;
+        const params = { meter: id };
+        const called = await inTurn(() => call(probesMoved, { params, body: { ...probes, touch } }));
         if (!called.ok && called.status === null)
           setReading({ state: "lost", says: "The meter is out of reach." });
-      });
+      },
+      shows: () => (latest.current.touch === touches.current.length - 1 ? latest.current.shown : null),
     });
-  }, [id, place, lifts]);
+  }, [id, place, lifts, inTurn]);
 
   // What was read before the probes moved says nothing of where they are now.
   return reading.state === "live" && reading.place !== place
@@ -117,12 +126,17 @@ function probesOf(target: Target): object {
   return target.kind === "pair" ? { between: target.between } : { shell: target.lead };
 }
 
+/** What the stream told last, and the touch it is of. */
+interface Told {
+  readonly touch: number;
+  readonly shown: OhmsShown | null;
+}
+
 function follow(
   id: string,
   identity: string,
   resolutionOhms: number,
-  touches: readonly string[],
-  set: (reading: PlacedReading) => void,
+  set: (reading: LiveReading, told?: Told) => void,
 ): EventSource {
   const source = new EventSource(addressOf(streamMeter.path, { meter: id }));
   let latest: OhmsShown[] = [];
@@ -137,7 +151,7 @@ function follow(
     last = touch;
     latest = [...latest, shown].slice(-KEPT);
     const steady = settledValue(latest, resolutionOhms);
-    set({ state: "live", identity, shown, steady, place: touches[touch] });
+    set({ state: "live", identity, shown, steady }, { touch, shown });
   };
   source.onerror = () => {
     if (source.readyState === EventSource.CLOSED)
