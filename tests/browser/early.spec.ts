@@ -1,18 +1,26 @@
 import { expect, type Page, test } from "@playwright/test";
+import { enter, startMotor } from "./bench";
 
 /** What is touched and typed while the page's scripts are still on their way over a slow line. */
 
-/** Holds the page's scripts back until what it gives is called. */
-async function scriptsHeld(page: Page): Promise<() => Promise<void>> {
+const SCRIPT = /\/_next\/static\/.*\.js$/;
+
+/** Holds the page's scripts, or those of some addresses, back until what it gives is called. */
+async function scriptsHeld(
+  page: Page,
+  held = (address: string) => SCRIPT.test(address),
+): Promise<() => Promise<void>> {
   let release: () => void = () => undefined;
   const come = new Promise<void>((resolve) => {
     release = resolve;
   });
-  const scripts = "**/_next/static/**/*.js";
-  await page.route(scripts, async (route) => {
-    await come;
-    await route.continue();
-  });
+  await page.route(
+    (address) => held(address.href),
+    async (route) => {
+      await come;
+      await route.continue();
+    },
+  );
   return async () => {
     release();
     await page.unrouteAll({ behavior: "wait" });
@@ -80,4 +88,34 @@ test("a choice, a figure and ticks made before the scripts have come are facts w
   await release();
   await expect(boxes.first()).toBeChecked();
   await expect(page.getByRole("alert").filter({ hasText: "is not dead" })).toBeVisible();
+});
+
+test("what is done to a part whose own script comes late, on a page that listens already, is done when it has come", async ({
+  page,
+}) => {
+  await startMotor(page, "YE BK RD");
+  for (const line of ["YE shell OL", "YE BK 5.8", "YE RD 12.4"]) await enter(page, line);
+  const reference = page.getByRole("region", { name: "Against a reference", exact: true });
+  await reference.getByRole("button", { name: /^Against a reference/ }).click();
+  await reference.getByLabel("Ohms from the plate or a manual").fill("YE BK 4.0\nYE RD 9.5");
+  const own = new Set<string>();
+  page.on("request", (asked) => {
+    if (SCRIPT.test(asked.url())) own.add(asked.url());
+  });
+  await reference.getByRole("button", { name: "Hold the readings against it" }).click();
+  await expect(reference.getByRole("status")).toContainText("High against the reference");
+  expect(own.size).toBeGreaterThan(0);
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+
+  const late = new Set(own);
+  const release = await scriptsHeld(page, (address) => late.has(address));
+  await page.reload({ waitUntil: "commit" });
+  await page.getByRole("button", { name: "Paste a table" }).click();
+  await expect(page.getByRole("textbox", { name: /table/i })).toBeVisible();
+  await reference.getByLabel("Tolerance, per cent").fill("20");
+  await reference.getByLabel("Tolerance, per cent").press("Enter");
+  await reference.getByRole("button", { name: "Take it away" }).click();
+  await expect(reference.getByRole("button", { name: "Take it away" })).toBeVisible();
+  await release();
+  await expect(reference.getByLabel("Ohms from the plate or a manual")).toBeVisible();
 });

@@ -1,8 +1,9 @@
 /**
  * What is touched and typed before the page's scripts have come: nobody listens yet, and a form of ours would load the
  * page anew. The script stands in the page itself and runs at once; it holds touches and entries in their order, and
- * {@link replayEarly} gives them to the page once it listens. Links, folds and forms with an address of their own work
- * without scripts and are left alone.
+ * {@link replayEarly} gives them to the page once it listens. From then on it holds only what touches a part whose own
+ * script has not come yet: such a part is drawn with the page, and React drops what is done to it. Links, folds and
+ * forms with an address of their own work without scripts and are left alone.
  */
 
 type Held =
@@ -14,7 +15,18 @@ type Held =
 
 declare global {
   interface Window {
-    oddLeadEarly?: { held: Held[]; listens: boolean };
+    oddLeadEarly?: {
+      /** What was done and not given to the page yet, oldest first. */
+      held: Held[];
+      /** Whether the page's frame listens. */
+      listens: boolean;
+      /** Whether what happens now is given back by us, not done by a person. */
+      giving: boolean;
+      /** Whether React listens to an element; it says so only by the property it puts on each that it has taken over. */
+      heard: (element: Element) => boolean;
+      /** Called where something was held after the frame listens. */
+      late?: () => void;
+    };
   }
 }
 
@@ -23,10 +35,13 @@ export const CLEARS = { "data-early": "clear" } as const;
 
 /** The script, as text: it runs before anything that the build makes. */
 export const EARLY_SCRIPT = `(() => {
-  const early = (window.oddLeadEarly = { held: [], listens: false });
+  const heard = (element) => Object.keys(element).some((key) => key.startsWith("__reactProps"));
+  const early = (window.oddLeadEarly = { held: [], listens: false, giving: false, heard });
   const typing = "input:not([type=checkbox],[type=radio],[type=file]),textarea";
   const on = (name, take) => addEventListener(name, (event) => {
-    if (!early.listens && event.target instanceof Element) take(event.target, event);
+    if (early.giving || !(event.target instanceof Element) || (early.listens && heard(event.target))) return;
+    take(event.target, event);
+    if (early.listens && early.held.length) early.late();
   }, true);
   const stop = (event) => { event.preventDefault(); event.stopImmediatePropagation(); };
   on("input", (field) => {
@@ -64,28 +79,35 @@ export const EARLY_SCRIPT = `(() => {
 /** Gives what was held to the page, in order, with what comes while this goes on; then the page listens by itself. */
 export async function replayEarly(): Promise<void> {
   const early = window.oddLeadEarly;
-  if (!early || early.listens) return;
-  for (let next = early.held.shift(); next; next = early.held.shift()) {
-    await listening(next.on);
-    early.listens = true;
-    replay(next);
-    early.listens = false;
-    // The page draws what this changed before the next: an entry may ask for what the one before it made.
-    await new Promise((resolve) => setTimeout(resolve));
-  }
+  if (!early || early.late) return;
+  let running = true;
+  const giveAll = async () => {
+    for (let next = early.held.shift(); next; next = early.held.shift()) {
+      await listening(next.on, early.heard);
+      early.giving = true;
+      replay(next);
+      early.giving = false;
+      // The page draws what this changed before the next: an entry may ask for what the one before it made.
+      await new Promise((resolve) => setTimeout(resolve));
+    }
+    running = false;
+  };
+  early.late = () => {
+    if (running) return;
+    running = true;
+    void giveAll();
+  };
+  await giveAll();
   early.listens = true;
 }
 
 const LOOK_MS = 30;
 const MOST_LOOKS = 300;
 
-/**
- * Waits until React listens to an element: a part whose script comes on its own is taken over later than the frame, and
- * an event before that is dropped. React says so only by the property that it puts on each element it has taken over.
- */
-async function listening(element: Element): Promise<void> {
+/** Waits until React listens to an element: a part whose script comes on its own is taken over later than the frame. */
+async function listening(element: Element, heard: (element: Element) => boolean): Promise<void> {
   for (let look = 0; look < MOST_LOOKS; look++) {
-    if (!element.isConnected || Object.keys(element).some((key) => key.startsWith("__reactProps"))) return;
+    if (!element.isConnected || heard(element)) return;
     await new Promise((resolve) => setTimeout(resolve, LOOK_MS));
   }
 }

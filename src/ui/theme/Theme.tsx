@@ -8,7 +8,7 @@ import { theme } from "./theme";
 /** The house style around a page. */
 export function Theme({ children }: { children: ReactNode }) {
   return (
-    <ThemeProvider theme={theme} defaultMode="light">
+    <ThemeProvider theme={theme} defaultMode="light" noSsr>
       <CssBaseline enableColorScheme />
       {children}
     </ThemeProvider>
