@@ -327,6 +327,12 @@ test("an address with nothing under it is said to be none; a title names the job
   await page.getByLabel("Name of this job").first().press("Enter");
   await expect(page).toHaveTitle("Probe: Pier lamp store, vent fan · Odd Lead");
   await expect(page.getByText("No job is kept under this address")).toHaveCount(0);
+  // What the server draws late names the stage alone: the job's name outlasts it.
+  await page.getByRole("navigation", { name: "Stages" }).getByRole("link", { name: /^Land/ }).click();
+  await page.waitForURL(/\/land$/);
+  await page.reload({ waitUntil: "networkidle" });
+  await page.waitForTimeout(1000);
+  expect(await page.title()).toBe("Land: Pier lamp store, vent fan · Odd Lead");
 });
 
 test("every stage prints on an ordinary sheet with its job and day, and none of its buttons", async ({

@@ -99,6 +99,11 @@ export function useWorking(): boolean {
   return usePart(useOpenJob().now, ({ working }) => working);
 }
 
+/** True while the first answer is being worked out: there is none yet that could be shown. */
+export function useFirstAnswerComes(): boolean {
+  return usePart(useOpenJob().now, ({ answer, working }) => working && answer === null);
+}
+
 /** The job's wiring. */
 export function useJobWiring(): JobWiring {
   return usePart(useOpenJob().now, ({ wiring }) => wiring);

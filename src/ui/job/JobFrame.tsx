@@ -83,15 +83,28 @@ function Heading({ stage }: { stage: Stage }) {
   }, [stage]);
   const title = STAGES.find((entry) => entry.stage === stage)?.title ?? "";
   const name = jobHeading(job);
-  // The server names the stage alone: what the job is called may be known to this device only.
-  useEffect(() => {
-    document.title = `${title}: ${name} · Odd Lead`;
-  }, [title, name]);
+  usePageTitle(`${title}: ${name} · Odd Lead`);
   return (
     <Box ref={heading} component="h1" tabIndex={-1} className="no-print" sx={UNSEEN}>
       {title}: {name}
     </Box>
   );
+}
+
+/**
+ * Names the page. The server names the stage alone, since what the job is called may be known to this device only; its
+ * title is drawn late, and anew with each stage.
+ */
+function usePageTitle(title: string) {
+  useEffect(() => {
+    const name = () => {
+      if (document.title !== title) document.title = title;
+    };
+    name();
+    const renamed = new MutationObserver(name);
+    renamed.observe(document.head, { childList: true, subtree: true, characterData: true });
+    return () => renamed.disconnect();
+  }, [title]);
 }
 
 /** On each printed sheet: which job, which unit, which day. */

@@ -8,6 +8,7 @@ import { UndoButtons } from "../job/UndoButtons";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
+import { useAtFirst } from "../parts/useAtFirst";
 import { CheckPanel } from "./CheckPanel";
 import { DrawingPanel } from "./DrawingPanel";
 import { LandedOn } from "./LandedOn";
@@ -42,12 +43,13 @@ export function LandStage() {
   const wiring = useJobWiring();
   const check = useWiringCheck();
   const work = useSteps();
+  const awaits = useAtFirst(wiring.kind === "on-its-way");
   // Nothing of the motor's leads or its machine yet: what is asked then is its voltage.
   const begun = job.leads.length > 0 || job.compartment !== null || wiring.kind === "retrofit";
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: { xs: 5, md: 6 } }}>
       {work ? null : begun ? <NotYet /> : <SetVolts />}
-      <LandedOn check={work ? check : null} />
+      {awaits ? null : <LandedOn check={work ? check : null} />}
       {work && check ? (
         <Box
           sx={{
@@ -81,7 +83,7 @@ export function LandStage() {
           <More />
         </>
       ) : null}
-      <UndoButtons />
+      {awaits ? null : <UndoButtons />}
     </Box>
   );
 }

@@ -6,8 +6,9 @@ import Typography from "@mui/material/Typography";
 import { type ReactNode, useState } from "react";
 import { v7 as uuid } from "uuid";
 import { type Insulation, LEAD_LIMITS } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useFirstAnswerComes, useJob } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
+import { useAtFirst } from "../parts/useAtFirst";
 import { useWakeLock } from "../parts/useWakeLock";
 import { ConditionsEntry } from "../reference/ConditionsEntry";
 import { InsulationPanel } from "../reference/InsulationPanel";
@@ -41,7 +42,7 @@ const LEADS = <LeadsEntry />;
 const BELOW_THE_TABLE = <UndoButtons />;
 const EVERY_READING = <EveryReading />;
 const THE_REST = (
-  <Part place={4}>
+  <>
     <WindingDrawing />
     <MetBefore />
     <Box>
@@ -52,7 +53,7 @@ const THE_REST = (
       <InsulationPanel />
       <SignalChoice />
     </Box>
-  </Part>
+  </>
 );
 
 /** Probe: touch two leads, type what the meter shows, see what it means. */
@@ -61,6 +62,7 @@ export function ProbeStage() {
   const [chosen, setChosen] = useState<Target | null>(null);
   const [trial, setTrial] = useState(false);
   useWakeLock();
+  const awaits = useAtFirst(useFirstAnswerComes());
   const enough = job.leads.length >= LEAD_LIMITS.fewest;
   return (
     <Box
@@ -77,7 +79,7 @@ export function ProbeStage() {
           {LEADS}
           {enough ? <ReadingEntry chosen={chosen} onChoose={setChosen} simulated={trial} /> : null}
         </Part>
-        <Part place={3}>
+        <Part place={3} away={awaits ? "phone" : undefined}>
           {enough ? <PairTable chosen={chosen} onChoose={setChosen} /> : null}
           {enough ? EVERY_READING : null}
           {BELOW_THE_TABLE}
@@ -87,7 +89,11 @@ export function ProbeStage() {
         <Part place={2}>
           {enough ? <VerdictPanel onChoose={setChosen} /> : <HowItGoes onTry={() => setTrial(true)} />}
         </Part>
-        {enough ? THE_REST : null}
+        {enough ? (
+          <Part place={4} away={awaits ? "everywhere" : undefined}>
+            {THE_REST}
+          </Part>
+        ) : null}
       </Column>
     </Box>
   );
@@ -127,12 +133,21 @@ function Column({ children }: { children: ReactNode }) {
 }
 
 /** Some of what belongs together: the pair and its field, the verdict, the table, the rest. */
-function Part({ place, children }: { place: number; children: ReactNode }) {
+function Part({
+  place,
+  away,
+  children,
+}: {
+  place: number;
+  /** Where it is not to be seen yet. */
+  away?: "phone" | "everywhere" | undefined;
+  children: ReactNode;
+}) {
   return (
     <Box
       sx={{
         order: { xs: place, md: 0 },
-        display: "grid",
+        display: { xs: away ? "none" : "grid", md: away === "everywhere" ? "none" : "grid" },
         gridTemplateColumns: "minmax(0,1fr)",
         gap: 6,
         alignContent: "start",
