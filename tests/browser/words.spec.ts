@@ -4,6 +4,9 @@ import { expect, type Page, test } from "@playwright/test";
 const NORTH_AMERICAN =
   /\b(ground(ed|ing|s|-fault)?|colors?|colored|catalog|center|gray|aluminum|license|wye|hot (leg|at))\b/i;
 
+/** And of North America the other way round: colors that sentences of the core name are spelled as there. */
+const OF_ELSEWHERE = /\b(grey|colours?|earth(ed)?|catalogue|centre|aluminium|licence)\b/i;
+
 const STAGES = ["safe", "trace", "plate", "match", "probe", "cap", "land", "prove", "record"];
 
 /** What a page shows and what a reader hears of it, its folds opened. */
@@ -73,4 +76,29 @@ test("every stage, drawing and label says them", async ({ page, context, baseURL
   }
   await page.goto(`${job}/land`);
   await expect(page.getByRole("img", { name: /Wiring drawing.*earth stud/ })).toBeVisible();
+});
+
+test("nor do the pages of North America say what is said elsewhere, of a motor with gray leads", async ({
+  page,
+}) => {
+  for (const path of ["/", "/stock", "/truck", "/practice", "/practice/fault"]) {
+    await page.goto(path);
+    await page.getByRole("heading", { level: 1 }).first().waitFor();
+    expect(
+      (await saidOn(page)).filter((line) => OF_ELSEWHERE.test(line)),
+      path,
+    ).toEqual([]);
+  }
+  await page.goto("/");
+  const link = page.getByRole("link", { name: /Harbour office fan coil/i }).first();
+  const job = (await link.getAttribute("href"))?.replace(/\/\w+$/, "");
+  for (const stage of STAGES) {
+    await page.goto(`${job}/${stage}`);
+    await page.getByRole("region", { name: /Loom/ }).waitFor();
+    await expect(page.getByText(/Looking through|Going through|is being planned/)).toHaveCount(0);
+    expect(
+      (await saidOn(page)).filter((line) => OF_ELSEWHERE.test(line)),
+      stage,
+    ).toEqual([]);
+  }
 });

@@ -36,6 +36,12 @@ describe("words and spelling by setting", () => {
     expect(elsewhere(text)).toBe(text);
   });
 
+  it("a gray lead is gray here and grey elsewhere, however the core has it, but for what is quoted", () => {
+    expect(inUsage("Grey to gray/violet: “grey 5”", "north-american")).toBe("Gray to gray/violet: “grey 5”");
+    expect(elsewhere("Grey to gray/violet: “gray 5”")).toBe("Grey to grey/violet: “gray 5”");
+    expect(inUsage("greyhound", "north-american")).toBe("greyhound");
+  });
+
   it("said again it stays as it is, and nothing beside the words moves", () => {
     fc.assert(
       fc.property(fc.string(), fc.constantFrom("ground", "Color", "catalog", "wye"), (rest, word) => {

@@ -46,15 +46,21 @@ const ANY = new RegExp(`\\b(?:${Object.keys(TABLE).join("|")})\\b`, "gi");
 /** What is quoted in a sentence: as somebody typed it, but for the one heading of ours that is quoted so. */
 const QUOTED = /(“(?!Calls and where they are hot”)[^”]*”)/;
 
+/** A lead's color is kept by its name of elsewhere; so are the sentences of the core that name leads. */
+const GREY = /\bgrey\b/gi;
+
 /**
  * A sentence of ours in a usage; what it quotes stays as it was typed. What is written the same in both is left alone; a
  * figure, a mark or a terminal's letters never match.
  */
 export function inUsage(text: string, usage: Usage): string {
-  if (usage === "north-american") return text;
+  const said = (part: string) =>
+    usage === "north-american"
+      ? part.replace(GREY, (found) => asWritten(found, "gray"))
+      : part.replace(ANY, inTheirs);
   return text
     .split(QUOTED)
-    .map((part, i) => (i % 2 === 1 ? part : part.replace(ANY, inTheirs)))
+    .map((part, i) => (i % 2 === 1 ? part : said(part)))
     .join("");
 }
 

@@ -87,7 +87,7 @@ export function GradeView({ work, grade, onAgain, onOther }: Props) {
               <Typography variant="h2">To learn from</Typography>
               <Box component="ul" sx={{ pl: 5, mt: 2 }}>
                 {grade.astray.map((line) => (
-                  <li key={line}>{line}</li>
+                  <li key={line}>{say(line)}</li>
                 ))}
               </Box>
             </>
@@ -99,7 +99,7 @@ export function GradeView({ work, grade, onAgain, onOther }: Props) {
               </Typography>
               <Box component="ol" sx={{ pl: 5, mt: 2 }}>
                 {grade.reasoning.map((line) => (
-                  <li key={line}>{line}</li>
+                  <li key={line}>{say(line)}</li>
                 ))}
               </Box>
             </>

@@ -134,7 +134,7 @@ export function NamingSheet({ work, task, person, onWork, onGrade, onGiveUp }: P
                 <LeadTag lead={lead} name={name} />
                 <Box
                   component="select"
-                  aria-label={`Part of ${names.get(lead.id)?.long ?? name}`}
+                  aria-label={say(`Part of ${names.get(lead.id)?.long ?? name}`)}
                   value={keyOf(lead.id)}
                   onChange={(event) => {
                     const choice = choices.find(({ key }) => key === event.target.value);

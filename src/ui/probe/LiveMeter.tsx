@@ -8,6 +8,7 @@ import { formatOhms, type OhmsShown, ohmsDigits } from "@/core";
 import { useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Trouble } from "../parts/Trouble";
 import { MONO, TOUCH } from "../theme/theme";
+import { useWords } from "../words/UsageProvider";
 import { HandsFree } from "./HandsFree";
 import type { Target } from "./target";
 import { useHandsFree } from "./useHandsFree";
@@ -25,6 +26,7 @@ interface Props {
 /** A meter that streams: its display as it moves and comes to rest, and a touch, or no hand at all, to take the value. */
 export function LiveMeter({ source, target, onHold, hold }: Props) {
   const { job } = useJob("meter");
+  const words = useWords();
   const { names } = useLeadNames();
   const working = useWorking();
   const [attempt, setAttempt] = useState(0);
@@ -32,7 +34,7 @@ export function LiveMeter({ source, target, onHold, hold }: Props) {
   const [aloud, setAloud] = useState(false);
   const { meter } = job;
   const reading = useMeter(source, meter, target, attempt, handsFree && source.kind === "stand-in");
-  const long = (lead: string) => names.get(lead)?.long ?? lead;
+  const long = (lead: string) => words(names.get(lead)?.long ?? lead);
   const saysValue = useCallback(
     (shown: OhmsShown) =>
       "open" in shown ? "Open." : `${ohmsDigits(shown.ohms, meter.resolutionOhms)} ohms.`,

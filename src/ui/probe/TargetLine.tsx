@@ -4,6 +4,7 @@ import { memo } from "react";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { LeadTag } from "../parts/LeadTag";
 import { WHEN_SLOW } from "../parts/whenSlow";
+import { useWords } from "../words/UsageProvider";
 import type { Target } from "./target";
 
 /** What to touch now and why; or that nothing more is to be read, and what is still missing. */
@@ -16,6 +17,7 @@ export const TargetLine = memo(function TargetLine({
   isChosen: boolean;
   because: string | null;
 }) {
+  const words = useWords();
   const { job } = useJob("shellReadings");
   const answer = useAnswer();
   const { leadOf, short } = useLeadNames();
@@ -67,7 +69,9 @@ export const TargetLine = memo(function TargetLine({
         ))}
         {target.kind === "shell" ? <Box component="span">and bare metal of the shell</Box> : null}
       </Box>
-      <Typography sx={{ color: "text.secondary", mt: 1 }}>{isChosen ? "Your pick." : because}</Typography>
+      <Typography sx={{ color: "text.secondary", mt: 1 }}>
+        {isChosen ? "Your pick." : because === null ? null : words(because)}
+      </Typography>
     </>
   );
 });

@@ -25,7 +25,7 @@ export function TieQuestions({ answer }: { answer: Identification }) {
   const { names } = useLeadNames();
   const [by, setBy] = useState<Observation["by"]>("drawing");
   const questions = tieQuestions(answer);
-  const wordOf = (lead: string) => names.get(lead)?.long ?? lead;
+  const wordOf = (lead: string) => words(names.get(lead)?.long ?? lead);
   return (
     <Box component="section" aria-label="What settles it" sx={{ mt: 3 }}>
       <Typography variant="h3">What settles it</Typography>
@@ -75,6 +75,7 @@ function asked(lead: string | null, wordOf: (lead: string) => string): string {
 
 /** What was seen beside the ohms, each to be taken back. */
 export function Observed() {
+  const words = useWords();
   const { job, add } = useJob("observed");
   const answer = useAnswer();
   const { names } = useLeadNames();
@@ -91,7 +92,9 @@ export function Observed() {
         >
           <span>
             {"lead" in one
-              ? `${names.get(one.lead)?.long ?? one.lead}: ${family?.roleWords(one.role, speeds) ?? one.role.role}`
+              ? words(
+                  `${names.get(one.lead)?.long ?? one.lead}: ${family?.roleWords(one.role, speeds) ?? one.role.role}`,
+                )
               : familyById(one.family)?.title}
             , by {SEEN_BY[one.by]}
           </span>

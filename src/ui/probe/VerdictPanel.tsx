@@ -94,7 +94,7 @@ const Said = memo(function Said({ answer, onChoose }: { answer: Identification }
           </Typography>
           <Box component="ol" sx={{ m: 0, mt: 1, pl: 5, "& li": { mb: 0.5 } }}>
             {answer.reasoning.map((sentence) => (
-              <li key={sentence}>{sentence}</li>
+              <li key={sentence}>{words(sentence)}</li>
             ))}
           </Box>
           <WordLinks words={WORDS} />
