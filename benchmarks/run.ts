@@ -39,6 +39,7 @@ const SECTIONS: Readonly<Record<string, (say: (line: string) => void) => string>
   met: knownAgain,
   record: () => measuredBy("record.mjs"),
   load: () => measuredBy("load.mjs"),
+  memory: () => measuredBy("memory.mjs"),
   felt: () => measuredBy("felt.mjs"),
 };
 

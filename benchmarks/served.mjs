@@ -25,7 +25,7 @@ export async function served(database, measure, { processes = 1 } = {}) {
   });
   try {
     await answers(base);
-    return await measure({ base, url });
+    return await measure({ base, url, pid: server.pid, log: postgres.log });
   } finally {
     server.kill("SIGKILL");
     await ensureDatabase(postgres.adminUrl, database, { drop: true });

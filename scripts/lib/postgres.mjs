@@ -19,7 +19,7 @@ const MOST_SOCKET_PATH = 90;
 /**
  * A running database server.
  * @returns {Promise<{ url: (database: string) => string, adminUrl: string, own: boolean, programs: string | null,
- *   stop: () => void, again: () => boolean }>} `again` starts it where it ended by itself, and tells whether it had to.
+ *   log: string | null, stop: () => void, again: () => boolean }>} `again` starts it where it ended by itself, and tells whether it had to.
  */
 export async function ensurePostgres() {
   if (process.env.DATABASE_URL) return givenServer(process.env.DATABASE_URL);
@@ -55,6 +55,7 @@ async function ownServer() {
     adminUrl: url("postgres"),
     own: true,
     programs,
+    log: logOf(place),
     stop: () => pgCtl(programs, place, ["stop", "-m", "fast", "-w"]),
     again: () => startedAgain(programs, place, port),
   };
@@ -104,6 +105,7 @@ function givenServer(given) {
     adminUrl: given,
     own: false,
     programs: findPrograms(),
+    log: null,
     stop: () => undefined,
     again: () => false,
   };
@@ -218,10 +220,15 @@ async function ensureRunning(programs, place) {
   throw new Remedy(`The database did not start: ${failed} Its log is ${log}.`);
 }
 
+/** Where the server of our own says what it does. */
+function logOf(place) {
+  return join(place, "log");
+}
+
 function startOn(programs, place, port) {
   const sockets = place.length <= MOST_SOCKET_PATH ? place : "";
   const options = `-h 127.0.0.1 -p ${port} -k '${sockets}'`;
-  const log = join(place, "log");
+  const log = logOf(place);
   const started = pgCtl(programs, place, ["start", "-w", "-t", "60", "-l", log, "-o", options]);
   return { log, failed: lastLine(started.err || started.out) };
 }
