@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { type RefObject, useCallback, useEffect, useLayoutEffect, useState } from "react";
+import { type RefObject, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { formatOhms, type OhmsShown, ohmsDigits } from "@/core";
 import { useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Trouble } from "../parts/Trouble";
@@ -33,14 +33,16 @@ export function LiveMeter({ source, target, onHold, hold }: Props) {
   const [handsFree, setHandsFree] = useState(false);
   const [aloud, setAloud] = useState(false);
   const { meter } = job;
-  const reading = useMeter(source, meter, target, attempt, handsFree && source.kind === "stand-in");
+  const each = useRef<(shown: OhmsShown) => void>(() => undefined);
+  const lifts = handsFree && source.kind === "stand-in";
+  const reading = useMeter(source, meter, target, attempt, lifts, each);
   const long = (lead: string) => words(names.get(lead)?.long ?? lead);
   const saysValue = useCallback(
     (shown: OhmsShown) =>
       "open" in shown ? "Open." : `${ohmsDigits(shown.ohms, meter.resolutionOhms)} ohms.`,
     [meter.resolutionOhms],
   );
-  const free = useHandsFree(reading, target, meter, onHold, {
+  const free = useHandsFree(each, target, meter, onHold, {
     on: handsFree,
     aloud,
     // While the next pair is worked out there is nothing to say yet.

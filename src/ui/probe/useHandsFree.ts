@@ -1,12 +1,11 @@
 "use client";
 
-import { useCallback, useEffect, useRef, useState } from "react";
+import { type RefObject, useCallback, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { askedAt, type Catching, caught, type Meter, type OhmsShown } from "@/core";
 import { useJob } from "../job/JobContext";
 import { signal } from "../parts/signals";
 import { speak } from "./speech";
 import type { Target } from "./target";
-import type { LiveReading } from "./useMeter";
 
 /** A value that hands free has taken, to be struck by one key. */
 export interface Taken {
@@ -29,9 +28,11 @@ interface Settings {
 /**
  * Hands free: takes each value by itself as it stands, says it back, and names the next pair. The sign that an open pair
  * is open, and striking the last value, are one key each.
+ *
+ * @param each given what to tell every value at the target to, as it arrives.
  */
 export function useHandsFree(
-  reading: LiveReading,
+  each: RefObject<(shown: OhmsShown) => void>,
   target: Target | null,
   meter: Meter,
   onHold: (shown: OhmsShown) => string | null,
@@ -57,20 +58,25 @@ export function useHandsFree(
     unsaid.current = "";
   }, [on, aloud, asks]);
 
-  useEffect(() => {
-    if (!on || place === "" || reading.state !== "live" || !reading.shown) return;
-    const event = { kind: "shown", shown: reading.shown, atMs: performance.now() } as const;
-    const { now, value } = caught(state.current, event, meter);
-    state.current = now;
-    setSigned(now.signedMs !== null);
-    if (!value) return;
-    state.current = askedAt(event.atMs);
-    const fact = onHold(value);
-    const says = saysValue(value);
-    unsaid.current = says;
-    signal("taken");
-    if (fact !== null) setTaken({ fact, says });
-  }, [on, place, reading, meter, onHold, saysValue]);
+  // As it arrives, not as it is drawn: of two values at once only one is drawn, and the other may take a sign back.
+  useLayoutEffect(() => {
+    each.current = (shown) => {
+      if (!on || place === "") return;
+      const event = { kind: "shown", shown, atMs: performance.now() } as const;
+      const { now, value } = caught(state.current, event, meter);
+      state.current = value ? askedAt(event.atMs) : now;
+      setSigned(state.current.signedMs !== null);
+      if (!value) return;
+      const fact = onHold(value);
+      const says = saysValue(value);
+      unsaid.current = says;
+      signal("taken");
+      if (fact !== null) setTaken({ fact, says });
+    };
+    return () => {
+      each.current = () => undefined;
+    };
+  }, [each, on, place, meter, onHold, saysValue]);
 
   const standing = taken !== null && job.undo?.id === taken.fact ? taken : null;
   const strike = useCallback(() => {

@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useRef, useState } from "react";
+import { type RefObject, useEffect, useLayoutEffect, useRef, useState } from "react";
 import { addressOf, call } from "@/contract/call";
 import {
   attachMeter,
@@ -41,6 +41,7 @@ const KEPT = 5;
  * somebody's hands, and what it shows counts for the target of that moment. Attached again whenever `attempt` changes.
  *
  * @param lifts the stand-in's probes are lifted before they touch, and sign for an open pair, as a hand does.
+ * @param each told of every value at the target as it arrives, also of those that come too fast to be drawn.
  */
 export function useMeter(
   from: MeterSource,
@@ -48,18 +49,23 @@ export function useMeter(
   target: Target | null,
   attempt: number,
   lifts: boolean,
+  each: RefObject<(shown: OhmsShown) => void>,
 ): LiveReading {
   const [id, setId] = useState<string | null>(null);
   const [reading, setReading] = useState<PlacedReading>({ state: "attaching" });
   /** Where the probes were put with each touch: a value is of its own touch and of no other. */
   const touches = useRef<string[]>([]);
-  const latest = useRef<Told>({ touch: -1, shown: null });
+  const latest = useRef<Told | null>(null);
   const inTurn = useInTurn();
   const { resolutionOhms } = meter;
   const key = JSON.stringify(
     from.kind === "address" ? { address: from.address } : { leads: from.leads, seed: from.seed, meter },
   );
   const place = target ? JSON.stringify(probesOf(target)) : LIFTED;
+  const wanted = useRef(place);
+  useLayoutEffect(() => {
+    wanted.current = place;
+  }, [place]);
 
   useEffect(() => {
     // A new attempt attaches anew with the same words.
@@ -84,8 +90,14 @@ export function useMeter(
       opened = made;
       setId(made);
       source = follow(made, identity, resolutionOhms, (next, told) => {
-        if (told) latest.current = told;
-        setReading(told ? { ...next, place: touches.current[told.touch] } : next);
+        if (!told) {
+          setReading(next);
+          return;
+        }
+        latest.current = told;
+        const at = touches.current[told.touch];
+        setReading({ ...next, place: at });
+        if (at === wanted.current) each.current(told.shown);
       });
     };
     void attach();
@@ -95,7 +107,7 @@ export function useMeter(
       setId(null);
       if (opened) void call(detachMeter, { params: { meter: opened }, keepalive: true });
     };
-  }, [key, attempt, resolutionOhms]);
+  }, [key, attempt, resolutionOhms, each]);
 
   useEffect(() => {
     if (!id) return;
@@ -107,7 +119,7 @@ export function useMeter(
         if (!called.ok && called.status === null)
           setReading({ state: "lost", says: "The meter is out of reach." });
       },
-      shows: () => (latest.current.touch === touches.current.length - 1 ? latest.current.shown : null),
+      shows: () => (latest.current?.touch === touches.current.length - 1 ? latest.current.shown : null),
     });
   }, [id, place, lifts, inTurn]);
 
@@ -129,7 +141,7 @@ function probesOf(target: Target): object {
 /** What the stream told last, and the touch it is of. */
 interface Told {
   readonly touch: number;
-  readonly shown: OhmsShown | null;
+  readonly shown: OhmsShown;
 }
 
 function follow(
