@@ -22,7 +22,15 @@ export function Verdict({ weight, word = WORD[weight] }: { weight: Shown; word?:
   return (
     <Box
       component="span"
-      sx={{ display: "inline-flex", alignItems: "center", gap: 1.5, color: COLOUR[weight], fontWeight: 700 }}
+      sx={{
+        display: "inline-flex",
+        // On the line of the sentence that it stands in, the mark in the middle of its word.
+        alignItems: "baseline",
+        "& > span": { alignSelf: "center" },
+        gap: 1.5,
+        color: COLOUR[weight],
+        fontWeight: 700,
+      }}
     >
       <Mark weight={weight} />
       {word}

@@ -58,7 +58,7 @@ export function TruckPage() {
           }}
           sx={{
             display: "grid",
-            gridTemplateColumns: { xs: "1fr 1fr", md: "220px 260px auto" },
+            gridTemplateColumns: { xs: "1fr 1fr", md: "244px 260px auto" },
             gap: 3,
             alignItems: "end",
             justifyContent: "start",
