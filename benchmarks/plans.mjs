@@ -13,6 +13,7 @@ const SIZE = 100_000;
 /** PostgreSQL chooses a plan for any values after five runs of a prepared statement. */
 const TIMES_BEFORE = 6;
 const MOST_STATEMENT = 600;
+const MOST_LINE = 500;
 /** Statements of the server's own keeping are the same for every page. */
 const OF_THE_PAGE = /"(?:jobs|units|stock_items|stock_counts|facts)"/;
 
@@ -78,11 +79,11 @@ function text(sections) {
         `${ms} ms:`,
         "",
         "```sql",
-        shortened(statement),
+        shortened(statement, MOST_STATEMENT),
         "```",
         "",
         "```text",
-        plan,
+        ...plan.split("\n").map((line) => shortened(line, MOST_LINE)),
         "```",
         "",
       ]),
@@ -90,9 +91,9 @@ function text(sections) {
   ].join("\n");
 }
 
-/** Long lists of columns say nothing of the way. */
-function shortened(statement) {
-  return statement.length <= MOST_STATEMENT ? statement : `${statement.slice(0, MOST_STATEMENT)} …`;
+/** Long lists of columns and of ids say nothing of the way. */
+function shortened(text, most) {
+  return text.length <= most ? text : `${text.slice(0, most)} …`;
 }
 
 function pause(ms) {

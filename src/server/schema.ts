@@ -287,6 +287,8 @@ export const stockItems = pgTable(
     index("stock_by_words")
       .using("gin", t.words.op("gin_trgm_ops"))
       .with({ fastupdate: true, gin_pending_list_limit: 1024 }),
+    // As motors met before are counted: few lines have ohms of their own.
+    index("stock_known_again").on(t.shopId).where(sql`fingerprint is not null`),
     index("stock_by_steps").using("gin", t.steps).with(AT_ONCE),
   ],
 );

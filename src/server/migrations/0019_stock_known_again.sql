@@ -1,0 +1,1 @@
+CREATE INDEX "stock_known_again" ON "stock_items" USING btree ("shop_id") WHERE fingerprint is not null;
