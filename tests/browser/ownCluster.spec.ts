@@ -18,6 +18,9 @@ function named(title: string) {
 
 const factsAt = (address: string, job: string) => `${address}/api/v1/jobs/${job}/facts`;
 
+/** A line of its own for each question: one kept open is closed by the server while a command holds this thread up. */
+const ONCE = { connection: "close" };
+
 /** Enters a job; gives its id, once the server confirmed it. */
 async function entered(address: string, title: string): Promise<string> {
   const job = uuid();
@@ -28,7 +31,7 @@ async function entered(address: string, title: string): Promise<string> {
 /** Sends a title; the answer's status, 0 where there is none. */
 async function send(address: string, job: string, title: string): Promise<number> {
   const body = JSON.stringify({ facts: [named(title)] });
-  const headers = { "content-type": "application/json" };
+  const headers = { "content-type": "application/json", ...ONCE };
   return fetch(factsAt(address, job), { method: "POST", headers, body }).then(
     ({ status }) => status,
     () => 0,
@@ -36,11 +39,11 @@ async function send(address: string, job: string, title: string): Promise<number
 }
 
 async function titleOf(address: string, job: string): Promise<string | undefined> {
-  const { facts } = await (await fetch(factsAt(address, job))).json();
+  const { facts } = await (await fetch(factsAt(address, job), { headers: ONCE })).json();
   return facts.at(-1)?.body.title;
 }
 
-const health = async (address: string) => (await fetch(`${address}/api/health`)).json();
+const health = async (address: string) => (await fetch(`${address}/api/health`, { headers: ONCE })).json();
 
 /** One plain sentence, and the start is over. */
 async function refusal(started: Started): Promise<string> {
@@ -134,7 +137,7 @@ test.describe("a checkout that is started the first time", () => {
 /** Hundreds of facts at once. */
 async function sendMany(address: string, job: string, title: string): Promise<number> {
   const body = JSON.stringify({ facts: Array.from({ length: 400 }, () => named(title)) });
-  const headers = { "content-type": "application/json" };
+  const headers = { "content-type": "application/json", ...ONCE };
   return fetch(factsAt(address, job), { method: "POST", headers, body }).then(
     ({ status }) => status,
     () => 0,
