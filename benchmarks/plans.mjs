@@ -42,7 +42,9 @@ async function main() {
       const from = statSync(log).size;
       await ask(base, SIZE);
       await pause(300);
-      all.push([what, plansIn(readFileSync(log).subarray(from).toString())]);
+      const plans = plansIn(readFileSync(log).subarray(from).toString());
+      if (plans.length === 0) throw new Error(`the log tells no plan of ${what}`);
+      all.push([what, plans]);
     }
     return all;
   });

@@ -43,8 +43,11 @@ async function start() {
     process.exit(0);
   };
   for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"]) process.on(signal, () => void stop());
+  let lastSaid = "";
   const watch = setInterval(() => {
-    if (postgres.own && postgres.again()) say("The database had ended by itself and was started again.");
+    const said = postgres.again();
+    if (said !== "" && said !== lastSaid) say(said);
+    lastSaid = said;
   }, WATCH_MS);
   try {
     const url = await oneAtATime("database", () => database(postgres, fresh));

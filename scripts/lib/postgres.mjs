@@ -19,7 +19,8 @@ const MOST_SOCKET_PATH = 90;
 /**
  * A running database server.
  * @returns {Promise<{ url: (database: string) => string, adminUrl: string, own: boolean, programs: string | null,
- *   log: string | null, stop: () => void, again: () => boolean }>} `again` starts it where it ended by itself, and tells whether it had to.
+ *   log: string | null, stop: () => void, again: () => string }>} `log` is the file of a server of our own; `again` starts
+ *   it where it ended by itself, and says so, or why it does not start; nothing where it runs.
  */
 export async function ensurePostgres() {
   if (process.env.DATABASE_URL) return givenServer(process.env.DATABASE_URL);
@@ -61,11 +62,13 @@ async function ownServer() {
   };
 }
 
-/** Starts a database that ended by itself, at the port it had; whether it had to. */
+/** Starts a database that ended by itself, at the port it had; what is to be said of it. */
 function startedAgain(programs, place, port) {
-  if (isAlive(place) || pgCtl(programs, place, ["status"]).status === 0) return false;
-  startOn(programs, place, port);
-  return true;
+  if (isAlive(place) || pgCtl(programs, place, ["status"]).status === 0) return "";
+  const { log, failed } = startOn(programs, place, port);
+  return isAlive(place)
+    ? "The database had ended by itself and was started again."
+    : `The database ended by itself and does not start again. ${failed} Its log is ${log}.`;
 }
 
 /** Whether the process that the data name as theirs lives; quick, for it is asked again and again. */
@@ -107,7 +110,7 @@ function givenServer(given) {
     programs: findPrograms(),
     log: null,
     stop: () => undefined,
-    again: () => false,
+    again: () => "",
   };
 }
 

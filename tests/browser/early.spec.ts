@@ -108,12 +108,23 @@ test("what is done to a part whose own script comes late, on a page that listens
   await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
 
   const late = new Set(own);
-  const release = await scriptsHeld(page, (address) => late.has(address));
-  await page.reload({ waitUntil: "commit" });
-  await page.getByRole("button", { name: "Paste a table" }).click();
-  await expect(page.getByRole("textbox", { name: /table/i })).toBeVisible();
-  await reference.getByLabel("Tolerance, per cent").fill("20");
+  /** The page opened anew, listening but for this part. */
+  const opened = async () => {
+    const release = await scriptsHeld(page, (address) => late.has(address));
+    await page.reload({ waitUntil: "commit" });
+    await page.getByRole("button", { name: "Paste a table" }).click();
+    await expect(page.getByRole("textbox", { name: /table/i })).toBeVisible();
+    return release;
+  };
+  let release = await opened();
+  await reference.getByLabel("Tolerance, per cent").fill("50");
   await reference.getByLabel("Tolerance, per cent").press("Enter");
+  await expect(reference.getByRole("status")).toContainText("High against the reference");
+  await release();
+  await expect(reference.getByRole("status")).toContainText("All within");
+  await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
+
+  release = await opened();
   await reference.getByRole("button", { name: "Take it away" }).click();
   await expect(reference.getByRole("button", { name: "Take it away" })).toBeVisible();
   await release();

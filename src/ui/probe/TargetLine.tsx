@@ -70,7 +70,7 @@ export const TargetLine = memo(function TargetLine({
         {target.kind === "shell" ? <Box component="span">and bare metal of the shell</Box> : null}
       </Box>
       <Typography sx={{ color: "text.secondary", mt: 1 }}>
-        {isChosen ? "Your pick." : because === null ? null : words(because)}
+        {isChosen ? "Your pick." : words(because ?? "")}
       </Typography>
     </>
   );

@@ -91,11 +91,11 @@ export function Observed() {
           sx={{ display: "flex", gap: 2, alignItems: "center", justifyContent: "space-between" }}
         >
           <span>
-            {"lead" in one
-              ? words(
-                  `${names.get(one.lead)?.long ?? one.lead}: ${family?.roleWords(one.role, speeds) ?? one.role.role}`,
-                )
-              : familyById(one.family)?.title}
+            {words(
+              "lead" in one
+                ? `${names.get(one.lead)?.long ?? one.lead}: ${family?.roleWords(one.role, speeds) ?? one.role.role}`
+                : (familyById(one.family)?.title ?? one.family),
+            )}
             , by {SEEN_BY[one.by]}
           </span>
           <Button

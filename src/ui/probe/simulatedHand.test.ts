@@ -7,14 +7,14 @@ afterEach(() => void vi.useRealTimers());
 
 const PAIR = JSON.stringify({ between: ["a", "b"] });
 
-/** A hand at a meter that shows this on the pair after a while, over a line that takes its time. */
+/** A hand at a meter whose display shows these on the pair, one at each look, over a line that takes its time. */
 function handAt(onPair: readonly (OhmsShown | null)[], lineMs = 50) {
   const moves: string[] = [];
-  let puts = 0;
+  let looks = 0;
   const shows = () => {
     if (moves.at(-1) !== "on") return { open: true } as const;
-    const shown = onPair[Math.min(puts, onPair.length - 1)] ?? null;
-    puts += 1;
+    const shown = onPair[Math.min(looks, onPair.length - 1)] ?? null;
+    looks += 1;
     return shown;
   };
   const put = async (probes: HeldProbes) => {
