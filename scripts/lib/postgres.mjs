@@ -65,10 +65,10 @@ async function ownServer() {
 /** Starts a database that ended by itself, at the port it had; what is to be said of it. */
 function startedAgain(programs, place, port) {
   if (isAlive(place) || pgCtl(programs, place, ["status"]).status === 0) return "";
-  const { log, failed } = startOn(programs, place, port);
+  const { log } = startOn(programs, place, port);
   return isAlive(place)
     ? "The database had ended by itself and was started again."
-    : `The database ended by itself and does not start again. ${failed} Its log is ${log}.`;
+    : `The database ended by itself and does not start again; its log is ${log}.`;
 }
 
 /** Whether the process that the data name as theirs lives; quick, for it is asked again and again. */
