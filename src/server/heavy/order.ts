@@ -11,6 +11,9 @@ export type Answered =
   | { readonly id: number; readonly value: unknown }
   | { readonly id: number; readonly failed: FailureTold };
 
+/** What a thread sends first, once it can take orders: the answer to none. */
+export const LOADED: Answered = { id: 0, value: null };
+
 export interface FailureTold {
   readonly message: string;
   readonly stack?: string;

@@ -1,6 +1,7 @@
 import { Worker } from "node:worker_threads";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import { QueueFull } from "../queue";
+import { LOADED } from "./order";
 import { Abandoned, Threads, TooLong } from "./threads";
 
 /** A thread that says back, dawdles, fails or ends, as it is told. */
@@ -12,16 +13,17 @@ parentPort.on("message", ({ id, what, given }) => {
   const until = Date.now() + (what === "dawdle" ? given[0] : 0);
   while (Date.now() < until);
   parentPort.postMessage({ id, value: given });
-});`;
+});
+parentPort.postMessage(${JSON.stringify(LOADED)});`;
 
 const opened: Threads[] = [];
 let made = 0;
-function threads(most: Partial<ConstructorParameters<typeof Threads>[1]> = {}) {
+function threads(most: Partial<ConstructorParameters<typeof Threads>[1]> = {}, code = WORKER) {
   made = 0;
   const all = new Threads(
     () => {
       made += 1;
-      return new Worker(WORKER, { eval: true });
+      return new Worker(code, { eval: true });
     },
     { threads: 1, waiting: 20, waitingOfOne: 10, workMs: 2000, ...most },
   );
@@ -60,13 +62,21 @@ describe("threads", () => {
   });
 
   it("end what takes too long, tell its time, and go on", async () => {
-    const all = threads({ workMs: 120 });
+    const all = threads({ workMs: 800 });
     const spent: number[] = [];
     await expect(all.run(dawdle(60_000), (ms) => spent.push(ms))).rejects.toBeInstanceOf(TooLong);
     expect(spent).toHaveLength(1);
-    expect(spent[0]).toBeGreaterThan(100);
+    expect(spent[0]).toBeGreaterThan(700);
     expect(await all.run(say(1))).toEqual([1]);
     expect(made).toBe(2);
+  });
+
+  it("count no start of a thread as its work", async () => {
+    const slow = `const ready = Date.now() + 900; while (Date.now() < ready); ${WORKER}`;
+    const spent: number[] = [];
+    const all = threads({ workMs: 600 }, slow);
+    expect(await all.run(say(1), (ms) => spent.push(ms))).toEqual([1]);
+    expect(spent[0]).toBeLessThan(600);
   });
 
   it("go on after a thread ended by itself", async () => {

@@ -44,6 +44,8 @@ interface Waiting extends WantedWork {
 
 interface Thread {
   readonly worker: Worker;
+  /** Fulfilled once it has loaded: on a busy machine that may take longer than its work does. */
+  readonly loaded: Promise<void>;
   /** Ends what it does now with an error; null while it rests. */
   fail: ((error: Error) => void) | null;
 }
@@ -59,7 +61,7 @@ export class Threads {
   private readonly waiting = new Map<string, Waiting[]>();
   private made = 0;
 
-  /** @param make starts a thread that answers each order with an answer of the same id. */
+  /** @param make starts a thread that says {@link LOADED} first, then answers each order with an answer of the same id. */
   constructor(
     private readonly make: () => Worker,
     private readonly most: {
@@ -121,7 +123,8 @@ export class Threads {
     const worker = this.make();
     // A resting thread holds nothing up at the end.
     worker.unref();
-    const thread: Thread = { worker, fail: null };
+    const loaded = new Promise<void>((resolve) => worker.once("message", () => resolve()));
+    const thread: Thread = { worker, loaded, fail: null };
     this.all.add(thread);
     worker.on("error", (error: Error) => thread.fail?.(error));
     worker.on("exit", () => {
@@ -137,8 +140,11 @@ export class Threads {
   private start(thread: Thread, wanted: Waiting): void {
     const { worker } = thread;
     const id = ++this.made;
-    const begunMs = performance.now();
+    let begunMs = performance.now();
+    let ended = false;
+    let timer: NodeJS.Timeout | undefined;
     const end = () => {
+      ended = true;
       clearTimeout(timer);
       worker.off("message", told);
       wanted.signal?.removeEventListener("abort", abandoned);
@@ -162,7 +168,12 @@ export class Threads {
       void worker.terminate();
     };
     const abandoned = () => stop(new Abandoned("nobody waits for it"));
-    const timer = setTimeout(() => stop(new TooLong(this.most.workMs)), this.most.workMs);
+    // Neither the limit nor what is charged counts the thread's own loading.
+    void thread.loaded.then(() => {
+      if (ended) return;
+      begunMs = performance.now();
+      timer = setTimeout(() => stop(new TooLong(this.most.workMs)), this.most.workMs);
+    });
     wanted.signal?.addEventListener("abort", abandoned);
     worker.on("message", told);
     worker.postMessage({ id, what: wanted.what, given: wanted.given });

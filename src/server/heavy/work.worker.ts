@@ -1,6 +1,6 @@
 import { setPriority } from "node:os";
 import { parentPort } from "node:worker_threads";
-import { type Answered, failureToTell, type Order } from "./order";
+import { type Answered, failureToTell, LOADED, type Order } from "./order";
 import { works } from "./work";
 
 /** Behind the thread that answers everybody, where the cores are few. */
@@ -21,3 +21,4 @@ parentPort?.on("message", async ({ id, what, given }: Order) => {
     );
   parentPort?.postMessage(answered);
 });
+parentPort?.postMessage(LOADED);
