@@ -130,7 +130,7 @@ function facts() {
   writeList(
     join(folder, "found.ts"),
     [
-      'import { z } from "zod";',
+      'import * as z from "zod/mini";',
       ...found.map(({ file, name }) => `import { ${name} } from "./kinds/${file}";`),
       "",
       "/** Every kind of fact in the folder `kinds`. Written by `npm run generate`. */",

@@ -1,7 +1,7 @@
 /** Writes the API description and the forms of files, made from the Zod schemas, into the folder given. */
 import { mkdirSync, writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { z } from "zod";
+import * as z from "zod/mini";
 import { openApi } from "../src/contract";
 import { jobFile } from "../src/core";
 

@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import type * as z from "zod/mini";
 import { type ProblemDetails, problemDetails } from "./problem";
 import { isMedia, type Media, type Route } from "./route";
 
@@ -21,11 +21,15 @@ type Sent<P, Q, B> = {
   readonly signal?: AbortSignal;
   /** Sent even while the page goes away. */
   readonly keepalive?: boolean;
-} & (P extends z.ZodType ? { readonly params: z.input<P> } : unknown) &
-  (Q extends z.ZodType ? { readonly query?: z.input<Q> } : unknown) &
-  (B extends z.ZodType ? { readonly body: z.input<B> } : B extends Media ? { readonly file: Blob } : unknown);
+} & (P extends z.ZodMiniType ? { readonly params: z.input<P> } : unknown) &
+  (Q extends z.ZodMiniType ? { readonly query?: z.input<Q> } : unknown) &
+  (B extends z.ZodMiniType
+    ? { readonly body: z.input<B> }
+    : B extends Media
+      ? { readonly file: Blob }
+      : unknown);
 
-type Value<A> = A extends z.ZodType ? z.output<A> : Blob;
+type Value<A> = A extends z.ZodMiniType ? z.output<A> : Blob;
 
 const SAID = 3;
 

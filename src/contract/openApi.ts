@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { factUpload, identification, readingSheet } from "@/core";
 import { ROUTES } from "./found";
 import { problemDetails } from "./problem";
@@ -6,7 +6,7 @@ import { isMedia, type Media, type Route } from "./route";
 import { factsSince } from "./routes/jobs";
 
 /** Forms with a name of their own in the document. */
-const NAMED: ReadonlyMap<z.ZodType, string> = new Map<z.ZodType, string>([
+const NAMED: ReadonlyMap<z.ZodMiniType, string> = new Map<z.ZodMiniType, string>([
   [readingSheet, "ReadingSheet"],
   [identification, "Identification"],
   [factUpload, "FactUpload"],
@@ -83,7 +83,7 @@ function operation(route: Route) {
 
 const PROBLEM = { "application/problem+json": { schema: { $ref: "#/components/schemas/Problem" } } };
 
-function content(of: z.ZodType | Media, io: "input" | "output", example?: unknown) {
+function content(of: z.ZodMiniType | Media, io: "input" | "output", example?: unknown) {
   if (isMedia(of)) return { [of.media]: { schema: { type: "string", format: "binary" } } };
   const name = NAMED.get(of);
   const schema = name
@@ -93,7 +93,7 @@ function content(of: z.ZodType | Media, io: "input" | "output", example?: unknow
 }
 
 /** The fields of an object as parameters of a place. */
-function fieldsOf(of: z.ZodType | undefined, place: "path" | "query") {
+function fieldsOf(of: z.ZodMiniType | undefined, place: "path" | "query") {
   if (!of) return [];
   const { properties = {}, required = [] } = z.toJSONSchema(of, { io: "input", unrepresentable: "any" }) as {
     properties?: Record<string, object>;

@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import type * as z from "zod/mini";
 
 export type Method = "GET" | "POST" | "PUT" | "DELETE";
 
@@ -15,10 +15,10 @@ export type Refusals = Readonly<Partial<Record<404 | 409 | 415 | 422 | 503, stri
  * the OpenAPI document.
  */
 export interface Route<
-  A extends z.ZodType | Media = z.ZodType | Media,
-  P extends z.ZodType | undefined = z.ZodType | undefined,
-  Q extends z.ZodType | undefined = z.ZodType | undefined,
-  B extends z.ZodType | Media | undefined = z.ZodType | Media | undefined,
+  A extends z.ZodMiniType | Media = z.ZodMiniType | Media,
+  P extends z.ZodMiniType | undefined = z.ZodMiniType | undefined,
+  Q extends z.ZodMiniType | undefined = z.ZodMiniType | undefined,
+  B extends z.ZodMiniType | Media | undefined = z.ZodMiniType | Media | undefined,
 > {
   /** The operation's name, unlike all others. */
   readonly id: string;
@@ -45,14 +45,14 @@ export interface Route<
 
 /** Describes a route, its types kept; what it does not have is undefined. */
 export function route<
-  A extends z.ZodType | Media,
-  P extends z.ZodType | undefined = undefined,
-  Q extends z.ZodType | undefined = undefined,
-  B extends z.ZodType | Media | undefined = undefined,
+  A extends z.ZodMiniType | Media,
+  P extends z.ZodMiniType | undefined = undefined,
+  Q extends z.ZodMiniType | undefined = undefined,
+  B extends z.ZodMiniType | Media | undefined = undefined,
 >(described: Route<A, P, Q, B>): Route<A, P, Q, B> {
   return described;
 }
 
-export function isMedia(of: z.ZodType | Media | undefined): of is Media {
+export function isMedia(of: z.ZodMiniType | Media | undefined): of is Media {
   return of !== undefined && "media" in of;
 }

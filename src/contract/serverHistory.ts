@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 
 /**
  * Which history of facts the server has. A restored backup keeps its origin and gets another latest: whoever knows the

@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import type * as z from "zod/mini";
 import { log } from "./log";
 
 /**
@@ -8,7 +8,7 @@ import { log } from "./log";
  * @param where tells the row in the log.
  */
 export function readable<Kept>(
-  schema: z.ZodType<Kept>,
+  schema: z.ZodMiniType<Kept>,
   kept: unknown,
   where: Readonly<Record<string, string>>,
 ): Kept | null {

@@ -1,6 +1,6 @@
 import { and, eq, inArray, like, sql } from "drizzle-orm";
 import { v7 as uuidv7 } from "uuid";
-import { z } from "zod";
+import * as z from "zod/mini";
 import { type Fact, type FactBody, fact, PLATE_FIELD_IDS, stockItem } from "@/core";
 import type { Database } from "./database";
 import demoJobs from "./demo/jobs.json";

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { z } from "zod";
+import * as z from "zod/mini";
 import { openApi } from "@/contract";
 import { MOST_BODY_BYTES } from "./body";
 import { Problem } from "./problem";
@@ -16,8 +16,8 @@ const weather = {
   summary: "Tell the weather",
   params: z.object({ place: z.uuid() }),
   absent: "There is no such place.",
-  query: z.object({ after: z.coerce.number().int().min(0).default(0) }),
-  body: z.object({ says: z.string().max(10) }),
+  query: z.object({ after: z._default(z.coerce.number().check(z.int(), z.gte(0)), 0) }),
+  body: z.object({ says: z.string().check(z.maxLength(10)) }),
   refused: "That is no weather.",
   answer: z.object({ kept: z.string() }),
   status: 201,

@@ -1,6 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { NextResponse } from "next/server";
-import type { z } from "zod";
+import type * as z from "zod/mini";
 import { isMedia, type Media, type Method, type Route } from "@/contract";
 import { faultsOf } from "@/core";
 import { isText, readJson } from "./body";
@@ -19,9 +19,9 @@ export interface Asked<P, Q, B> {
   readonly request: Request;
 }
 
-type Out<S> = S extends z.ZodType ? z.output<S> : undefined;
+type Out<S> = S extends z.ZodMiniType ? z.output<S> : undefined;
 /** JSON that the route's answer describes, before its defaults; other media as a response of its own. */
-type Answer<A> = A extends z.ZodType ? z.input<A> : Response;
+type Answer<A> = A extends z.ZodMiniType ? z.input<A> : Response;
 
 type Handler<P, Q, B, A> = (
   asked: Asked<Out<P>, Out<Q>, Out<B>>,
@@ -35,10 +35,10 @@ export interface Served {
 
 /** Joins a route to its handler, types checked against its description. */
 export function served<
-  A extends z.ZodType | Media,
-  P extends z.ZodType | undefined = undefined,
-  Q extends z.ZodType | undefined = undefined,
-  B extends z.ZodType | Media | undefined = undefined,
+  A extends z.ZodMiniType | Media,
+  P extends z.ZodMiniType | undefined = undefined,
+  Q extends z.ZodMiniType | undefined = undefined,
+  B extends z.ZodMiniType | Media | undefined = undefined,
 >(route: Route<A, P, Q, B>, handle: Handler<P, Q, B, A>): Served {
   return { route: route as unknown as Route, handle: handle as Served["handle"] };
 }

@@ -125,7 +125,7 @@ describe("sending what waits", () => {
     vi.useRealTimers();
     expect(second.made?.seq).toBeGreaterThan(first.made?.seq ?? 0);
     expect(third.made?.seq).toBeGreaterThan(second.made?.seq ?? 0);
-    expect(factUpload.shape.facts.element.shape.at.safeParse(third.at).success).toBe(true);
+    expect(factUpload.shape.facts.def.element.shape.at.safeParse(third.at).success).toBe(true);
   });
 
   it("to a server that was set back leaves to it what it has otherwise, and asks nobody about it", async () => {

@@ -41,7 +41,7 @@ export const kilnSwitch: Equipment = {
   made: { ...benchCord.made, id: "kiln-switch", title: "Kiln switch" },
 };
 `,
-  "src/core/record/facts/kinds/kilnHeat.ts": `import { z } from "zod";
+  "src/core/record/facts/kinds/kilnHeat.ts": `import * as z from "zod/mini";
 import { factKind, named } from "../kind";
 
 export const kilnHeatFact = factKind("kiln-heat", {
@@ -51,7 +51,7 @@ export const kilnHeatFact = factKind("kiln-heat", {
   },
 });
 `,
-  "src/contract/routes/kiln.ts": `import { z } from "zod";
+  "src/contract/routes/kiln.ts": `import * as z from "zod/mini";
 import { route } from "../route";
 
 export const kilnHeat = route({

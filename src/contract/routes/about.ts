@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { route } from "../route";
 import { serverHistory } from "../serverHistory";
 
@@ -12,9 +12,9 @@ export const health = route({
     version: z.string(),
     database: z.enum(["ok", "away"]),
     /** When the last backup was made; null where there is none, or none is told of. */
-    lastBackup: z.iso.datetime().nullable(),
+    lastBackup: z.nullable(z.iso.datetime()),
     /** Null while the database is away. */
-    history: serverHistory.nullable().default(null),
+    history: z._default(z.nullable(serverHistory), null),
   }),
   refusals: { 503: "The database does not answer" },
 });

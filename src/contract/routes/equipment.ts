@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { compartment } from "@/core/wiring";
 import { route } from "../route";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { fact, factUpload, jobSummary, unit, upgradedFact } from "@/core";
 import { route } from "../route";
 import { serverHistory } from "../serverHistory";
@@ -12,18 +12,18 @@ const MOST_FACTS_AN_ANSWER = 4000;
 /** Facts of a job after a place in the order of arrival, and the place to ask from next. */
 export const factsSince = z.object({
   facts: z.array(fact),
-  arrival: z.number().int(),
+  arrival: z.int(),
   /** Whether more arrived than one answer holds: they are asked for from here. */
-  more: z.boolean().default(false),
+  more: z._default(z.boolean(), false),
   /** Facts kept that this version cannot read: none is lost, and none is guessed at. */
-  unreadable: z.number().int().default(0),
+  unreadable: z._default(z.int(), 0),
   /** Null of a page that was made before this was told. */
-  history: serverHistory.nullable().default(null),
+  history: z._default(z.nullable(serverHistory), null),
 });
 export type FactsSince = z.output<typeof factsSince>;
 
 /** A job as lists show it. */
-export const jobLine = jobSummary.extend({
+export const jobLine = z.extend(jobSummary, {
   id: z.uuid(),
   /** Comes with the product, as an example. */
   demo: z.boolean(),
@@ -32,9 +32,8 @@ export const jobLine = jobSummary.extend({
 export type JobLine = z.output<typeof jobLine>;
 
 /** Where a page of the list begins: after the line of this time and id. Years outside of sense are no time to the database. */
-const before = z
-  .string()
-  .refine(
+const before = z.string().check(
+  z.refine(
     (text) =>
       z.tuple([z.iso.datetime(), z.uuid()]).safeParse(text.split("_")).success &&
       text >= "1900" &&
@@ -42,13 +41,14 @@ const before = z
     {
       error: "is no place in the list",
     },
-  );
+  ),
+);
 const jobQuery = z.object({
-  search: z.string().trim().max(120).default(""),
-  of: z.enum(["all", "own", "demo"]).default("all"),
-  shelved: z.enum(["listed", "archived", "any"]).default("listed"),
-  before: before.optional(),
-  most: z.coerce.number().int().min(1).max(200).default(200),
+  search: z._default(z.string().check(z.trim(), z.maxLength(120)), ""),
+  of: z._default(z.enum(["all", "own", "demo"]), "all"),
+  shelved: z._default(z.enum(["listed", "archived", "any"]), "listed"),
+  before: z.optional(before),
+  most: z._default(z.coerce.number().check(z.int(), z.gte(1), z.lte(200)), 200),
 });
 export type JobQuery = z.output<typeof jobQuery>;
 
@@ -60,7 +60,9 @@ export const listJobs = route({
   query: jobQuery,
   answer: z.object({
     jobs: z.array(jobLine),
-    next: z.string().nullable().meta({ description: "The `before` of the next page; null at the end." }),
+    next: z
+      .nullable(z.string())
+      .check(z.meta({ description: "The `before` of the next page; null at the end." })),
   }),
 });
 
@@ -72,8 +74,8 @@ export const listUnits = route({
   path: "/api/v1/units",
   summary: "Units that a few letters may mean",
   query: z.object({
-    search: z.string().trim().max(120).default(""),
-    most: z.coerce.number().int().min(1).max(50).default(12),
+    search: z._default(z.string().check(z.trim(), z.maxLength(120)), ""),
+    most: z._default(z.coerce.number().check(z.int(), z.gte(1), z.lte(50)), 12),
   }),
   answer: z.object({ units: z.array(unit) }),
 });
@@ -96,8 +98,11 @@ export const factsOfJob = route({
   params: job,
   absent: "There is no such job.",
   query: z.object({
-    after: z.coerce.number().int().min(0).max(Number.MAX_SAFE_INTEGER).default(0),
-    most: z.coerce.number().int().min(1).max(MOST_FACTS_AN_ANSWER).default(MOST_FACTS_AN_ANSWER),
+    after: z._default(z.coerce.number().check(z.int(), z.gte(0), z.lte(Number.MAX_SAFE_INTEGER)), 0),
+    most: z._default(
+      z.coerce.number().check(z.int(), z.gte(1), z.lte(MOST_FACTS_AN_ANSWER)),
+      MOST_FACTS_AN_ANSWER,
+    ),
   }),
   answer: factsSince,
 });
@@ -115,7 +120,7 @@ export const addFacts = route({
       ? { ...written, facts: written.facts.map(upgradedFact) }
       : written,
   refused: "A fact does not hold together; none was kept.",
-  answer: z.object({ kept: z.number().int() }),
+  answer: z.object({ kept: z.int() }),
   refusals: { 409: "An id stands for another fact of the job; none was kept" },
   example: {
     facts: [

@@ -1,9 +1,9 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { fingerprint } from "@/core";
 import { route } from "../route";
 import { jobLine } from "./jobs";
 
-const leadId = z.string().min(1).max(64);
+const leadId = z.string().check(z.minLength(1), z.maxLength(64));
 
 /** A motor that was met: one of an earlier job, or one of a line of the stock whose ohms are stated. */
 export const metMotor = z.discriminatedUnion("kind", [
@@ -15,7 +15,7 @@ export const metMotor = z.discriminatedUnion("kind", [
       name: z.string(),
       part: z.string(),
       place: z.string(),
-      onHand: z.number().int(),
+      onHand: z.int(),
     }),
   }),
 ]);
@@ -28,27 +28,27 @@ export const askMetBefore = route({
   summary: "Motors of the record, and of the stock, that a few readings may be of",
   body: z.object({
     /** The job that asks: it is not answered with itself. */
-    job: z.uuid().optional(),
-    leads: z.array(z.object({ id: leadId, name: z.string().max(40) })).max(12),
+    job: z.optional(z.uuid()),
+    leads: z.array(z.object({ id: leadId, name: z.string().check(z.maxLength(40)) })).check(z.maxLength(12)),
     readings: z
       .array(
         z.object({
           between: z.tuple([leadId, leadId]),
-          ohms: z.number().finite().nonnegative().nullable(),
-          sigmaOhms: z.number().finite().nonnegative(),
+          ohms: z.nullable(z.number().check(z.nonnegative())),
+          sigmaOhms: z.number().check(z.nonnegative()),
         }),
       )
-      .max(66),
-    windingC: z.number().finite().min(-50).max(250).nullable(),
+      .check(z.maxLength(66)),
+    windingC: z.nullable(z.number().check(z.gte(-50), z.lte(250))),
   }),
   refused: "These readings do not hold together.",
   answer: z.object({
     met: z.array(
       z.object({
         of: metMotor,
-        likely: z.number().min(0).max(1),
+        likely: z.number().check(z.gte(0), z.lte(1)),
         print: fingerprint,
-        map: z.array(z.object({ here: leadId, earlier: z.number().int() })),
+        map: z.array(z.object({ here: leadId, earlier: z.int() })),
       }),
     ),
   }),

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { LEAD_LIMITS, readingSheet } from "@/core";
 import { BENCH_FAULTS } from "@/core/bench";
 import { INSTRUMENT_KINDS, type NextCheck, nextCheck, provingSheet } from "@/core/proving";
@@ -10,38 +10,38 @@ const absent = "That meter is no longer attached.";
 /** A lead's id as the meter takes it between quotes. */
 const lead = z
   .string()
-  .min(1)
-  .max(64)
-  .regex(/^[^",\s]+$/, "a lead's id for the meter has no quotes, commas or spaces");
+  .check(
+    z.minLength(1),
+    z.maxLength(64),
+    z.regex(/^[^",\s]+$/, "a lead's id for the meter has no quotes, commas or spaces"),
+  );
 /** Whether the names of a check can stand between quotes in an instrument's line. */
 function isPlain({ because: _, ...check }: NextCheck): boolean {
   return !/[",\p{Cc}]/u.test(Object.values(check).flat().join(" "));
 }
 /** The caller's own number for this touch; values in the stream carry it. */
-const touch = z.number().int().min(0).default(0);
+const touch = z._default(z.int().check(z.gte(0)), 0);
 
 /** Of the same seed comes the same motor, or machine. */
-const seed = z
-  .number()
-  .int()
-  .min(0)
-  .max(2 ** 32 - 1);
+const seed = z.int().check(z.gte(0), z.lte(2 ** 32 - 1));
 
 /** Where a meter listens. Ports under 1024 are other services'. */
 export const meterAddress = z.object({
   host: z
     .string()
-    .trim()
-    .min(1)
-    .max(253)
-    .regex(/^[\w.:%-]+$/, "a host name or an address, such as 192.168.1.40"),
-  port: z.number().int().min(1024).max(65_535),
+    .check(
+      z.trim(),
+      z.minLength(1),
+      z.maxLength(253),
+      z.regex(/^[\w.:%-]+$/, "a host name or an address, such as 192.168.1.40"),
+    ),
+  port: z.int().check(z.gte(1024), z.lte(65_535)),
 });
 export type MeterAddress = z.output<typeof meterAddress>;
 
 /** One value of the stream. */
 export const meterValue = z.object({
-  touch: z.number().int(),
+  touch: z.int(),
   shown: z.union([
     z.object({ open: z.literal(true) }),
     z.object({ ohms: z.number() }),
@@ -57,17 +57,17 @@ export const attachMeter = route({
   summary:
     "Attach a meter: one at an address of the own network, or a stand-in on a virtual motor or machine",
   body: z.union([
-    z.object({ address: meterAddress, measures: z.enum(INSTRUMENT_KINDS).default("ohms") }),
+    z.object({ address: meterAddress, measures: z._default(z.enum(INSTRUMENT_KINDS), "ohms") }),
     z.object({
-      leads: z.array(lead).min(LEAD_LIMITS.fewest).max(LEAD_LIMITS.most),
+      leads: z.array(lead).check(z.minLength(LEAD_LIMITS.fewest), z.maxLength(LEAD_LIMITS.most)),
       seed,
       meter: readingSheet.shape.meter,
     }),
     /** Instruments beside a powered virtual machine on this wiring, sound or with a fault that is not told. */
     z.object({
-      bench: provingSheet.pick({ motor: true, wiring: true, load: true }),
+      bench: z.pick(provingSheet, { motor: true, wiring: true, load: true }),
       seed,
-      fault: z.enum(BENCH_FAULTS).default("none"),
+      fault: z._default(z.enum(BENCH_FAULTS), "none"),
     }),
   ]),
   refused: "No meter can be attached to that.",
@@ -101,14 +101,18 @@ export const moveProbes = route({
     z.object({ tips: lead, touch }),
     /** Clamp, probes or light where this check wants them, under its call. */
     z.object({
-      check: nextCheck.refine(isPlain, "a name for an instrument has no quotes, commas or line ends"),
+      check: nextCheck.check(
+        z.refine(isPlain, "a name for an instrument has no quotes, commas or line ends"),
+      ),
       touch,
     }),
   ]),
   refused: "The probes cannot be put there.",
   answer: z.object({
     touched: z.literal(true),
-    seen: z.string().optional().meta({ description: "What an eye beside the virtual machine would see." }),
+    seen: z
+      .optional(z.string())
+      .check(z.meta({ description: "What an eye beside the virtual machine would see." })),
   }),
 });
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import {
   type FaultGrade,
   faultHandedIn,
@@ -10,7 +10,7 @@ import {
 import { route } from "../route";
 import { outline, shaped } from "../shaped";
 
-const person = z.string().trim().min(1).max(40);
+const person = z.string().check(z.trim(), z.minLength(1), z.maxLength(40));
 
 /** One practice motor in a person's list of progress. */
 export const practiceLine = z.object({
@@ -19,11 +19,11 @@ export const practiceLine = z.object({
   family: z.string(),
   fault: z.string(),
   difficulty: z.string(),
-  leadCount: z.number().int(),
-  leadsRight: z.number().int(),
+  leadCount: z.int(),
+  leadsRight: z.int(),
   isRight: z.boolean(),
-  readingsTaken: z.number().int(),
-  readingsNeeded: z.number().int(),
+  readingsTaken: z.int(),
+  readingsNeeded: z.int(),
 });
 export type PracticeLine = z.output<typeof practiceLine>;
 
@@ -45,9 +45,9 @@ export const faultLine = z.object({
   complaint: z.string(),
   cause: z.string(),
   isRight: z.boolean(),
-  minutes: z.number().int(),
-  bestMinutes: z.number().int().nullable(),
-  dangers: z.number().int(),
+  minutes: z.int(),
+  bestMinutes: z.nullable(z.int()),
+  dangers: z.int(),
 });
 export type FaultLine = z.output<typeof faultLine>;
 
@@ -56,10 +56,10 @@ export const practiceResults = route({
   method: "GET",
   path: "/api/v1/practice",
   summary: "Who has practiced; with `person`, that person’s results, oldest first",
-  query: z.object({ person: person.optional() }),
+  query: z.object({ person: z.optional(person) }),
   answer: z.object({
-    people: z.array(z.string()).default([]),
-    results: z.array(practiceLine).default([]),
+    people: z._default(z.array(z.string()), []),
+    results: z._default(z.array(practiceLine), []),
   }),
 });
 

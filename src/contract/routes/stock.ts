@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { type StockItem, stockItem, type TypedPlate } from "@/core";
 import type { Matches, PastNeed } from "@/core/replacement";
 import { matchRequest } from "@/core/stock";
@@ -24,13 +24,13 @@ const MOST_ROWS = 100_000;
 
 const item = z.object({ item: z.uuid() });
 /** The version of the line that was seen, 0 for a line that is new; left out, whatever is there is replaced. */
-const seen = z.object({ from: z.coerce.number().int().min(0).max(2_000_000_000).optional() });
+const seen = z.object({ from: z.optional(z.coerce.number().check(z.int(), z.gte(0), z.lte(2_000_000_000))) });
 const fileImport = z.object({ import: z.uuid() });
 
 /** A line of the stock: the part, how often it was changed, and how many are on the shelf and on jobs. */
 export const stockLine = z.object({
   item: stockItem,
-  version: z.number().int(),
+  version: z.int(),
   inUse: z.number(),
   onHand: z.number(),
 });
@@ -38,13 +38,13 @@ export type StockLine = z.output<typeof stockLine>;
 
 /** How the list of the stock is asked for. */
 export const stockQuery = z.object({
-  kind: z.enum(["motor", "capacitor"]).optional(),
-  search: z.string().max(120).default(""),
-  only: z.enum(["on-hand", "short"]).optional(),
-  sort: z.enum(STOCK_SORTS).default("name"),
-  descending: z.stringbool().default(false),
-  offset: z.coerce.number().int().min(0).max(1_000_000).default(0),
-  most: z.coerce.number().int().min(1).max(200).default(60),
+  kind: z.optional(z.enum(["motor", "capacitor"])),
+  search: z._default(z.string().check(z.maxLength(120)), ""),
+  only: z.optional(z.enum(["on-hand", "short"])),
+  sort: z._default(z.enum(STOCK_SORTS), "name"),
+  descending: z._default(z.stringbool(), false),
+  offset: z._default(z.coerce.number().check(z.int(), z.gte(0), z.lte(1_000_000)), 0),
+  most: z._default(z.coerce.number().check(z.int(), z.gte(1), z.lte(200)), 60),
 });
 export type StockQuery = z.output<typeof stockQuery>;
 
@@ -56,11 +56,10 @@ export const listStock = route({
   query: stockQuery,
   answer: z.object({
     lines: z.array(stockLine),
-    total: z.number().int(),
+    total: z.int(),
     more: z
-      .boolean()
-      .default(false)
-      .meta({ description: "Whether there are more than `total`: a search is not counted out." }),
+      ._default(z.boolean(), false)
+      .check(z.meta({ description: "Whether there are more than `total`: a search is not counted out." })),
   }),
 });
 
@@ -80,8 +79,8 @@ export const stockUses = route({
   params: item,
   absent: "There is no such line.",
   answer: z.object({
-    line: stockLine.nullable(),
-    uses: z.array(z.object({ job: z.uuid(), count: z.number().int(), title: z.string() })),
+    line: z.nullable(stockLine),
+    uses: z.array(z.object({ job: z.uuid(), count: z.int(), title: z.string() })),
   }),
 });
 
@@ -95,7 +94,7 @@ export const putStock = route({
   query: seen,
   body: stockItem,
   refused: "The line does not hold together; nothing was kept.",
-  answer: z.object({ kept: z.literal(true), version: z.number().int() }),
+  answer: z.object({ kept: z.literal(true), version: z.int() }),
   refusals: { 409: "Somebody else changed the line meanwhile; nothing was kept" },
 });
 
@@ -121,16 +120,13 @@ export const importStock = route({
   absent: "There is no such import.",
   body: z.union([
     z.object({
-      firstRow: z.number().int().min(0).max(MOST_ROWS),
-      items: z.array(stockItem).min(1).max(MOST_ROWS_A_WRITE),
+      firstRow: z.int().check(z.gte(0), z.lte(MOST_ROWS)),
+      items: z.array(stockItem).check(z.minLength(1), z.maxLength(MOST_ROWS_A_WRITE)),
     }),
-    z.object({ finish: z.object({ rows: z.number().int().min(1).max(MOST_ROWS) }) }),
+    z.object({ finish: z.object({ rows: z.int().check(z.gte(1), z.lte(MOST_ROWS)) }) }),
   ]),
   refused: "The rows do not hold together; none was kept.",
-  answer: z.union([
-    z.object({ staged: z.number().int() }),
-    z.object({ added: z.number().int(), changed: z.number().int() }),
-  ]),
+  answer: z.union([z.object({ staged: z.int() }), z.object({ added: z.int(), changed: z.int() })]),
   refusals: { 409: "Rows of this import are missing; nothing was imported" },
 });
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 
 /** What the probing may be for. */
 export const ASKS = ["all", "speeds", "capacitor", "shared", "sound"] as const;

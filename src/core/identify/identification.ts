@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { leadId } from "../motor/lead";
 import { WINDINGS } from "../motor/network";
 import { role } from "../motor/role";
@@ -36,7 +36,7 @@ const finding = z.object({
   code: z.enum(FINDING_CODES),
   severity: z
     .enum(["note", "doubt", "fault"])
-    .meta({ description: "note: to know; doubt: look again; fault: stop." }),
+    .check(z.meta({ description: "note: to know; doubt: look again; fault: stop." })),
   leads: z.array(leadId),
   says: z.string(),
 });
@@ -48,11 +48,13 @@ const nextProbe = z.union([
 
 const sections = z.array(
   z.object({
-    between: pair.meta({
-      description: "Leads at the ends, or “*1”, “*2” … for a junction that is not brought out.",
-    }),
+    between: pair.check(
+      z.meta({
+        description: "Leads at the ends, or “*1”, “*2” … for a junction that is not brought out.",
+      }),
+    ),
     ohms: z.number(),
-    uncertaintyOhms: z.number().meta({ description: "Two standard deviations." }),
+    uncertaintyOhms: z.number().check(z.meta({ description: "Two standard deviations." })),
     winding: z.enum(WINDINGS),
   }),
 );
@@ -62,7 +64,7 @@ const bonded = z.array(z.array(leadId));
 const certainty = z.object({
   kind: z.enum(["bonded", "apart", "same-group", "pair", "role", "order", "sound", "open"]),
   leads: z.array(leadId),
-  confidence: z.number().min(0).max(1),
+  confidence: z.number().check(z.gte(0), z.lte(1)),
   says: z.string(),
 });
 
@@ -70,34 +72,46 @@ const certainty = z.object({
 export const identification = z.object({
   ok: z
     .literal(true)
-    .meta({ description: "Tells an answer from a refusal, which has ok: false and faults." }),
+    .check(z.meta({ description: "Tells an answer from a refusal, which has ok: false and faults." })),
   format: z.literal("odd-lead/identification@1"),
   status: z.enum(STATUSES),
-  family: z.string().nullable(),
-  confidence: z.number().min(0).max(1),
+  family: z.nullable(z.string()),
+  confidence: z.number().check(z.gte(0), z.lte(1)),
   roles,
   roleConfidence: z
-    .record(leadId, z.number().min(0).max(1))
-    .meta({ description: "Probability of each lead's own role, whatever the other leads are." }),
+    .record(leadId, z.number().check(z.gte(0), z.lte(1)))
+    .check(z.meta({ description: "Probability of each lead's own role, whatever the other leads are." })),
   bonded,
   interchangeable: z.array(z.array(leadId)),
   sections,
   alternatives: z.array(z.object({ family: z.string(), confidence: z.number(), roles, sections, bonded })),
-  nextProbe: nextProbe.nullable(),
+  nextProbe: z.nullable(nextProbe),
   settleBy: z.array(z.string()),
-  certain: z.array(certainty).meta({
-    description:
-      "What holds at 0.99 whatever the rest turns out to be; empty once everything is asked and settled.",
-  }),
+  certain: z.array(certainty).check(
+    z.meta({
+      description:
+        "What holds at 0.99 whatever the rest turns out to be; empty once everything is asked and settled.",
+    }),
+  ),
   unread: z
     .array(pair)
-    .meta({ description: "Windings, each by a pair of leads, that no reading has run through yet." }),
+    .check(
+      z.meta({ description: "Windings, each by a pair of leads, that no reading has run through yet." }),
+    ),
   brokenIf: z
-    .array(z.object({ leads: z.array(leadId), confidence: z.number().min(0).max(1), says: z.string() }))
-    .meta({
-      description:
-        "While something reads open: the broken or hot builds still in the running, likeliest first.",
-    }),
+    .array(
+      z.object({
+        leads: z.array(leadId),
+        confidence: z.number().check(z.gte(0), z.lte(1)),
+        says: z.string(),
+      }),
+    )
+    .check(
+      z.meta({
+        description:
+          "While something reads open: the broken or hot builds still in the running, likeliest first.",
+      }),
+    ),
   findings: z.array(finding),
   reasoning: z.array(z.string()),
 });

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { FAMILY_IDS } from "../motor/families";
 import { leadId } from "../motor/lead";
 import { role } from "../motor/role";
@@ -12,5 +12,7 @@ export const observation = z
     z.object({ lead: leadId, role, by: z.enum(OBSERVED_BY) }),
     z.object({ family: z.enum(FAMILY_IDS), by: z.enum(OBSERVED_BY) }),
   ])
-  .meta({ description: "Something seen beside the ohms: what a lead is, or what kind of motor this is." });
+  .check(
+    z.meta({ description: "Something seen beside the ohms: what a lead is, or what kind of motor this is." }),
+  );
 export type Observation = z.output<typeof observation>;

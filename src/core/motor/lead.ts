@@ -1,20 +1,21 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { text } from "../quantity/text";
 import { COLOUR_WORD, colourLetters } from "./colour";
 
 /** Our own id of a lead, on a sheet and in facts. */
-export const leadId = z.string().min(1).max(64);
+export const leadId = z.string().check(z.minLength(1), z.maxLength(64));
 
 /** A wire that comes out of the motor. Colour, stripe and mark are what an eye sees; `id` is ours. */
 export const lead = z
-  .object({
-    id: leadId,
-    colour: text(40).optional(),
-    stripe: text(40).optional(),
-    mark: text(20).optional(),
-  })
-  .readonly()
-  .meta({ description: "A motor lead; the green or bare frame lead is left out." });
+  .readonly(
+    z.object({
+      id: leadId,
+      colour: z.optional(text(40)),
+      stripe: z.optional(text(40)),
+      mark: z.optional(text(20)),
+    }),
+  )
+  .check(z.meta({ description: "A motor lead; the green or bare frame lead is left out." }));
 export type Lead = z.output<typeof lead>;
 
 /** How one lead is called on a sheet: short beside a wire, long in a sentence. */

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 
 /** The parts a lead can play, over all families. What each means for the wiring stands with its family. */
 export const ROLE_NAMES = [
@@ -22,13 +22,13 @@ export const ROLE_NAMES = [
 export type RoleName = (typeof ROLE_NAMES)[number];
 
 /** A lead's role. `rank` orders speeds, 1 the fastest; `group` numbers windings that are alike, from 1. */
-export const role = z
-  .object({
+export const role = z.readonly(
+  z.object({
     role: z.enum(ROLE_NAMES),
-    rank: z.number().int().positive().max(12).optional(),
-    group: z.number().int().positive().max(12).optional(),
-  })
-  .readonly();
+    rank: z.optional(z.int().check(z.positive(), z.lte(12))),
+    group: z.optional(z.int().check(z.positive(), z.lte(12))),
+  }),
+);
 export type Role = z.output<typeof role>;
 
 /** One string for each different role: equal strings, electrically equal places. */

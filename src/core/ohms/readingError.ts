@@ -1,15 +1,15 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 
 /** An ohmmeter's stated accuracy and what its probes add. */
 export const meter = z.object({
   /** Per cent of the reading. */
-  percent: z.number().finite().min(0).max(50),
+  percent: z.number().check(z.gte(0), z.lte(50)),
   /** Counts of the last digit. */
-  counts: z.number().finite().min(0).max(100),
+  counts: z.number().check(z.gte(0), z.lte(100)),
   /** Worth of the last digit, in ohms. */
-  resolutionOhms: z.number().finite().positive().max(1000),
+  resolutionOhms: z.number().check(z.positive(), z.lte(1000)),
   /** What the probes read when touched together, to be subtracted; ohms. */
-  probeOhms: z.number().finite().min(0).max(100),
+  probeOhms: z.number().check(z.gte(0), z.lte(100)),
 });
 export type Meter = Readonly<z.output<typeof meter>>;
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { CAUSES, type Cause } from "../proving/causes";
 import { diagnose } from "../proving/diagnose";
 import type { NextCheck } from "../proving/diagnosis";
@@ -17,10 +17,12 @@ const MOST_ACTIONS = 80;
 /** What a learner hands in of a machine with a complaint. */
 export const faultHandedIn = z.object({
   id: z.uuid(),
-  person: z.string().trim().min(1, { error: "a name is needed to keep the result by" }).max(40),
-  seed: z.number().int().min(0).max(0xffffffff),
+  person: z
+    .string()
+    .check(z.trim(), z.minLength(1, { error: "a name is needed to keep the result by" }), z.maxLength(40)),
+  seed: z.int().check(z.gte(0), z.lte(0xffffffff)),
   wish: z.object({ equipment: z.enum(["surprise", ...WIRING_EQUIPMENT]) }),
-  actions: z.array(action).max(MOST_ACTIONS),
+  actions: z.array(action).check(z.maxLength(MOST_ACTIONS)),
   cause: z.enum(CAUSES),
 });
 export type FaultHandedIn = z.output<typeof faultHandedIn>;

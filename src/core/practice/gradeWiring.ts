@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { checkPlan } from "../wiring/check/check";
 import type { CheckCode, CheckFinding } from "../wiring/check/finding";
 import { CAPPED } from "../wiring/place";
@@ -34,24 +34,28 @@ const CODES: Readonly<Record<Consequence, readonly CheckCode[]>> = {
   shock: ["frame-not-grounded", "lead-on-ground", "live-when-off", "runs-uncalled"],
 };
 
-const leadId = z.string().min(1).max(8);
-const placeId = z.string().min(1).max(60);
+const leadId = z.string().check(z.minLength(1), z.maxLength(8));
+const placeId = z.string().check(z.minLength(1), z.maxLength(60));
 
 /** What a learner hands in of a wiring. */
 export const wiringHandedIn = z.object({
   id: z.uuid(),
-  person: z.string().trim().min(1, { error: "a name is needed to keep the result by" }).max(40),
-  seed: z.number().int().min(0).max(0xffffffff),
+  person: z
+    .string()
+    .check(z.trim(), z.minLength(1, { error: "a name is needed to keep the result by" }), z.maxLength(40)),
+  seed: z.int().check(z.gte(0), z.lte(0xffffffff)),
   wish: z.object({
     task: z.enum(WIRING_TASKS),
     equipment: z.enum(["surprise", ...WIRING_EQUIPMENT]),
   }),
   /** Where each lead was put, for a motor to be wired. */
   landings: z.record(leadId, placeId),
-  jumpers: z.array(z.object({ id: z.string().min(1).max(60), from: placeId, to: placeId })).max(12),
+  jumpers: z
+    .array(z.object({ id: z.string().check(z.minLength(1), z.maxLength(60)), from: placeId, to: placeId }))
+    .check(z.maxLength(12)),
   /** For a wiring to be looked through: the leads that are wrong, and what would come of it. */
-  wrongLeads: z.array(leadId).max(12),
-  consequence: z.enum(Object.keys(CONSEQUENCES) as [Consequence, ...Consequence[]]).nullable(),
+  wrongLeads: z.array(leadId).check(z.maxLength(12)),
+  consequence: z.nullable(z.enum(Object.keys(CONSEQUENCES) as [Consequence, ...Consequence[]])),
 });
 
 export type WiringHandedIn = z.output<typeof wiringHandedIn>;

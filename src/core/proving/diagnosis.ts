@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { WEIGHTS } from "../quantity/weight";
 import { CAUSES } from "./causes";
 import { PRESSURE_AT } from "./observation";
@@ -19,12 +19,12 @@ const expectation = z.discriminatedUnion("what", [
     what: z.literal("turn"),
     call,
     turn: z.enum(["cw-lead-end", "ccw-lead-end"]),
-    says: z.string().meta({ description: "Both ways of saying it." }),
+    says: z.string().check(z.meta({ description: "Both ways of saying it." })),
   }),
 ]);
 
 const line = z.object({
-  observation: z.number().int().meta({ description: "Its place among the observations, from 0." }),
+  observation: z.int().check(z.meta({ description: "Its place among the observations, from 0." })),
   verdict: z.enum(WEIGHTS),
   says: z.string(),
 });
@@ -32,12 +32,12 @@ const line = z.object({
 const cause = z.object({
   cause: z.enum(CAUSES),
   at: z.array(place),
-  probability: z.number().min(0).max(1),
+  probability: z.number().check(z.gte(0), z.lte(1)),
   /** Others that no reading there could tell from it; what is said holds for all. */
   same: z.array(z.object({ cause: z.enum(CAUSES), at: z.array(place) })),
-  estimate: z.record(z.string(), z.number()).optional(),
-  explains: z.array(z.number().int()),
-  against: z.array(z.number().int()),
+  estimate: z.optional(z.record(z.string(), z.number())),
+  explains: z.array(z.int()),
+  against: z.array(z.int()),
   wouldShow: z.array(z.string()),
   says: z.string(),
   mend: z.string(),
@@ -74,10 +74,10 @@ export const diagnosis = z.object({
   format: z.literal("odd-lead/diagnosis@1"),
   status: z.enum(PROVING_STATUSES),
   expected: z.array(expectation),
-  rate: z.number().meta({ description: "Share of true figures that the expected intervals hold." }),
+  rate: z.number().check(z.meta({ description: "Share of true figures that the expected intervals hold." })),
   lines: z.array(line),
   causes: z.array(cause),
-  nextCheck: nextCheck.nullable(),
+  nextCheck: z.nullable(nextCheck),
   findings: z.array(
     z.object({
       code: z.enum(PROVING_FINDINGS),

@@ -1,27 +1,29 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { text } from "../quantity/text";
 
 /** What is seen, measured or told while a motor is proved; each is one line of the proof. */
 
 /** A lead, a terminal or a capacitor, as the plan names it. */
-const place = z.string().min(1).max(60);
+const place = z.string().check(z.minLength(1), z.maxLength(60));
 const call = z
   .string()
-  .min(1)
-  .max(60)
-  .meta({ description: "The call that stood: an id of the equipment’s calls." });
+  .check(
+    z.minLength(1),
+    z.maxLength(60),
+    z.meta({ description: "The call that stood: an id of the equipment’s calls." }),
+  );
 const pair = z.tuple([place, place]);
-const amps = z.number().finite().min(0).max(20_000);
-const volts = z.number().finite().min(0).max(2000);
+const amps = z.number().check(z.gte(0), z.lte(20_000));
+const volts = z.number().check(z.gte(0), z.lte(2000));
 
 /** A meter’s own accuracy: so many per cent and so many counts of its last digit. */
 export const instrument = z.object({
-  percent: z.number().finite().min(0).max(50).default(2),
-  counts: z.number().finite().min(0).max(100).default(5),
-  resolution: z.number().finite().positive().max(100).optional(),
+  percent: z._default(z.number().check(z.gte(0), z.lte(50)), 2),
+  counts: z._default(z.number().check(z.gte(0), z.lte(100)), 5),
+  resolution: z.optional(z.number().check(z.positive(), z.lte(100))),
 });
 export type Instrument = z.output<typeof instrument>;
-const meter = instrument.optional();
+const meter = z.optional(instrument);
 
 /** How a motor takes the call. */
 export const STARTS = ["itself", "hums", "stops-again", "not-at-all"] as const;
@@ -57,16 +59,18 @@ export const observation = z.discriminatedUnion("what", [
   z.object({
     what: z.literal("line-amps"),
     call,
-    lead: place.meta({ description: "The wire the clamp is round: a lead of the motor, or a line." }),
+    lead: place.check(
+      z.meta({ description: "The wire the clamp is round: a lead of the motor, or a line." }),
+    ),
     amps,
     meter,
   }),
-  z.object({ what: z.literal("supply-volts"), call: call.optional(), between: pair, volts, meter }),
+  z.object({ what: z.literal("supply-volts"), call: z.optional(call), between: pair, volts, meter }),
   z.object({ what: z.literal("capacitor-volts"), call, at: place, volts, meter }),
   z.object({ what: z.literal("capacitor-amps"), call, at: place, amps, meter }),
   z.object({ what: z.literal("starts"), call, how: z.enum(STARTS) }),
   z.object({ what: z.literal("turn"), call, seen: z.enum(["cw", "ccw"]), end: z.enum(["shaft", "lead"]) }),
-  z.object({ what: z.literal("rpm"), call, rpm: z.number().finite().min(0).max(30_000), meter }),
+  z.object({ what: z.literal("rpm"), call, rpm: z.number().check(z.gte(0), z.lte(30_000)), meter }),
   z.object({
     what: z.literal("start-amps"),
     call,
@@ -74,10 +78,7 @@ export const observation = z.discriminatedUnion("what", [
     peak: amps,
     seconds: z
       .number()
-      .finite()
-      .min(0)
-      .max(600)
-      .meta({ description: "Until it came under 1.5 times the plate." }),
+      .check(z.gte(0), z.lte(600), z.meta({ description: "Until it came under 1.5 times the plate." })),
     meter,
   }),
   z.object({ what: z.literal("air"), call, state: z.enum(AIRS) }),
@@ -85,52 +86,53 @@ export const observation = z.discriminatedUnion("what", [
     .object({
       what: z.literal("ohms"),
       between: pair,
-      ohms: z.number().finite().min(0).max(1e9).optional(),
-      open: z.literal(true).optional(),
+      ohms: z.optional(z.number().check(z.gte(0), z.lte(1e9))),
+      open: z.optional(z.literal(true)),
       meter,
     })
-    .refine((one) => (one.ohms !== undefined) !== (one.open === true), {
-      error: "give either ohms or open: true, not both and not neither",
-    }),
+    .check(
+      z.refine((one) => (one.ohms !== undefined) !== (one.open === true), {
+        error: "give either ohms or open: true, not both and not neither",
+      }),
+    ),
   z.object({
     what: z.literal("capacitor-microfarads"),
     at: place,
-    microfarads: z.number().finite().min(0).max(10_000),
+    microfarads: z.number().check(z.gte(0), z.lte(10_000)),
     meter,
   }),
   z.object({
     what: z.literal("insulation"),
-    on: z.iso
-      .date()
-      .optional()
-      .meta({ description: "The day it was made, where it was made; else that of universal time." }),
-    lead: place.meta({
-      description: "The lead of the motor that one clip is on; the other is on the shell.",
-    }),
-    megohms: z.number().finite().min(0).max(1e6),
+    on: z
+      .optional(z.iso.date())
+      .check(z.meta({ description: "The day it was made, where it was made; else that of universal time." })),
+    lead: place.check(
+      z.meta({
+        description: "The lead of the motor that one clip is on; the other is on the shell.",
+      }),
+    ),
+    megohms: z.number().check(z.gte(0), z.lte(1e6)),
     orMore: z
-      .literal(true)
-      .optional()
-      .meta({ description: "The tester’s range ended there: it is that much or more." }),
-    windingC: z.number().finite().min(-50).max(250).optional(),
+      .optional(z.literal(true))
+      .check(z.meta({ description: "The tester’s range ended there: it is that much or more." })),
+    windingC: z.optional(z.number().check(z.gte(-50), z.lte(250))),
     inWell: z
-      .literal(true)
-      .optional()
-      .meta({ description: "A pump in its well, its cable included: judged as read." }),
+      .optional(z.literal(true))
+      .check(z.meta({ description: "A pump in its well, its cable included: judged as read." })),
   }),
   z.object({
     what: z.literal("pressure"),
     call,
-    kilopascals: z.number().finite().min(0).max(10_000),
-    at: z.enum(PRESSURE_AT).default("running"),
-    way: z.enum(PRESSURE_WAYS).default("as-wired"),
+    kilopascals: z.number().check(z.gte(0), z.lte(10_000)),
+    at: z._default(z.enum(PRESSURE_AT), "running"),
+    way: z._default(z.enum(PRESSURE_WAYS), "as-wired"),
     meter,
   }),
   z.object({
     what: z.literal("sign"),
-    call: call.optional(),
+    call: z.optional(call),
     sign: z.enum(SIGNS),
-    note: text(200).optional(),
+    note: z.optional(text(200)),
   }),
 ]);
 export type ProvingObservation = z.output<typeof observation>;

@@ -1,3 +1,5 @@
+import "./schemaWords";
+
 /**
  * A user's fault as a value: what was entered, where, and what to do about it. Throws are for our own bugs.
  */

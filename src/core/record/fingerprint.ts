@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { expectedOhms } from "../identify/expectedOhms";
 import type { Identification } from "../identify/identification";
 import { familyById } from "../motor/families";
@@ -10,13 +10,15 @@ import type { Job } from "./job";
 /** The ohms of a motor that was met, by which it is known again. */
 export const fingerprint = z.object({
   /** Its leads as they were called, with what each was, where that was found out. */
-  leads: z.array(z.object({ name: z.string().max(40), was: z.string().max(60) })).max(12),
+  leads: z
+    .array(z.object({ name: z.string().check(z.maxLength(40)), was: z.string().check(z.maxLength(60)) }))
+    .check(z.maxLength(12)),
   /**
    * Ohms between every two leads, in the order 0–1, 0–2, …, 1–2, …: null where it was open, −1 where nobody knows.
    */
-  ohms: z.array(z.number().nullable()).max(66),
+  ohms: z.array(z.nullable(z.number())).check(z.maxLength(66)),
   /** The winding's temperature then; null where it was not told. */
-  windingC: z.number().nullable(),
+  windingC: z.nullable(z.number()),
 });
 export type Fingerprint = z.output<typeof fingerprint>;
 

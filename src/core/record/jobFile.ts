@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { type Fault, fault, faultsOf, type Refused, refused } from "../quantity/fault";
 import { CORE_VERSION } from "../version";
 import { canonicalJson, digestOf } from "./digest";
@@ -12,24 +12,28 @@ const MOST_PHOTOS = 24;
 /** A photo that goes with the file, in the archive beside it. */
 const filePhoto = z.strictObject({
   id: z.uuid(),
-  sha256: z.string().regex(DIGEST).meta({ description: "Of the JPEG’s bytes." }),
+  sha256: z.string().check(z.regex(DIGEST), z.meta({ description: "Of the JPEG’s bytes." })),
 });
 
 /** The form of `odd-lead/job@1`: a job as a file, its facts as they were entered. */
 export const jobFile = z.strictObject({
   format: z.literal("odd-lead/job@1"),
-  version: z.string().max(40).meta({ description: "Of the core that wrote the file." }),
+  version: z.string().check(z.maxLength(40), z.meta({ description: "Of the core that wrote the file." })),
   written: z.iso.datetime(),
   job: z.uuid(),
   facts: z
     .array(fact)
-    .min(1)
-    .max(MOST_FACTS)
-    .meta({ description: "In the order in which they count; an id is that of one fact." }),
-  photos: z.array(filePhoto).max(MOST_PHOTOS).default([]),
-  sha256: z.string().regex(DIGEST).optional().meta({
-    description: "Of the rest as canonical JSON: names in order, nothing between. Left out by a hand.",
-  }),
+    .check(
+      z.minLength(1),
+      z.maxLength(MOST_FACTS),
+      z.meta({ description: "In the order in which they count; an id is that of one fact." }),
+    ),
+  photos: z._default(z.array(filePhoto).check(z.maxLength(MOST_PHOTOS)), []),
+  sha256: z.optional(z.string().check(z.regex(DIGEST))).check(
+    z.meta({
+      description: "Of the rest as canonical JSON: names in order, nothing between. Left out by a hand.",
+    }),
+  ),
 });
 export type JobFile = z.output<typeof jobFile>;
 export type FilePhoto = z.output<typeof filePhoto>;

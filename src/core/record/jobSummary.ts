@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { STATUSES } from "../identify/identification";
 import { COLOUR_WORD, colourLetters } from "../motor/colour";
 import { type Lead, lead, leadNames } from "../motor/lead";
@@ -11,8 +11,8 @@ import { visitedUnit } from "./nouns/unit";
 export const jobSummary = z.object({
   /** Its name, or what is known of it. */
   title: z.string(),
-  unit: visitedUnit.nullable(),
-  leads: z.array(lead.unwrap().extend({ name: z.string() })),
+  unit: z.nullable(visitedUnit),
+  leads: z.array(z.extend(lead.def.innerType, { name: z.string() })),
   /** As far as the leads are identified. */
   status: z.enum(STATUSES),
   signed: z.boolean(),

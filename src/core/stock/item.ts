@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import type { ShelfCapacitor } from "../capacitor/shelf";
 import { PLATE_FIELD_IDS, readPlate, type TypedPlate } from "../motor/plate";
 import { parseStatedOhms } from "../ohms/statedOhms";
@@ -6,24 +6,25 @@ import { parseCapacitor } from "../quantity/capacitance";
 import type { Fault } from "../quantity/fault";
 import type { Candidate } from "../replacement/need";
 
-const text = (most: number) => z.string().trim().max(most);
-const typedPlate = z
-  .partialRecord(z.enum(PLATE_FIELD_IDS), text(60))
-  .transform((typed) => Object.fromEntries(Object.entries(typed).filter(([, t]) => t)) as TypedPlate);
+const text = (most: number) => z.string().check(z.trim(), z.maxLength(most));
+const typedPlate = z.pipe(
+  z.partialRecord(z.enum(PLATE_FIELD_IDS), text(60)),
+  z.transform((typed) => Object.fromEntries(Object.entries(typed).filter(([, t]) => t)) as TypedPlate),
+);
 
 /** The most pieces that one line of the stock counts. */
 export const MOST_PIECES = 9999;
 
 const shared = {
   id: z.uuid(),
-  name: text(80).min(1),
+  name: text(80).check(z.minLength(1)),
   /** The shop's or maker's part code; empty where there is none. */
-  part: text(40).default(""),
-  count: z.number().int().min(0).max(MOST_PIECES),
-  minimum: z.number().int().min(0).max(MOST_PIECES).default(0),
+  part: z._default(text(40), ""),
+  count: z.int().check(z.gte(0), z.lte(MOST_PIECES)),
+  minimum: z._default(z.int().check(z.gte(0), z.lte(MOST_PIECES)), 0),
   /** In the shop's own money; null where not known. */
-  cost: z.number().finite().min(0).max(1_000_000).nullable().default(null),
-  place: text(40).default(""),
+  cost: z._default(z.nullable(z.number().check(z.gte(0), z.lte(1_000_000))), null),
+  place: z._default(text(40), ""),
 };
 
 /** A line of the stock or of a catalogue (count 0): a motor with its plate, or a capacitor with its label, as typed. */
@@ -33,9 +34,9 @@ export const stockItem = z.discriminatedUnion("kind", [
     ...shared,
     plate: typedPlate,
     /** Ohms between its leads as typed, "BK–WH 8.2, BN–WH 12.4 at 25 °C"; empty where nobody stated them. */
-    ohms: text(400).default(""),
+    ohms: z._default(text(400), ""),
   }),
-  z.object({ kind: z.literal("capacitor"), ...shared, label: text(60).min(1) }),
+  z.object({ kind: z.literal("capacitor"), ...shared, label: text(60).check(z.minLength(1)) }),
 ]);
 
 export type StockItem = z.output<typeof stockItem>;

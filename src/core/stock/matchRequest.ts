@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { readPlate, type TypedPlate, typedPlate } from "../motor/plate";
 import type { Need } from "../replacement/need";
 
@@ -6,14 +6,14 @@ import type { Need } from "../replacement/need";
 export const matchRequest = z.object({
   old: typedPlate,
   place: z.object({
-    supplyVolts: z.number().finite().min(5).max(1000).optional(),
-    inAirStream: z.boolean().optional(),
-    roomMm: z.number().finite().positive().max(3000).optional(),
-    airOpeningMm: z.number().finite().positive().max(3000).optional(),
-    speedsInUse: z.number().int().min(1).max(10).optional(),
-    coolingTons: z.number().finite().positive().max(50).optional(),
-    heatingKilowatts: z.number().finite().positive().max(200).optional(),
-    rotation: z.enum(["cw-lead-end", "ccw-lead-end", "either"]).optional(),
+    supplyVolts: z.optional(z.number().check(z.gte(5), z.lte(1000))),
+    inAirStream: z.optional(z.boolean()),
+    roomMm: z.optional(z.number().check(z.positive(), z.lte(3000))),
+    airOpeningMm: z.optional(z.number().check(z.positive(), z.lte(3000))),
+    speedsInUse: z.optional(z.int().check(z.gte(1), z.lte(10))),
+    coolingTons: z.optional(z.number().check(z.positive(), z.lte(50))),
+    heatingKilowatts: z.optional(z.number().check(z.positive(), z.lte(200))),
+    rotation: z.optional(z.enum(["cw-lead-end", "ccw-lead-end", "either"])),
   }),
 });
 export type MatchRequest = z.output<typeof matchRequest>;

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { text } from "../quantity/text";
 import { unforeseen } from "../quantity/unforeseen";
 import { readPlace } from "./place";
@@ -10,12 +10,11 @@ import { readPlace } from "./place";
 
 const id = z
   .string()
-  .regex(/^[A-Za-z0-9_./-]{1,40}$/)
-  .meta({ description: "Of letters, digits and _ . / -" });
-const name = text(60).min(1);
+  .check(z.regex(/^[A-Za-z0-9_./-]{1,40}$/), z.meta({ description: "Of letters, digits and _ . / -" }));
+const name = text(60).check(z.minLength(1));
 
 /** A terminal, a joint, or another place that a lead can be on, as it is written in facts. */
-export const placeId = z.string().min(1).max(60);
+export const placeId = z.string().check(z.minLength(1), z.maxLength(60));
 
 /** What a terminal is for; a landing is judged by its circuit, the kind only tells lines, frame and control apart. */
 export const TERMINAL_KINDS = [
@@ -35,32 +34,32 @@ const terminal = z.object({
   name,
   kind: z.enum(TERMINAL_KINDS),
   /** Wires it takes. */
-  places: z.number().int().min(1).max(12),
+  places: z.int().check(z.gte(1), z.lte(12)),
   /** A screw holds solid or stranded wire, never both under one head; a blade takes a crimped spade. */
   grip: z.enum(["screw", "blade", "stud"]),
 });
 
 const between = { id, from: id, to: id };
 /** Who stated a part's figures: its own label, read, or a person. Left out, they are a usual part's, and nobody did. */
-const stated = z.enum(["label", "told"]).optional();
+const stated = z.optional(z.enum(["label", "told"]));
 const part = z.discriminatedUnion("kind", [
   /** Closed while one of `closedOn` calls, or always, unless one of `opensOn` calls, a guard opened it or the dial is elsewhere. */
   z.object({
     kind: z.literal("contact"),
     ...between,
-    closedOn: z.union([z.array(id).max(8), z.literal("always")]),
-    opensOn: z.array(id).max(8).optional(),
+    closedOn: z.union([z.array(id).check(z.maxLength(8)), z.literal("always")]),
+    opensOn: z.optional(z.array(id).check(z.maxLength(8))),
     /** What no call moves and what must stop the motor: "the door is open", "the overload has tripped". */
-    openedBy: name.optional(),
+    openedBy: z.optional(name),
     /** Positions of the device's dial or plug in which it can close. */
-    closedAt: z.array(id).max(6).optional(),
+    closedAt: z.optional(z.array(id).check(z.maxLength(6))),
   }),
   z.object({
     kind: z.literal("capacitor"),
     ...between,
-    microfarads: z.number().finite().positive().max(2000),
-    volts: z.number().finite().positive().max(1000),
-    start: z.boolean().optional(),
+    microfarads: z.number().check(z.positive(), z.lte(2000)),
+    volts: z.number().check(z.positive(), z.lte(1000)),
+    start: z.optional(z.boolean()),
     stated,
   }),
   /** A potential relay: its contact is closed at rest, its coil's volts pull it open. */
@@ -69,11 +68,11 @@ const part = z.discriminatedUnion("kind", [
     ...between,
     coilFrom: id,
     coilTo: id,
-    coilOhms: z.number().finite().positive().max(100_000),
-    pickUpVolts: z.number().finite().positive().max(1000),
-    dropOutVolts: z.number().finite().positive().max(1000),
+    coilOhms: z.number().check(z.positive(), z.lte(100_000)),
+    pickUpVolts: z.number().check(z.positive(), z.lte(1000)),
+    dropOutVolts: z.number().check(z.positive(), z.lte(1000)),
     /** Volts its coil stands for good. */
-    coilVolts: z.number().finite().positive().max(1000).optional(),
+    coilVolts: z.optional(z.number().check(z.positive(), z.lte(1000))),
     stated,
   }),
   /** A compressor: run winding from its joint (`from`) to R (`to`), start winding from the joint to S (`start`). */
@@ -81,19 +80,21 @@ const part = z.discriminatedUnion("kind", [
     kind: z.literal("compressor"),
     ...between,
     start: id,
-    runOhms: z.number().finite().positive().max(100),
-    startOhms: z.number().finite().positive().max(500),
+    runOhms: z.number().check(z.positive(), z.lte(100)),
+    startOhms: z.number().check(z.positive(), z.lte(500)),
   }),
-  z.object({ kind: z.literal("resistor"), ...between, ohms: z.number().finite().positive().max(1e6) }),
+  z.object({ kind: z.literal("resistor"), ...between, ohms: z.number().check(z.positive(), z.lte(1e6)) }),
 ]);
 
 const device = z.object({
   id,
   name,
-  terminals: z.array(terminal).min(1).max(16),
-  parts: z.array(part).max(16),
+  terminals: z.array(terminal).check(z.minLength(1), z.maxLength(16)),
+  parts: z.array(part).check(z.maxLength(16)),
   /** A dial or a plug that is set by hand and stays so. */
-  dial: z.object({ positions: z.array(z.object({ id, name })).min(2).max(6), at: id }).optional(),
+  dial: z.optional(
+    z.object({ positions: z.array(z.object({ id, name })).check(z.minLength(2), z.maxLength(6)), at: id }),
+  ),
 });
 
 const wire = z.object({
@@ -101,20 +102,20 @@ const wire = z.object({
   from: id,
   to: id,
   /** What else hangs on it, such as the compressor: taking it off leaves that without. */
-  serves: name.optional(),
+  serves: z.optional(name),
   /** Solid copper; else stranded. */
-  solid: z.boolean().optional(),
+  solid: z.optional(z.boolean()),
 });
 
 const supply = z.object({
   kind: z.enum(["line-and-neutral", "two-lines", "three-lines"]),
   /** Between the lines, or line and neutral. */
-  volts: z.number().finite().min(20).max(700),
+  volts: z.number().check(z.gte(20), z.lte(700)),
   hertz: z.union([z.literal(50), z.literal(60)]),
-  terminals: z.array(id).min(2).max(4),
+  terminals: z.array(id).check(z.minLength(2), z.maxLength(4)),
   ground: id,
   /** A transformer for the control side: volts between these two. */
-  control: z.object({ volts: z.number().finite().min(5).max(60), hot: id, common: id }).optional(),
+  control: z.optional(z.object({ volts: z.number().check(z.gte(5), z.lte(60)), hot: id, common: id })),
 });
 
 const feed = z.object({
@@ -125,23 +126,23 @@ const feed = z.object({
 });
 
 const offers = z.object({
-  feeds: z.array(feed).max(8),
+  feeds: z.array(feed).check(z.maxLength(8)),
   /** Where current returns: the neutral, or the other line. */
   back: id,
   /** Lines of a three-phase load side. */
-  lines: z.array(id).max(3).optional(),
-  park: z.array(id).max(8),
+  lines: z.optional(z.array(id).check(z.maxLength(3))),
+  park: z.array(id).check(z.maxLength(8)),
   ground: id,
   /** A capacitor for the motor's start end: `lineSide` is wired to the return already where `tied`. */
-  capacitor: z
-    .object({ device: id, startSide: id, lineSide: id, tied: z.boolean(), dual: z.boolean() })
-    .optional(),
+  capacitor: z.optional(
+    z.object({ device: id, startSide: id, lineSide: id, tied: z.boolean(), dual: z.boolean() }),
+  ),
   /** What the start winding starts through, where that is not on the motor. */
-  start: id.optional(),
+  start: z.optional(id),
   /** The terminal that feeds what the start winding starts through; the first feed's hot where left out. */
-  startFed: id.optional(),
+  startFed: z.optional(id),
   /** Something of the equipment takes the start winding out again, so that the motor has no switch of its own. */
-  takesStartOut: z.boolean().optional(),
+  takesStartOut: z.optional(z.boolean()),
 });
 
 /** The form of a compartment. */
@@ -150,80 +151,86 @@ export const compartment = z
     id,
     title: name,
     supply,
-    devices: z.array(device).min(1).max(16),
-    wires: z.array(wire).max(40),
-    calls: z.array(z.object({ id, name })).max(8),
+    devices: z.array(device).check(z.minLength(1), z.maxLength(16)),
+    wires: z.array(wire).check(z.maxLength(40)),
+    calls: z.array(z.object({ id, name })).check(z.maxLength(8)),
     /** Calls that can stand at once: each a set of two or more. Contacts that bar one another say so themselves. */
-    together: z.array(z.array(id).min(2).max(4)).max(40).optional(),
+    together: z.optional(z.array(z.array(id).check(z.minLength(2), z.maxLength(4))).check(z.maxLength(40))),
     offers,
-    cautions: z.array(z.string().trim().min(1).max(240)).max(6),
+    cautions: z.array(z.string().check(z.trim(), z.minLength(1), z.maxLength(240))).check(z.maxLength(6)),
   })
-  .superRefine((made, context) => {
-    const known = new Set(made.devices.flatMap(({ terminals }) => terminals.map((t) => t.id)));
-    const calls = new Set(made.calls.map((call) => call.id));
-    const need = (terminalId: string, path: (string | number)[]) => {
-      if (!known.has(terminalId))
-        context.addIssue({ code: "custom", path, message: `There is no terminal “${terminalId}”.` });
-    };
-    made.devices.forEach((one, d) => {
-      one.parts.forEach((p, i) => {
-        need(p.from, ["devices", d, "parts", i, "from"]);
-        need(p.to, ["devices", d, "parts", i, "to"]);
-        if (p.kind === "compressor") need(p.start, ["devices", d, "parts", i, "start"]);
-        if (p.kind === "potential-relay") {
-          need(p.coilFrom, ["devices", d, "parts", i, "coilFrom"]);
-          need(p.coilTo, ["devices", d, "parts", i, "coilTo"]);
-        }
-        if (p.kind !== "contact") return;
-        for (const on of ["closedOn", "opensOn"] as const)
-          for (const call of p[on] === "always" ? [] : (p[on] ?? []))
-            if (!calls.has(call))
+  .check(
+    z.superRefine((made, context) => {
+      const known = new Set(made.devices.flatMap(({ terminals }) => terminals.map((t) => t.id)));
+      const calls = new Set(made.calls.map((call) => call.id));
+      const need = (terminalId: string, path: (string | number)[]) => {
+        if (!known.has(terminalId))
+          context.addIssue({ code: "custom", path, message: `There is no terminal “${terminalId}”.` });
+      };
+      made.devices.forEach((one, d) => {
+        one.parts.forEach((p, i) => {
+          need(p.from, ["devices", d, "parts", i, "from"]);
+          need(p.to, ["devices", d, "parts", i, "to"]);
+          if (p.kind === "compressor") need(p.start, ["devices", d, "parts", i, "start"]);
+          if (p.kind === "potential-relay") {
+            need(p.coilFrom, ["devices", d, "parts", i, "coilFrom"]);
+            need(p.coilTo, ["devices", d, "parts", i, "coilTo"]);
+          }
+          if (p.kind !== "contact") return;
+          for (const on of ["closedOn", "opensOn"] as const)
+            for (const call of p[on] === "always" ? [] : (p[on] ?? []))
+              if (!calls.has(call))
+                context.addIssue({
+                  code: "custom",
+                  path: ["devices", d, "parts", i, on],
+                  message: `There is no call “${call}”.`,
+                });
+          for (const at of p.closedAt ?? [])
+            if (!one.dial?.positions.some((position) => position.id === at))
               context.addIssue({
                 code: "custom",
-                path: ["devices", d, "parts", i, on],
-                message: `There is no call “${call}”.`,
+                path: ["devices", d, "parts", i, "closedAt"],
+                message: `There is no position “${at}” on this device.`,
               });
-        for (const at of p.closedAt ?? [])
-          if (!one.dial?.positions.some((position) => position.id === at))
+        });
+        if (one.dial && !one.dial.positions.some((position) => position.id === one.dial?.at))
+          context.addIssue({
+            code: "custom",
+            path: ["devices", d, "dial", "at"],
+            message: `There is no position “${one.dial.at}” on this device.`,
+          });
+      });
+      made.wires.forEach(({ from, to }, i) => {
+        need(from, ["wires", i, "from"]);
+        need(to, ["wires", i, "to"]);
+      });
+      for (const t of made.supply.terminals) need(t, ["supply", "terminals"]);
+      need(made.supply.ground, ["supply", "ground"]);
+      made.offers.feeds.forEach(({ hot, call }, i) => {
+        need(hot, ["offers", "feeds", i, "hot"]);
+        if (!calls.has(call))
+          context.addIssue({
+            code: "custom",
+            path: ["offers", "feeds", i, "call"],
+            message: `There is no call “${call}”.`,
+          });
+      });
+      (made.together ?? []).forEach((set, i) => {
+        for (const call of set)
+          if (!calls.has(call))
             context.addIssue({
               code: "custom",
-              path: ["devices", d, "parts", i, "closedAt"],
-              message: `There is no position “${at}” on this device.`,
+              path: ["together", i],
+              message: `There is no call “${call}”.`,
             });
       });
-      if (one.dial && !one.dial.positions.some((position) => position.id === one.dial?.at))
-        context.addIssue({
-          code: "custom",
-          path: ["devices", d, "dial", "at"],
-          message: `There is no position “${one.dial.at}” on this device.`,
-        });
-    });
-    made.wires.forEach(({ from, to }, i) => {
-      need(from, ["wires", i, "from"]);
-      need(to, ["wires", i, "to"]);
-    });
-    for (const t of made.supply.terminals) need(t, ["supply", "terminals"]);
-    need(made.supply.ground, ["supply", "ground"]);
-    made.offers.feeds.forEach(({ hot, call }, i) => {
-      need(hot, ["offers", "feeds", i, "hot"]);
-      if (!calls.has(call))
-        context.addIssue({
-          code: "custom",
-          path: ["offers", "feeds", i, "call"],
-          message: `There is no call “${call}”.`,
-        });
-    });
-    (made.together ?? []).forEach((set, i) => {
-      for (const call of set)
-        if (!calls.has(call))
-          context.addIssue({ code: "custom", path: ["together", i], message: `There is no call “${call}”.` });
-    });
-    need(made.offers.back, ["offers", "back"]);
-    need(made.offers.ground, ["offers", "ground"]);
-    const all = made.devices.flatMap(({ terminals }) => terminals.map((t) => t.id));
-    if (all.length !== known.size)
-      context.addIssue({ code: "custom", path: ["devices"], message: "Two terminals have the same id." });
-  });
+      need(made.offers.back, ["offers", "back"]);
+      need(made.offers.ground, ["offers", "ground"]);
+      const all = made.devices.flatMap(({ terminals }) => terminals.map((t) => t.id));
+      if (all.length !== known.size)
+        context.addIssue({ code: "custom", path: ["devices"], message: "Two terminals have the same id." });
+    }),
+  );
 
 export type Compartment = z.output<typeof compartment>;
 export type Device = Compartment["devices"][number];

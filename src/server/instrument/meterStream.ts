@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import type * as z from "zod/mini";
 import type { meterValue } from "@/contract";
 import { figureOf, shownOf } from "@/core/bench";
 import type { InstrumentKind } from "@/core/proving";

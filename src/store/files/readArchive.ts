@@ -1,5 +1,5 @@
 import { strFromU8, unzip } from "fflate";
-import { z } from "zod";
+import * as z from "zod/mini";
 import { digestOfBytes, type Fault, type JobFile, readJobFile, stockItem } from "@/core";
 import { compartment } from "@/core/wiring";
 import { JOB_FILE } from "./jobArchive";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { type CapacitorTest, parseCapacitor, parseNumber } from "@/core";
 
 /** A test of a capacitor as it is typed. */
@@ -25,26 +25,29 @@ export function isDual(label: string): boolean {
 }
 
 /** What is typed makes the test, or says field by field what is wrong with it. */
-export const testForm = typedTest.transform((typed, context): CapacitorTest => {
-  const wrong = (key: keyof TypedTest, message: string) =>
-    context.addIssue({ code: "custom", path: [key], message });
-  const number = (key: "microfarads" | "amps" | "volts", least: number, most: number) => {
-    const value = parseNumber(typed[key]);
-    if (value === null || value < least || value > most)
-      wrong(key, `Give a number from ${least} to ${most}.`);
-    return value ?? 0;
-  };
-  const read = parseCapacitor(typed.label);
-  if (typed.label.trim() === "") wrong("label", "Type what its label says, such as 5 MFD 370.");
-  else if (!read.ok) wrong("label", read.faults[0]?.says ?? "That is no label.");
-  const by: CapacitorTest["by"] =
-    typed.way === "meter"
-      ? { way: "meter", microfarads: number("microfarads", 0, 3000) }
-      : {
-          way: "under-load",
-          amps: number("amps", 0.01, 200),
-          volts: number("volts", 1, 2000),
-          hertz: typed.hertz === "60" ? 60 : 50,
-        };
-  return { label: typed.label.trim(), half: isDual(typed.label) ? typed.half : "single", by };
-});
+export const testForm = z.pipe(
+  typedTest,
+  z.transform((typed, context): CapacitorTest => {
+    const wrong = (key: keyof TypedTest, message: string) =>
+      context.issues.push({ code: "custom", input: typed, path: [key], message });
+    const number = (key: "microfarads" | "amps" | "volts", least: number, most: number) => {
+      const value = parseNumber(typed[key]);
+      if (value === null || value < least || value > most)
+        wrong(key, `Give a number from ${least} to ${most}.`);
+      return value ?? 0;
+    };
+    const read = parseCapacitor(typed.label);
+    if (typed.label.trim() === "") wrong("label", "Type what its label says, such as 5 MFD 370.");
+    else if (!read.ok) wrong("label", read.faults[0]?.says ?? "That is no label.");
+    const by: CapacitorTest["by"] =
+      typed.way === "meter"
+        ? { way: "meter", microfarads: number("microfarads", 0, 3000) }
+        : {
+            way: "under-load",
+            amps: number("amps", 0.01, 200),
+            volts: number("volts", 1, 2000),
+            hertz: typed.hertz === "60" ? 60 : 50,
+          };
+    return { label: typed.label.trim(), half: isDual(typed.label) ? typed.half : "single", by };
+  }),
+);

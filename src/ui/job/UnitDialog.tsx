@@ -10,7 +10,7 @@ import { dequal } from "dequal";
 import { useId, useState } from "react";
 import { useForm, useWatch } from "react-hook-form";
 import { v7 as uuid } from "uuid";
-import { z } from "zod";
+import * as z from "zod/mini";
 import { asked } from "@/contract/call";
 import { listUnits, type UnitLine } from "@/contract/routes/jobs";
 import { FormEntry } from "../parts/form/FormEntry";
@@ -20,10 +20,7 @@ import { TOUCH } from "../theme/theme";
 import { useJob } from "./JobContext";
 
 const short = (most: number) =>
-  z
-    .string()
-    .trim()
-    .max(most, { error: `At most ${most} letters are kept.` });
+  z.string().check(z.trim(), z.maxLength(most, { error: `At most ${most} letters are kept.` }));
 
 const unitForm = z.object({ name: short(80), position: short(60), site: short(80), customer: short(80) });
 

@@ -2,13 +2,13 @@
 
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
-import type { z } from "zod";
+import * as z from "zod/mini";
 import { type FaultWish, faultHandedIn } from "@/core/practice";
 import { FormEntry } from "../parts/form/FormEntry";
 import { EquipmentChoice } from "./EquipmentChoice";
 import { learner, SetUpForm } from "./SetUpForm";
 
-const setUp = faultHandedIn.shape.wish.extend({ person: learner });
+const setUp = z.extend(faultHandedIn.shape.wish, { person: learner });
 
 /** Who looks, and on which equipment. */
 export function FaultSetUp({

@@ -2,7 +2,7 @@
 
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
-import type { z } from "zod";
+import * as z from "zod/mini";
 import {
   DIFFICULTIES,
   handedIn,
@@ -22,7 +22,7 @@ const DIFFICULTY_WORDS = {
   hard: "6 leads and more",
 } as const;
 
-const setUp = handedIn.shape.wish.extend({ person: learner });
+const setUp = z.extend(handedIn.shape.wish, { person: learner });
 
 /** Who practises, and on what. */
 export function PracticeSetUp({

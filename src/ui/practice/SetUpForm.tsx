@@ -3,10 +3,12 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { FormEventHandler, ReactNode } from "react";
-import { z } from "zod";
+import * as z from "zod/mini";
 
 /** Who practises: every set-up asks for it first. */
-export const learner = z.string().trim().min(1, { error: "A name is needed to keep the result by." }).max(40);
+export const learner = z
+  .string()
+  .check(z.trim(), z.minLength(1, { error: "A name is needed to keep the result by." }), z.maxLength(40));
 
 /** The form that a practice is set up in: fields side by side, and what begins it. */
 export function SetUpForm({

@@ -2,14 +2,14 @@
 
 import { zodResolver } from "@hookform/resolvers/zod";
 import { useForm } from "react-hook-form";
-import type { z } from "zod";
+import * as z from "zod/mini";
 import { type WiringTaskWish, wiringHandedIn } from "@/core/practice";
 import { FormChoice } from "../parts/form/FormChoice";
 import { FormEntry } from "../parts/form/FormEntry";
 import { EquipmentChoice } from "./EquipmentChoice";
 import { learner, SetUpForm } from "./SetUpForm";
 
-const setUp = wiringHandedIn.shape.wish.extend({ person: learner });
+const setUp = z.extend(wiringHandedIn.shape.wish, { person: learner });
 
 /** Who wires, what, and on which equipment. */
 export function WiringSetUp({

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { type FaultHandedIn, faultHandedIn } from "@/core/practice";
 import { keptWork } from "./keptWork";
 
@@ -6,9 +6,9 @@ import { keptWork } from "./keptWork";
 export type FaultWork = Readonly<Omit<FaultHandedIn, "person" | "cause">>;
 
 /** Also more that was done than can be handed in: it is not lost with a reload. */
-const work = faultHandedIn
-  .omit({ person: true, cause: true })
-  .extend({ actions: z.array(faultHandedIn.shape.actions.element) });
+const work = z.extend(z.omit(faultHandedIn, { person: true, cause: true }), {
+  actions: z.array(faultHandedIn.shape.actions.def.element),
+});
 
 export const keptFault = keptWork<FaultWork>(
   "odd-lead:practice-fault",

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { type HandedIn, handedIn } from "@/core/practice";
 import { keptWork } from "./keptWork";
 
@@ -7,9 +7,9 @@ export type PracticeWork = Readonly<Omit<HandedIn, "person">>;
 
 const { readings, frame } = handedIn.shape;
 /** Also more readings than can be handed in: what was taken is not lost with a reload. */
-const work = handedIn.omit({ person: true }).extend({
-  readings: z.array(readings.element),
-  frame: z.array(frame.element),
+const work = z.extend(z.omit(handedIn, { person: true }), {
+  readings: z.array(readings.def.element),
+  frame: z.array(frame.def.element),
 });
 
 export const keptMotor = keptWork<PracticeWork>(

@@ -1,10 +1,11 @@
+import * as z from "zod/mini";
 import { type WiringHandedIn, wiringHandedIn } from "@/core/practice";
 import { keptWork } from "./keptWork";
 
 /** A practice wiring being worked on. */
 export type WiringWork = Readonly<Omit<WiringHandedIn, "person">>;
 
-const work = wiringHandedIn.omit({ person: true });
+const work = z.omit(wiringHandedIn, { person: true });
 
 export const keptWiring = keptWork<WiringWork>(
   "odd-lead:practice-wiring",

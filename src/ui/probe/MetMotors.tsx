@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import type { z } from "zod";
+import type * as z from "zod/mini";
 import type { askMetBefore } from "@/contract/routes/metBefore";
 import { pairAt, type Reference, USUAL_REFERENCE_C, USUAL_TOLERANCE_PERCENT } from "@/core";
 import { useJob, useLeadNames } from "../job/JobContext";

@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import type { z } from "zod";
+import type * as z from "zod/mini";
 import { addressOf, call } from "@/contract/call";
 import {
   attachMeter,

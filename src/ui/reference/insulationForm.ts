@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { type InsulationTest, parseMegohms, parseTemperature } from "@/core";
 
 export const TEST_VOLTS = ["100", "250", "500", "1000"] as const;
@@ -20,25 +20,28 @@ export type TypedInsulation = z.output<typeof typedTest>;
  * @param windingC the winding's temperature as the job has it, where none is typed.
  */
 export function insulationForm(today: () => string, windingC: number | undefined) {
-  return typedTest.transform((typed, context): InsulationTest => {
-    const wrong = (key: keyof TypedInsulation, message: string) =>
-      context.addIssue({ code: "custom", path: [key], message });
-    const megohms = parseMegohms(typed.megohms);
-    if (!megohms.ok) wrong("megohms", megohms.faults[0]?.says ?? "That is no insulation reading.");
-    const read = typed.temperature.trim() === "" ? null : parseTemperature(typed.temperature);
-    if (read && !read.ok) wrong("temperature", read.faults[0]?.says ?? "That is no temperature.");
-    if (!/^\d{4}-\d{2}-\d{2}$/.test(typed.on)) wrong("on", "Give the day of the test.");
-    else if (typed.on > today()) wrong("on", "That day is still to come.");
-    if (!megohms.ok) return z.NEVER;
-    const celsius = read?.ok ? read.celsius : windingC;
-    return {
-      on: typed.on,
-      typed: typed.megohms.trim(),
-      megohms: megohms.megohms,
-      orMore: megohms.orMore,
-      testVolts: Number(typed.testVolts),
-      ...(celsius === undefined ? {} : { windingC: celsius }),
-      inWell: typed.inWell === "yes",
-    };
-  });
+  return z.pipe(
+    typedTest,
+    z.transform((typed, context): InsulationTest => {
+      const wrong = (key: keyof TypedInsulation, message: string) =>
+        context.issues.push({ code: "custom", input: typed, path: [key], message });
+      const megohms = parseMegohms(typed.megohms);
+      if (!megohms.ok) wrong("megohms", megohms.faults[0]?.says ?? "That is no insulation reading.");
+      const read = typed.temperature.trim() === "" ? null : parseTemperature(typed.temperature);
+      if (read && !read.ok) wrong("temperature", read.faults[0]?.says ?? "That is no temperature.");
+      if (!/^\d{4}-\d{2}-\d{2}$/.test(typed.on)) wrong("on", "Give the day of the test.");
+      else if (typed.on > today()) wrong("on", "That day is still to come.");
+      if (!megohms.ok) return z.NEVER;
+      const celsius = read?.ok ? read.celsius : windingC;
+      return {
+        on: typed.on,
+        typed: typed.megohms.trim(),
+        megohms: megohms.megohms,
+        orMore: megohms.orMore,
+        testVolts: Number(typed.testVolts),
+        ...(celsius === undefined ? {} : { windingC: celsius }),
+        inWell: typed.inWell === "yes",
+      };
+    }),
+  );
 }

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import { v7 as uuid } from "uuid";
-import { z } from "zod";
+import * as z from "zod/mini";
 import { asked, type Called, call } from "@/contract/call";
 import { deleteEquipment, listEquipment, putEquipment } from "@/contract/routes/equipment";
 import { type Compartment, compartment } from "@/core/wiring";

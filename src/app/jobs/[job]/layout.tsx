@@ -1,6 +1,6 @@
 import { notFound } from "next/navigation";
 import type { ReactNode } from "react";
-import { z } from "zod";
+import * as z from "zod/mini";
 import { database } from "@/server/database";
 import { jobStore } from "@/server/jobStore";
 import { openingOf } from "@/server/opening";

@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
-import { z } from "zod";
+import * as z from "zod/mini";
 import { database } from "@/server/database";
 import { jobList } from "@/server/jobList";
 import { shopOf } from "@/server/shop";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import type { Fault } from "../../quantity/fault";
 import { text } from "../../quantity/text";
 import { PLATE_FIELDS } from "./fields";

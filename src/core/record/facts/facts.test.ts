@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { z } from "zod";
+import * as z from "zod/mini";
 import { deriveJob } from "../job";
 import { emptyDraft } from "../jobDraft";
 import { type Fact, fact, readFact } from ".";
@@ -62,7 +62,7 @@ describe("kinds of fact", () => {
 
   it("one is described in one place: form, upgrades and what it does", () => {
     const weather = factKind("weather", {
-      schema: z.object({ kind: named("weather"), v: z.literal(2), says: z.string().max(40) }),
+      schema: z.object({ kind: named("weather"), v: z.literal(2), says: z.string().check(z.maxLength(40)) }),
       upgrades: [({ text, ...body }) => ({ ...body, v: 2, says: text })],
       unmakesReady: true,
       change: (draft, { says }) => {

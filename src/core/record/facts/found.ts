@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { askFact } from "./kinds/ask";
 import { asPlannedFact } from "./kinds/asPlanned";
 import { boardNowFact } from "./kinds/boardNow";

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { faultsOf, type Refused, refused } from "../../quantity/fault";
 import { text } from "../../quantity/text";
 import type { JobDraft } from "../jobDraft";
@@ -13,14 +13,14 @@ import type { FactKind, OlderBody } from "./kind";
  */
 
 /** Where a fact was made, and its place among the facts made there: larger than that of every one before. */
-const making = z.object({ device: z.uuid(), seq: z.number().int().min(0).max(Number.MAX_SAFE_INTEGER) });
+const making = z.object({ device: z.uuid(), seq: z.int().check(z.gte(0), z.lte(Number.MAX_SAFE_INTEGER)) });
 
 /** One fact of a job, as it is written now. Facts from before devices had a name of their own tell of none. */
 export const fact = z.object({
   id: z.uuid(),
   at: z.iso.datetime(),
   by: text(40),
-  made: making.optional(),
+  made: z.optional(making),
   body: FACT_BODY,
 });
 export type Fact = z.output<typeof fact>;
@@ -34,9 +34,11 @@ const FIRST_DAY = "2020-01-01";
 const LAST_DAY = "2100-01-01";
 
 /** A fact as it is taken from outside. What was taken before is read back whatever its time. */
-const newFact = fact.extend({
-  id: fact.shape.id.refine(isMadeInSense, { error: "is no id made by time in our years" }),
-  at: fact.shape.at.refine((at) => at >= FIRST_DAY && at < LAST_DAY, { error: "is no time in our years" }),
+const newFact = z.extend(fact, {
+  id: fact.shape.id.check(z.refine(isMadeInSense, { error: "is no id made by time in our years" })),
+  at: fact.shape.at.check(
+    z.refine((at) => at >= FIRST_DAY && at < LAST_DAY, { error: "is no time in our years" }),
+  ),
 });
 
 /** A UUIDv7 (RFC 9562) whose milliseconds lie in those years. */
@@ -46,10 +48,12 @@ function isMadeInSense(id: string): boolean {
 }
 
 /** The form of an upload of facts to a job. */
-export const factUpload = z.object({ facts: z.array(newFact).min(1).max(MOST_FACTS_A_WRITE) });
+export const factUpload = z.object({
+  facts: z.array(newFact).check(z.minLength(1), z.maxLength(MOST_FACTS_A_WRITE)),
+});
 
-const byKind = new Map<string, FactKind<string, z.ZodType>>(
-  FACT_KINDS.map((kind) => [kind.kind, kind as unknown as FactKind<string, z.ZodType>]),
+const byKind = new Map<string, FactKind<string, z.ZodMiniType>>(
+  FACT_KINDS.map((kind) => [kind.kind, kind as unknown as FactKind<string, z.ZodMiniType>]),
 );
 
 /** A fact read back, of whatever version it was written by; or what is wrong with it. */

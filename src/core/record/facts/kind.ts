@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import type { JobDraft } from "../jobDraft";
 
 /** Who made a fact and when, beside what it says. */
@@ -12,7 +12,7 @@ export interface FactMeta {
 export type OlderBody = Readonly<Record<string, unknown>>;
 
 /** A kind of fact: all there is to know of it. */
-export interface FactKind<N extends string, S extends z.ZodType> {
+export interface FactKind<N extends string, S extends z.ZodMiniType> {
   readonly kind: N;
   /** Of the body as it is written now. Bodies of version 1 carry no number; later ones carry theirs as `v`. */
   readonly version: number;
@@ -26,7 +26,7 @@ export interface FactKind<N extends string, S extends z.ZodType> {
 }
 
 /** The parts of a kind that are left out where they are as usual. */
-interface Described<N extends string, S extends z.ZodType> {
+interface Described<N extends string, S extends z.ZodMiniType> {
   readonly schema: S;
   readonly upgrades?: FactKind<N, S>["upgrades"];
   readonly unmakesReady?: boolean;
@@ -34,7 +34,7 @@ interface Described<N extends string, S extends z.ZodType> {
 }
 
 /** Describes a kind of fact; its version follows from the upgrades. */
-export function factKind<N extends string, S extends z.ZodType<{ kind: N }>>(
+export function factKind<N extends string, S extends z.ZodMiniType<{ kind: N }>>(
   kind: N,
   { schema, upgrades = [], unmakesReady = false, change }: Described<N, S>,
 ): FactKind<N, S> {

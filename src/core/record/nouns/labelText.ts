@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { text } from "../../quantity/text";
 
 /** What a person writes on the label beside what is derived. */

@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import type * as z from "zod/mini";
 import { matchRequest } from "../../stock/matchRequest";
 
 /** Where the motor works: what a replacement has to fit. */

@@ -1,11 +1,11 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { trustColours } from "../../identify/sheet";
 import { about } from "../../motor/about";
 
 /** What is known of the motor beside its ohms, as the probe stage asks for it. */
-export const probeAbout = about.omit({ hertz: true }).extend({
-  trustColours: trustColours.optional(),
+export const probeAbout = z.extend(z.omit(about, { hertz: true }), {
+  trustColours: z.optional(trustColours),
   /** A capacitor or a switch stands in line with the start winding, and an ohmmeter sees it open. */
-  startInLine: z.boolean().optional(),
+  startInLine: z.optional(z.boolean()),
 });
 export type ProbeAbout = z.output<typeof probeAbout>;

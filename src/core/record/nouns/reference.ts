@@ -1,20 +1,20 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { leadId } from "../../motor/lead";
 import { HIGHEST_READING_OHMS } from "../../quantity/ohms";
 import { text } from "../../quantity/text";
 
 /** Ohms of a plate, a manual or an earlier sheet, between leads of this motor. */
 export const reference = z.object({
-  source: text(80).min(1),
-  referenceC: z.number().finite().min(-50).max(250),
-  tolerancePercent: z.number().finite().positive().max(50),
+  source: text(80).check(z.minLength(1)),
+  referenceC: z.number().check(z.gte(-50), z.lte(250)),
+  tolerancePercent: z.number().check(z.positive(), z.lte(50)),
   lines: z
     .array(
       z.object({
         between: z.tuple([leadId, leadId]),
-        ohms: z.number().finite().nonnegative().max(HIGHEST_READING_OHMS),
+        ohms: z.number().check(z.nonnegative(), z.lte(HIGHEST_READING_OHMS)),
       }),
     )
-    .max(66),
+    .check(z.maxLength(66)),
 });
 export type Reference = z.output<typeof reference>;

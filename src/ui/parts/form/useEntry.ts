@@ -1,7 +1,7 @@
 "use client";
 
 import { type FormEvent, useState } from "react";
-import type { z } from "zod";
+import type * as z from "zod/mini";
 
 /**
  * An entry of a few fields within a stage, checked as a whole by its schema when it is entered; each fault stands at its
@@ -9,7 +9,7 @@ import type { z } from "zod";
  * brought.
  */
 export function useEntry<Typed extends Readonly<Record<string, string>>, Kept>(
-  schema: z.ZodType<Kept, Typed>,
+  schema: z.ZodMiniType<Kept, Typed>,
   blank: Typed,
 ) {
   const [typed, setTyped] = useState(blank);

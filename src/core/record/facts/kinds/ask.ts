@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { ask } from "../../../identify/ask";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { boardNow } from "../../nouns/boardNow";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { capacitorChoice } from "../../nouns/capacitorChoice";
 import { factKind, named } from "../kind";
 

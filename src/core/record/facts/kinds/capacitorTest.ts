@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { capacitorTest } from "../../nouns/capacitorTest";
 import { factKind, named } from "../kind";
 

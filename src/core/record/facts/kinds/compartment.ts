@@ -1,11 +1,11 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { compartment } from "../../../wiring/compartment";
 import { forgetHandChanges } from "../../jobDraft";
 import { factKind, named } from "../kind";
 
 /** The equipment as it was found, a copy of the library’s or edited. */
 export const compartmentFact = factKind("compartment", {
-  schema: z.object({ kind: named("compartment"), compartment: compartment.nullable() }),
+  schema: z.object({ kind: named("compartment"), compartment: z.nullable(compartment) }),
   unmakesReady: true,
   change: (draft, body) => {
     // Changes by hand belong to the equipment they were made on; the same edited is the same.

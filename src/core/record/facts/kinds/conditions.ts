@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { conditions } from "../../nouns/conditions";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { insulationTest } from "../../nouns/insulationTest";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { type KickSeen, kick } from "../../nouns/kick";
 import { factKind, named } from "../kind";
 

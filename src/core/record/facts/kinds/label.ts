@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { labelText } from "../../nouns/labelText";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { landingChoice } from "../../nouns/landingChoice";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { meter } from "../../../ohms/readingError";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { observation } from "../../../identify/observation";
 import { OF_KIND } from "../../jobDraft";
 import { factKind, named } from "../kind";

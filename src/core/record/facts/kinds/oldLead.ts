@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { oldLead } from "../../nouns/oldLead";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { leadId } from "../../../motor/lead";
 import { factKind, named } from "../kind";
 

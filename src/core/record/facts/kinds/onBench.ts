@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { factKind, named } from "../kind";
 
 /** A loose motor on the bench, or a new one in its carton: nothing there to make safe. */

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { leadId } from "../../../motor/lead";
 import { factKind, named } from "../kind";
 import { EITHER_OHMS_OR_OPEN, isEitherOhmsOrOpen, typedReading } from "../typedReading";
@@ -7,8 +7,10 @@ import { EITHER_OHMS_OR_OPEN, isEitherOhmsOrOpen, typedReading } from "../typedR
 export const pairReadingFact = factKind("pair-reading", {
   schema: z
     .object({ kind: named("pair-reading"), between: z.tuple([leadId, leadId]), ...typedReading })
-    .refine(({ between }) => between[0] !== between[1], "a lead cannot be read against itself")
-    .refine(isEitherOhmsOrOpen, EITHER_OHMS_OR_OPEN),
+    .check(
+      z.refine(({ between }) => between[0] !== between[1], "a lead cannot be read against itself"),
+      z.refine(isEitherOhmsOrOpen, EITHER_OHMS_OR_OPEN),
+    ),
   unmakesReady: true,
   change: (draft, body, meta) => {
     draft.pairReadings.push({ fact: meta.id, ...body });

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { pin } from "../../nouns/pin";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { place } from "../../nouns/place";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { openGate } from "../../jobDraft";
 import { factKind, named } from "../kind";
 

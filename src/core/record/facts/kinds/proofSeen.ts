@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { needsPower, observation, type ProvingObservation } from "../../../proving/observation";
 import { utcDay } from "../../../quantity/day";
 import { openGate } from "../../jobDraft";

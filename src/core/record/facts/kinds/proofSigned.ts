@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { text } from "../../../quantity/text";
 import { factKind, named } from "../kind";
 
@@ -7,9 +7,9 @@ export const proofSignedFact = factKind("proof-signed", {
   schema: z.object({
     kind: named("proof-signed"),
     signed: z.boolean(),
-    override: text(200).min(3).optional(),
+    override: z.optional(text(200).check(z.minLength(3))),
     /** What was not seen, in words. */
-    unseen: z.array(text(200)).max(40).default([]),
+    unseen: z._default(z.array(text(200)).check(z.maxLength(40)), []),
   }),
   change: (draft, { signed, override, unseen }, { at, by }) => {
     draft.proof.signed = signed ? { at, by, override: override ?? null, unseen } : null;

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { reference } from "../../nouns/reference";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { text } from "../../../quantity/text";
 import { factKind, named } from "../kind";
 
@@ -6,9 +6,9 @@ import { factKind, named } from "../kind";
 export const safeStepFact = factKind("safe-step", {
   schema: z.object({
     kind: named("safe-step"),
-    step: text(60).min(1),
+    step: text(60).check(z.minLength(1)),
     done: z.boolean(),
-    volts: z.number().finite().min(0).max(2000).optional(),
+    volts: z.optional(z.number().check(z.gte(0), z.lte(2000))),
   }),
   change: (draft, { step, done, volts }, { at, by }) => {
     if (done) draft.safe.steps.set(step, { step, at, by, volts: volts ?? null });

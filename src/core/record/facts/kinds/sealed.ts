@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { text } from "../../../quantity/text";
 import { DIGEST } from "../../digestForm";
 import { factKind, named } from "../kind";
@@ -7,9 +7,9 @@ import { factKind, named } from "../kind";
 export const sealedFact = factKind("sealed", {
   schema: z.object({
     kind: named("sealed"),
-    hash: z.string().regex(DIGEST),
+    hash: z.string().check(z.regex(DIGEST)),
     /** Ids of the facts it is over, in their order. */
-    over: z.array(z.uuid()).min(1).max(5000),
+    over: z.array(z.uuid()).check(z.minLength(1), z.maxLength(5000)),
     /** Of the core that judged. */
     version: text(40),
   }),

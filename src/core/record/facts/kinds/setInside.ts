@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { setInside } from "../../nouns/setInside";
 import { factKind, named } from "../kind";
 

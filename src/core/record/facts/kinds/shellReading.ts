@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { leadId } from "../../../motor/lead";
 import { factKind, named } from "../kind";
 import { EITHER_OHMS_OR_OPEN, isEitherOhmsOrOpen, typedReading } from "../typedReading";
@@ -7,7 +7,7 @@ import { EITHER_OHMS_OR_OPEN, isEitherOhmsOrOpen, typedReading } from "../typedR
 export const shellReadingFact = factKind("shell-reading", {
   schema: z
     .object({ kind: named("shell-reading"), lead: leadId, ...typedReading })
-    .refine(isEitherOhmsOrOpen, EITHER_OHMS_OR_OPEN),
+    .check(z.refine(isEitherOhmsOrOpen, EITHER_OHMS_OR_OPEN)),
   unmakesReady: true,
   change: (draft, body, meta) => {
     draft.shellReadings.push({ fact: meta.id, ...body });

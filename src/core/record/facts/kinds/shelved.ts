@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { factKind, named } from "../kind";
 
 /** Where the job stands in lists: in sight, put away, or taken out of all of them. Its facts stay. */

@@ -1,7 +1,7 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { factKind, named } from "../kind";
 
-const volts = z.number().finite().min(20).max(1000);
+const volts = z.number().check(z.gte(20), z.lte(1000));
 
 /** Volts of the supply, measured before it was locked off. */
 export const supplySeenFact = factKind("supply-seen", {
@@ -9,7 +9,7 @@ export const supplySeenFact = factKind("supply-seen", {
     kind: named("supply-seen"),
     between: volts,
     /** Of each line to the neutral or the ground. */
-    legs: z.array(volts).max(3),
+    legs: z.array(volts).check(z.maxLength(3)),
   }),
   change: (draft, { between, legs }, { at, by }) => {
     draft.safe.supply = { between, legs, at, by };

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { text } from "../../../quantity/text";
 import { factKind, named } from "../kind";
 

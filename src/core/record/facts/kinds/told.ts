@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { probeAbout } from "../../nouns/probeAbout";
 import { factKind, named, versioned } from "../kind";
 

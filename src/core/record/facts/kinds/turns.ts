@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { turnedLoad } from "../../../proving/provingSheet";
 import { factKind, named } from "../kind";
 

@@ -1,4 +1,4 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { text } from "../../../quantity/text";
 import { factKind, named } from "../kind";
 
@@ -7,8 +7,8 @@ export const usedFact = factKind("used", {
   schema: z.object({
     kind: named("used"),
     item: z.uuid(),
-    name: text(80).min(1),
-    count: z.number().int().min(0).max(99),
+    name: text(80).check(z.minLength(1)),
+    count: z.int().check(z.gte(0), z.lte(99)),
   }),
   change: (draft, body) => {
     draft.used.set(body.item, { item: body.item, name: body.name, count: body.count });

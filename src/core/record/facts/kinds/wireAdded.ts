@@ -1,10 +1,10 @@
-import { z } from "zod";
+import * as z from "zod/mini";
 import { placeId } from "../../../wiring/compartment";
 import { factKind, named } from "../kind";
 
 const wire = z
   .object({ id: z.uuid(), from: placeId, to: placeId })
-  .refine((w) => w.from !== w.to, "a wire has two ends");
+  .check(z.refine((w) => w.from !== w.to, "a wire has two ends"));
 
 /** A jumper added by hand. */
 export const wireAddedFact = factKind("wire-added", {

@@ -1,4 +1,4 @@
-import type { z } from "zod";
+import type * as z from "zod/mini";
 import { moveProbes } from "@/contract";
 import { callLine, configureLine, eyeLine, placeLine } from "@/core/bench";
 import { instrumentFor } from "@/core/proving";
