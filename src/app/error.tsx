@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { MAIN } from "@/ui/parts/SkipLink";
-import { TOUCH } from "@/ui/theme/theme";
+import { TOUCH } from "@/ui/theme/measures";
 
 /** A fault of a page: what was entered is kept apart from it, and the page can be tried again. */
 export default function Failed({ error, reset }: { error: Error & { digest?: string }; reset: () => void }) {

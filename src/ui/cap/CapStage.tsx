@@ -11,9 +11,9 @@ import { afterPending } from "../parts/afterPending";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
+import { Notice } from "../parts/Notice";
 import { PlainLink } from "../parts/PlainLink";
 import { Trouble } from "../parts/Trouble";
-import { Verdict } from "../parts/Verdict";
 import { CapacitorTests } from "./CapacitorTests";
 import { LikeForLikeView } from "./LikeForLikeView";
 import { OldCapacitor } from "./OldCapacitor";
@@ -118,13 +118,9 @@ function Which({ plates, shelf }: { plates: Plates; shelf: ReturnType<typeof use
       ) : decided ? (
         <>
           {decided.clash === "" ? null : (
-            <Box
-              role="alert"
-              sx={{ borderLeft: "4px solid", borderColor: "warning.main", pl: 3, py: 1, mb: 3 }}
-            >
-              <Verdict weight="again" word="The plate says otherwise" />
+            <Notice word="The plate says otherwise" sx={{ mb: 3 }}>
               <Typography>{decided.clash}</Typography>
-            </Box>
+            </Notice>
           )}
           <LikeForLikeView
             label={decided.label}

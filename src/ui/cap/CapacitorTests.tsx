@@ -10,7 +10,7 @@ import { Choice } from "../parts/Choice";
 import { useEntry } from "../parts/form/useEntry";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Verdict } from "../parts/Verdict";
-import { LABEL_HEIGHT, TOUCH } from "../theme/theme";
+import { LABEL_HEIGHT, TOUCH } from "../theme/measures";
 import { blankTest, isDual, testForm } from "./testForm";
 
 /** What a kept test says: the label's value of the half that was tested, against what was measured. */

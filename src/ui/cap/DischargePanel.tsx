@@ -8,6 +8,7 @@ import { DISCHARGE_RULES, discharge, dischargeSequence } from "@/core/capacitor"
 import { useJob } from "../job/JobContext";
 import { DischargeCountdown } from "../parts/DischargeCountdown";
 import { PlainEntry } from "../parts/PlainEntry";
+import { Trouble } from "../parts/Trouble";
 
 const USUAL_OHMS = 20_000;
 const USUAL_WATTS = 5;
@@ -76,9 +77,9 @@ export function DischargePanel() {
             </Typography>
           ))}
           {told.warnings.map((line) => (
-            <Typography key={line} role="alert" sx={{ mt: 1, color: "warning.main", fontWeight: 600 }}>
+            <Trouble key={line} sx={{ mt: 1 }}>
               {line}
-            </Typography>
+            </Trouble>
           ))}
           <DischargeCountdown
             key={`${label} ${tool.ohms}`}

@@ -7,7 +7,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useRef, useState } from "react";
 import { shopArchive } from "@/store/files/shopArchive";
 import { saveFile } from "../parts/saveFile";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 /** Everything of the shop as one file. */
 export function ExportShop() {

@@ -7,10 +7,11 @@ import Typography from "@mui/material/Typography";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { bringIn, type ImportPlan, importPlan } from "@/store/files/importPlan";
 import { type ReadArchive, readArchive } from "@/store/files/readArchive";
+import { Notice } from "../parts/Notice";
 import { PlainLink } from "../parts/PlainLink";
 import { Trouble } from "../parts/Trouble";
 import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 type State =
   | { readonly at: "choose"; readonly says: string }
@@ -147,8 +148,7 @@ function Planned({
   return (
     <Box component="section" aria-label="What would be brought in">
       {archive.faults.map(({ name, faults }) => (
-        <Box key={name} role="alert" sx={{ border: "1.5px solid", borderColor: "warning.main", p: 3, mb: 3 }}>
-          <Verdict weight="again" word={`${name} is not brought in`} />
+        <Notice key={name} word={`${name} is not brought in`} sx={{ mb: 3 }}>
           <Box component="ul" sx={{ m: 0, mt: 1, pl: 5 }}>
             {faults.map(({ path, says }) => (
               <li key={`${path.join("/")} ${says}`}>
@@ -157,7 +157,7 @@ function Planned({
               </li>
             ))}
           </Box>
-        </Box>
+        </Notice>
       ))}
       <JobList plan={plan} />
       {plan.stock + plan.equipment > 0 ? (

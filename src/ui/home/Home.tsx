@@ -7,10 +7,10 @@ import { lazy, Suspense, useState } from "react";
 import type { JobLine } from "@/contract/routes/jobs";
 import type { ServerHistory } from "@/contract/serverHistory";
 import { DropFiles } from "../files/DropFiles";
+import { Notice } from "../parts/Notice";
 import { PlainLink } from "../parts/PlainLink";
 import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
-import { Verdict } from "../parts/Verdict";
 import { Say } from "../words/UsageProvider";
 import { DEMO_SHOWS } from "./demoShows";
 import { type FirstJobs, JobFinder } from "./JobFinder";
@@ -79,11 +79,11 @@ export function Home({
           </Box>
         ) : null}
         {away ? (
-          <Box role="alert" sx={{ border: "1.5px solid", borderColor: "warning.main", p: 4, mb: 8 }}>
-            <Verdict weight="again" word={kept ? "The server is away." : "The database is away."} />{" "}
+          <Notice word={kept ? "The server is away." : "The database is away."} sx={{ mb: 8 }}>
+            {" "}
             {kept ? "These are the jobs that this device keeps." : "Jobs cannot be listed just now."} What you
             enter is kept in this browser and sent when it is back.
-          </Box>
+          </Notice>
         ) : null}
         {away && !kept ? null : (
           <JobFinder first={own} kept={kept}>

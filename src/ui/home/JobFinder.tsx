@@ -10,7 +10,8 @@ import { useHotkeys } from "react-hotkeys-hook";
 import type { JobLine } from "@/contract/routes/jobs";
 import { Trouble } from "../parts/Trouble";
 import { localDay, useToday } from "../parts/useLocalDay";
-import { TOUCH } from "../theme/theme";
+import { MAIN_FIELD } from "../theme/fields";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { JobSection } from "./JobSection";
 import type { RowAction } from "./rowAction";
@@ -99,14 +100,7 @@ export function JobFinder({
             autoComplete: "off",
             enterKeyHint: "search",
           }}
-          sx={{
-            flex: "1 1 280px",
-            border: "1.5px solid",
-            borderColor: "text.primary",
-            bgcolor: "background.paper",
-            px: 3,
-            minHeight: 56,
-          }}
+          sx={{ ...MAIN_FIELD, flex: "1 1 280px", px: 3 }}
         />
         <Button
           color="inherit"

@@ -3,7 +3,7 @@
 import IconButton from "@mui/material/IconButton";
 import { lazy, Suspense, useState } from "react";
 import type { JobLine } from "@/contract/routes/jobs";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import type { RowAction } from "./rowAction";
 
 /** Loaded when a menu is first opened. */

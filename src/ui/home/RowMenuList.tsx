@@ -4,7 +4,7 @@ import Menu from "@mui/material/Menu";
 import MenuItem from "@mui/material/MenuItem";
 import NextLink from "next/link";
 import type { JobLine } from "@/contract/routes/jobs";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import type { RowAction } from "./rowAction";
 
 const ITEM = { minHeight: TOUCH } as const;

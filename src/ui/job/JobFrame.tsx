@@ -142,6 +142,10 @@ function JobTitle() {
         minWidth: 0,
         maxWidth: 560,
         mr: "auto",
+        minHeight: 0,
+        p: 0,
+        bgcolor: "transparent",
+        border: 0,
         borderBottom: "1px dashed",
         borderColor: "divider",
       }}

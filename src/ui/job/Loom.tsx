@@ -5,7 +5,7 @@ import { memo, useState } from "react";
 import type { Lead } from "@/core";
 import { paintOf } from "../parts/insulation";
 import { Mark } from "../parts/Verdict";
-import { MONO, TOUCH } from "../theme/theme";
+import { MONO, TOUCH } from "../theme/measures";
 import { useJob } from "./JobContext";
 import { type LoomLine, useLoom } from "./useLoom";
 

@@ -7,7 +7,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { useWireName } from "../land/useWireName";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { useAnswer, useJobWiring, useWholeJob, useWorking } from "./JobContext";
 import { NOW, nextStep } from "./nextStep";

@@ -1,11 +1,14 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import type { ReactNode } from "react";
 import type { Saving } from "@/store/jobFacts";
+import { Notice } from "../parts/Notice";
 import { Mark, type Shown } from "../parts/Verdict";
 import { useSaving } from "./JobContext";
 import { SetAside } from "./SetAside";
+
+/** Across the page, under its head. */
+const BAND = { mx: { xs: 3, md: 6 }, mt: 2 } as const;
 
 /** Whether what was entered is safe on the server, in a few words. */
 export function SaveState() {
@@ -50,30 +53,16 @@ export function SaveNotice() {
         : null;
   return (
     <>
-      {says === null ? null : <Notice>{says}</Notice>}
+      {says === null ? null : (
+        <Notice className="no-print" sx={BAND}>
+          {says}
+        </Notice>
+      )}
       {aside.length === 0 ? null : (
-        <Notice>
+        <Notice className="no-print" sx={BAND}>
           <SetAside />
         </Notice>
       )}
     </>
-  );
-}
-
-function Notice({ children }: { children: ReactNode }) {
-  return (
-    <Box
-      role="alert"
-      className="no-print"
-      sx={{
-        px: { xs: 3, md: 6 },
-        py: 2,
-        borderBottom: "1.5px solid",
-        borderColor: "warning.main",
-        color: "warning.main",
-      }}
-    >
-      {children}
-    </Box>
   );
 }

@@ -67,7 +67,7 @@ function Mend({ id, text: before }: { id: string; text: string }) {
         value={text}
         onChange={(event) => setText(event.target.value)}
         inputProps={{ "aria-label": "Put it right" }}
-        sx={{ width: 320, maxWidth: "100%", border: "1px solid", borderColor: "divider", px: 2 }}
+        sx={{ width: 320, maxWidth: "100%" }}
       />
       <Button size="small" type="submit" variant="outlined" color="inherit" disabled={text === before}>
         Enter it again

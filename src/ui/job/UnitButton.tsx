@@ -2,7 +2,7 @@
 
 import Button from "@mui/material/Button";
 import { lazy, Suspense, useState } from "react";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useJob } from "./JobContext";
 
 const UnitDialog = lazy(() => import("./UnitDialog").then((made) => ({ default: made.UnitDialog })));

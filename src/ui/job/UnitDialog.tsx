@@ -16,7 +16,7 @@ import { listUnits, type UnitLine } from "@/contract/routes/jobs";
 import { FormEntry } from "../parts/form/FormEntry";
 import { PlainLink } from "../parts/PlainLink";
 import { serverQueries } from "../parts/serverQueries";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useJob } from "./JobContext";
 
 const short = (most: number) =>

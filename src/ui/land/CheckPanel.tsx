@@ -11,7 +11,7 @@ import { useJob, useJobWiring } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { FindingList } from "./FindingList";
 import { useWireName } from "./useWireName";

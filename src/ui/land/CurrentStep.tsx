@@ -7,7 +7,7 @@ import { FRAME, type PlanStep } from "@/core/wiring";
 import { useJobWiring, useLeadNames } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
 import { WirePiece } from "../parts/LeadTag";
-import { MONO } from "../theme/theme";
+import { MONO } from "../theme/measures";
 import type { Steps } from "./useSteps";
 import { WireStrip } from "./WireStrip";
 

@@ -9,7 +9,7 @@ import { CAPPED, type Compartment, jointPlace, type WiringPlan } from "@/core/wi
 import { useJob, useJobWiring } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { usePlaceName } from "../words/usePlaceName";
 import { useWireName } from "./useWireName";
 

@@ -8,8 +8,10 @@ import type { KickSeen } from "@/core";
 import type { KickAsked } from "@/core/wiring";
 import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
 import { LeadTag } from "../parts/LeadTag";
+import { Notice } from "../parts/Notice";
+import { Tick } from "../parts/Tick";
 import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 const SHOWN: readonly { readonly shows: KickSeen["shows"]; readonly words: string }[] = [
   { shows: "up", words: "kicks up" },
@@ -36,12 +38,11 @@ export function KickPanel() {
         <Verdict weight="good" word="The ends are proved: the plan stands on them now." />
       ) : null}
       {polarity.kind === "contradiction" ? (
-        <Box role="alert">
-          <Verdict weight="again" word="No motor of this kind kicks like that" />
+        <Notice word="No motor of this kind kicks like that">
           <Typography>
             One of the tests was seen the wrong way round: take the last one back, or begin anew.
           </Typography>
-        </Box>
+        </Notice>
       ) : null}
       {polarity.kind === "open" ? (
         <NextKick
@@ -102,16 +103,9 @@ function NextKick({ asked, left }: { asked: KickAsked; left: number }) {
         <Ends pair={meter} />
       </Box>
       {strengthTells ? (
-        <Box component="label" sx={{ display: "flex", gap: 2, alignItems: "center", minHeight: 48 }}>
-          <Box
-            component="input"
-            type="checkbox"
-            checked={hardest}
-            onChange={() => setHardest(!hardest)}
-            sx={{ width: 22, height: 22 }}
-          />
+        <Tick checked={hardest} onTick={setHardest}>
           It kicks clearly harder here than on every other coil, the battery where it is
-        </Box>
+        </Tick>
       ) : null}
       <Box sx={{ display: "flex", gap: 2, flexWrap: "wrap" }}>
         {SHOWN.map(({ shows, words }) => (

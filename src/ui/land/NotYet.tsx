@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useJob, useJobWiring } from "../job/JobContext";
 import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 /** Why there is nothing to land yet, and what to do about it. */
 export function NotYet() {

@@ -9,7 +9,7 @@ import { settingByOhms } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 /** Two voltages that are set inside: how it stands, seen on its dial or proved by the ohms before and after turning it. */
 export function SettingPanel({ low, high, module = false }: { low: number; high: number; module?: boolean }) {

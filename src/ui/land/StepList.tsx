@@ -10,8 +10,9 @@ import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
 import { brought } from "../parts/brought";
 import { Fold } from "../parts/Fold";
 import { LeadTag } from "../parts/LeadTag";
-import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { Notice } from "../parts/Notice";
+import { Tick } from "../parts/Tick";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { CurrentStep } from "./CurrentStep";
 import type { Steps } from "./useSteps";
@@ -56,10 +57,9 @@ export function StepList({ work, check }: Props) {
         ) : null}
       </Box>
       {check && check.weight === "stop" ? (
-        <Box role="alert" sx={{ borderLeft: "4px solid", borderColor: "error.main", pl: 3, py: 1, mb: 3 }}>
-          <Verdict weight="stop" word="Stop: do not power this" />
+        <Notice weight="stop" word="Stop: do not power this" sx={{ mb: 3 }}>
           <Typography>{words(check.findings[0]?.says ?? "")}</Typography>
-        </Box>
+        </Notice>
       ) : null}
       {check && check.assumes.length > 0 ? (
         <Typography sx={{ borderLeft: "4px dashed", borderColor: "text.secondary", pl: 3, mb: 3 }}>
@@ -142,25 +142,11 @@ function StepLine({ step, work }: { step: PlanStep; work: Steps }) {
   const done = work.isDone(step);
   return (
     <Box component="li" sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
-      <Box
-        component="label"
-        sx={{
-          display: "grid",
-          gridTemplateColumns: "34px minmax(84px,auto) 1fr",
-          columnGap: 3,
-          alignItems: "center",
-          minHeight: TOUCH,
-          py: 1,
-          cursor: "pointer",
-        }}
+      <Tick
+        checked={done}
+        onTick={() => work.tick(step)}
+        sx={{ gridTemplateColumns: "26px minmax(84px,auto) 1fr", py: 1 }}
       >
-        <Box
-          component="input"
-          type="checkbox"
-          checked={done}
-          onChange={() => work.tick(step)}
-          sx={{ width: 24, height: 24, m: 0, accentColor: "var(--mui-palette-success-main)" }}
-        />
         {step.lead === null ? (
           <Box
             component="span"
@@ -193,7 +179,7 @@ function StepLine({ step, work }: { step: PlanStep; work: Steps }) {
         <Box component="span" sx={{ color: "text.secondary", gridColumn: "2 / -1", fontSize: "0.9375rem" }}>
           {step.because}
         </Box>
-      </Box>
+      </Tick>
     </Box>
   );
 }

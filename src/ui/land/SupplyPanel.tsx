@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useJob } from "../job/JobContext";
 import { SupplySeen } from "../safe/SupplySeen";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 /** The supply that the plan stands on, beside the one that was measured before it was locked off. */
 export function SupplyPanel() {

@@ -5,6 +5,7 @@ import Typography from "@mui/material/Typography";
 import type { Plate } from "@/core";
 import { mountingSteps, type Need } from "@/core/replacement";
 import { useJob } from "../job/JobContext";
+import { Tick } from "../parts/Tick";
 import { useWords } from "../words/UsageProvider";
 
 /** The checklist for mounting; ticks are kept with the job. */
@@ -21,34 +22,13 @@ export function Mounting({ need, name, plate }: { need: Need; name: string; plat
       <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 1, p: 0 }}>
         {steps.map(({ id, says }) => (
           <li key={id}>
-            <Box
-              component="label"
-              sx={{
-                display: "flex",
-                gap: 3,
-                alignItems: "flex-start",
-                minHeight: 44,
-                py: 1,
-                cursor: "pointer",
-              }}
+            <Tick
+              checked={job.ticked.includes(stepOf(id))}
+              onTick={(done) => add({ kind: "tick", step: stepOf(id), done })}
+              sx={{ alignItems: "start", py: 1 }}
             >
-              <Box
-                component="input"
-                type="checkbox"
-                checked={job.ticked.includes(stepOf(id))}
-                onChange={() =>
-                  add({ kind: "tick", step: stepOf(id), done: !job.ticked.includes(stepOf(id)) })
-                }
-                sx={{
-                  width: 22,
-                  height: 22,
-                  mt: 0.25,
-                  flex: "none",
-                  accentColor: "var(--mui-palette-success-main)",
-                }}
-              />
               <span>{words(says)}</span>
-            </Box>
+            </Tick>
           </li>
         ))}
       </Box>

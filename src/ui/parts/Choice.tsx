@@ -1,8 +1,9 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import type { ReactNode } from "react";
-import { RING, TOUCH } from "../theme/theme";
+import { type ReactNode, useId } from "react";
+import { FieldLabel } from "./FieldLabel";
+import { PlainChoice } from "./PlainChoice";
 
 /** A labelled choice of few, by the browser's own list: quick with a thumb and by keyboard. */
 export function Choice({
@@ -16,31 +17,13 @@ export function Choice({
   onChange: (value: string) => void;
   children: ReactNode;
 }) {
+  const id = useId();
   return (
-    <Box component="label" sx={{ display: "block" }}>
-      <Box
-        component="span"
-        sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: `${RING}px` }}
-      >
-        {label}
-      </Box>
-      <Box
-        component="select"
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-        sx={{
-          width: "100%",
-          minHeight: TOUCH,
-          font: "inherit",
-          color: "text.primary",
-          bgcolor: "background.paper",
-          border: "1px solid",
-          borderColor: "divider",
-          px: 2,
-        }}
-      >
+    <Box sx={{ minWidth: 0 }}>
+      <FieldLabel of={id}>{label}</FieldLabel>
+      <PlainChoice id={id} value={value} onChange={onChange}>
         {children}
-      </Box>
+      </PlainChoice>
     </Box>
   );
 }

@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import { type ReactNode, useId, useState } from "react";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 interface Props {
   readonly title: string;

@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import type { Lead } from "@/core";
-import { MONO } from "../theme/theme";
+import { MONO } from "../theme/measures";
 import { paintOf } from "./insulation";
 
 /** A lead's letters with a short piece of its wire beside them. */

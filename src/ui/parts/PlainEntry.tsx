@@ -3,7 +3,9 @@
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { type Ref, useId } from "react";
-import { MONO, RING, TOUCH } from "../theme/theme";
+import { MONO } from "../theme/measures";
+import { FieldFault } from "./FieldFault";
+import { FieldLabel } from "./FieldLabel";
 
 interface Props {
   readonly label: string;
@@ -38,60 +40,31 @@ export function PlainEntry({
   const id = useId();
   return (
     <Box sx={{ minWidth: 0 }}>
-      <Box component="label" sx={{ display: "block" }}>
-        <Box
-          component="span"
-          sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: `${RING}px` }}
-        >
-          {label}
-        </Box>
-        <InputBase
-          type={type}
-          value={value}
-          placeholder={placeholder}
-          inputRef={inputRef}
-          autoFocus={focused}
-          onChange={(event) => onChange(event.target.value)}
-          onBlur={onLeave}
-          onKeyDown={(event) => {
-            if (event.key !== "Enter" || !onLeave) return;
-            event.preventDefault();
-            onLeave();
-          }}
-          inputProps={{
-            inputMode: numeric ? "decimal" : undefined,
-            maxLength,
-            autoComplete: "off",
-            "aria-invalid": fault !== undefined,
-            "aria-describedby": fault ? id : undefined,
-          }}
-          sx={{
-            width: "100%",
-            minHeight: TOUCH,
-            px: 2,
-            fontFamily: MONO,
-            bgcolor: "background.paper",
-            border: "1px solid",
-            borderColor: fault ? "warning.main" : "divider",
-          }}
-        />
-      </Box>
-      {fault ? (
-        <Box
-          component="span"
-          id={id}
-          role="alert"
-          sx={{
-            display: "block",
-            color: "warning.main",
-            fontWeight: 600,
-            fontSize: "0.875rem",
-            mt: `${RING}px`,
-          }}
-        >
-          {fault}
-        </Box>
-      ) : null}
+      <FieldLabel of={id}>{label}</FieldLabel>
+      <InputBase
+        id={id}
+        type={type}
+        value={value}
+        placeholder={placeholder}
+        inputRef={inputRef}
+        autoFocus={focused}
+        onChange={(event) => onChange(event.target.value)}
+        onBlur={onLeave}
+        onKeyDown={(event) => {
+          if (event.key !== "Enter" || !onLeave) return;
+          event.preventDefault();
+          onLeave();
+        }}
+        inputProps={{
+          inputMode: numeric ? "decimal" : undefined,
+          maxLength,
+          autoComplete: "off",
+          "aria-describedby": fault ? `${id}-fault` : undefined,
+        }}
+        error={fault !== undefined}
+        sx={{ width: "100%", fontFamily: MONO }}
+      />
+      {fault ? <FieldFault id={`${id}-fault`}>{fault}</FieldFault> : null}
     </Box>
   );
 }

@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { missingOf, PLATE_FIELDS, type PlateFieldId, readPlate } from "@/core";
 import { useJob } from "../job/JobContext";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { HowToSketch } from "./HowToSketch";
 import { PlateFieldEntry } from "./PlateFieldEntry";

@@ -4,7 +4,9 @@ import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { useId } from "react";
 import type { PlateField, PlateReading } from "@/core";
-import { MONO, TOUCH } from "../theme/theme";
+import { FieldFault } from "../parts/FieldFault";
+import { PlainChoice } from "../parts/PlainChoice";
+import { MONO } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { useKeptField } from "./useKeptField";
 
@@ -27,15 +29,6 @@ export function PlateFieldEntry({ field, motor, reading, place = "beside" }: Pro
   const says = kept === "" ? null : field.say(reading.plate);
   const label =
     place === "asked" ? words(`${field.title}, asked for`) : words(`${field.title}, ${motor} motor`);
-  const frame = {
-    width: "100%",
-    minHeight: TOUCH,
-    px: 2,
-    color: "text.primary",
-    bgcolor: "background.paper",
-    border: "1px solid",
-    borderColor: fault ? "warning.main" : "divider",
-  };
   return (
     <Box sx={{ minWidth: 0 }}>
       <Box
@@ -50,13 +43,12 @@ export function PlateFieldEntry({ field, motor, reading, place = "beside" }: Pro
         {words(field.title)}
       </Box>
       {field.choices ? (
-        <Box
-          component="select"
+        <PlainChoice
           id={id}
-          aria-label={label}
+          name={label}
           value={field.choices[kept] === undefined ? "" : kept}
-          onChange={(event) => keep(event.target.value)}
-          sx={{ ...frame, font: "inherit" }}
+          onChange={keep}
+          sx={{ width: "100%" }}
         >
           <option value="">not known</option>
           {Object.entries(field.choices).map(([key, word]) => (
@@ -64,7 +56,7 @@ export function PlateFieldEntry({ field, motor, reading, place = "beside" }: Pro
               {word}
             </option>
           ))}
-        </Box>
+        </PlainChoice>
       ) : (
         <InputBase
           id={id}
@@ -79,20 +71,14 @@ export function PlateFieldEntry({ field, motor, reading, place = "beside" }: Pro
             autoComplete: "off",
             autoCapitalize: "off",
             spellCheck: false,
-            "aria-invalid": fault !== undefined,
             "aria-describedby": fault || says ? `${id}-says` : undefined,
           }}
-          sx={{ ...frame, fontFamily: MONO }}
+          error={fault !== undefined}
+          sx={{ width: "100%", fontFamily: MONO }}
         />
       )}
       {fault ? (
-        <Box
-          id={`${id}-says`}
-          role="alert"
-          sx={{ color: "warning.main", fontWeight: 600, fontSize: "0.875rem", lineHeight: 1.35, mt: 0.5 }}
-        >
-          {words(fault.says)}
-        </Box>
+        <FieldFault id={`${id}-says`}>{words(fault.says)}</FieldFault>
       ) : says && !field.choices ? (
         <Box
           id={`${id}-says`}

@@ -7,7 +7,8 @@ import Typography from "@mui/material/Typography";
 import { type FormEvent, useState } from "react";
 import { PLATE_FIELDS, type PlateFieldId, readPlateLine } from "@/core";
 import { useJob } from "../job/JobContext";
-import { MONO, RING } from "../theme/theme";
+import { MAIN_FIELD } from "../theme/fields";
+import { MONO, RING } from "../theme/measures";
 
 const MOST_LETTERS = 200;
 
@@ -65,16 +66,7 @@ export function WholePlateEntry({
             placeholder="1/3 HP 1075/3SPD 208-230V 60HZ 2.6A 5MFD 370V CWLE"
             onChange={(event) => setLine(event.target.value)}
             inputProps={{ maxLength: MOST_LETTERS, autoComplete: "off", spellCheck: false }}
-            sx={{
-              flex: 1,
-              minWidth: 0,
-              minHeight: 56,
-              px: 2,
-              fontFamily: MONO,
-              bgcolor: "background.paper",
-              border: "2px solid",
-              borderColor: "text.primary",
-            }}
+            sx={{ ...MAIN_FIELD, fontFamily: MONO }}
           />
           <Button type="submit" variant="contained" disabled={line.trim() === ""} sx={{ minHeight: 56 }}>
             Enter

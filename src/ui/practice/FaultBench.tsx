@@ -24,7 +24,7 @@ import { Choice } from "../parts/Choice";
 import { CAUSE_NAMES } from "../parts/causeNames";
 import { Trouble } from "../parts/Trouble";
 import { askWords, HOW_WORDS, UNIT } from "../prove/checkWords";
-import { MONO, TOUCH } from "../theme/theme";
+import { MONO, TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { usePlaceName } from "../words/usePlaceName";
 import type { FaultWork } from "./faultState";

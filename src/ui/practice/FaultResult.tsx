@@ -8,6 +8,7 @@ import { leadNames } from "@/core";
 import { DANGERS, type FaultGrade, faultTask } from "@/core/practice";
 import type { Cause } from "@/core/proving";
 import { CAUSE_NAMES } from "../parts/causeNames";
+import { Notice } from "../parts/Notice";
 import { Verdict } from "../parts/Verdict";
 import type { FaultWork } from "./faultState";
 
@@ -48,14 +49,9 @@ export function FaultResult({ work, grade, onAgain, onOther }: Props) {
         </Typography>
       </Box>
       {dangers.map((danger) => (
-        <Box
-          key={danger}
-          role="alert"
-          sx={{ borderLeft: "4px solid", borderColor: "error.main", pl: 3, py: 1 }}
-        >
-          <Verdict weight="stop" word="Danger" />
+        <Notice key={danger} weight="stop" word="Danger">
           <Typography>{DANGERS[danger]}</Typography>
-        </Box>
+        </Notice>
       ))}
       <Box sx={{ display: "flex", gap: 3, flexWrap: "wrap" }}>
         <Button variant="contained" onClick={onAgain} sx={{ minHeight: 56 }}>

@@ -18,8 +18,8 @@ import {
 } from "@/core/practice";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
+import { PlainChoice } from "../parts/PlainChoice";
 import { Trouble } from "../parts/Trouble";
-import { TOUCH } from "../theme/theme";
 import { useWords } from "../words/UsageProvider";
 import type { PracticeWork } from "./practiceState";
 import { FAULT_WORDS } from "./words";
@@ -132,25 +132,15 @@ export function NamingSheet({ work, task, person, onWork, onGrade, onGiveUp }: P
                 }}
               >
                 <LeadTag lead={lead} name={name} />
-                <Box
-                  component="select"
-                  aria-label={say(`Part of ${names.get(lead.id)?.long ?? name}`)}
+                <PlainChoice
+                  name={say(`Part of ${names.get(lead.id)?.long ?? name}`)}
                   value={keyOf(lead.id)}
-                  onChange={(event) => {
-                    const choice = choices.find(({ key }) => key === event.target.value);
+                  onChange={(chosen) => {
+                    const choice = choices.find(({ key }) => key === chosen);
                     const { [lead.id]: _, ...rest } = naming.roles;
                     set({ roles: choice ? { ...rest, [lead.id]: choice.role } : rest });
                   }}
-                  sx={{
-                    minHeight: TOUCH,
-                    font: "inherit",
-                    color: "text.primary",
-                    bgcolor: "background.paper",
-                    border: "1px solid",
-                    borderColor: "divider",
-                    px: 2,
-                    width: "100%",
-                  }}
+                  sx={{ width: "100%" }}
                 >
                   <option value="">not named</option>
                   {choices.map(({ key, words }) => (
@@ -158,7 +148,7 @@ export function NamingSheet({ work, task, person, onWork, onGrade, onGiveUp }: P
                       {words}
                     </option>
                   ))}
-                </Box>
+                </PlainChoice>
               </Box>
             );
           })}

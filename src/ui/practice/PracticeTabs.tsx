@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import NextLink from "next/link";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 const TABS = [
   { id: "naming", title: "Name the leads", href: "/practice" },

@@ -21,8 +21,9 @@ import { CAPPED, FRAME, jointPlace, type WiringPlan, wiringDrawing } from "@/cor
 import { WiringDrawingView } from "../land/WiringDrawingView";
 import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
+import { Tick } from "../parts/Tick";
 import { Trouble } from "../parts/Trouble";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { usePlaceName } from "../words/usePlaceName";
 import type { WiringWork } from "./wiringState";
@@ -301,20 +302,11 @@ function FindIt({
           Which wire is wrong?
         </Typography>
         {leads.map((lead) => (
-          <Box
-            key={lead}
-            component="label"
-            sx={{ display: "flex", gap: 3, alignItems: "center", minHeight: 44, cursor: "pointer" }}
-          >
-            <Box
-              component="input"
-              type="checkbox"
-              checked={work.wrongLeads.includes(lead)}
-              onChange={() => toggle(lead)}
-              sx={{ width: 22, height: 22 }}
-            />
-            {name(lead)}, {placeName(task.compartment, task.wrong?.plan.landings[lead] ?? "")}
-          </Box>
+          <Tick key={lead} checked={work.wrongLeads.includes(lead)} onTick={() => toggle(lead)}>
+            <span>
+              {name(lead)}, {placeName(task.compartment, task.wrong?.plan.landings[lead] ?? "")}
+            </span>
+          </Tick>
         ))}
       </Box>
       <Choice

@@ -6,6 +6,7 @@ import { type ProbeAbout, probedAbout } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
+import { Trouble } from "../parts/Trouble";
 import { useWords } from "../words/UsageProvider";
 
 /** Supplies as a plate names them. */
@@ -56,10 +57,10 @@ export function AboutEntry() {
         Leave open what you do not know. It shifts what is likely and never overrules the meter.
       </Typography>
       {clashes.map((field) => (
-        <Typography key={field} role="alert" sx={{ color: "warning.main", fontWeight: 600, mb: 2 }}>
+        <Trouble key={field} sx={{ mb: 2 }}>
           {words(FIELD_WORDS[field])}: told here as {wordOf(field, about[field])}, and the plate that was
           typed says {wordOf(field, byPlate[field])}. What is told here counts; look again at both.
-        </Typography>
+        </Trouble>
       ))}
       <Box sx={{ display: "grid", gridTemplateColumns: { xs: "1fr 1fr", sm: "repeat(3, 1fr)" }, gap: 3 }}>
         <Choice

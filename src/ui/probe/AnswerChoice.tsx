@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import { useAnswer } from "../job/JobContext";
-import { MONO, TOUCH } from "../theme/theme";
+import { MONO, TOUCH } from "../theme/measures";
 
 interface Props {
   /** 0 is the best answer; from 1 on, the alternatives. */

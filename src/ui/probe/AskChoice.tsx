@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import { ASKS, type Ask } from "@/core";
 import { useJob } from "../job/JobContext";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 const WORDS: Readonly<Record<Ask, string>> = {
   all: "Everything",

@@ -7,7 +7,7 @@ import { useEffect, useRef, useState } from "react";
 import { COOLING_MINUTES } from "@/core";
 import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { signal } from "../parts/signals";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import type { Target } from "./target";
 
 const TICK_MS = 1000;

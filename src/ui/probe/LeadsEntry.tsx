@@ -21,8 +21,10 @@ import {
 import { useJob, useLeadNames } from "../job/JobContext";
 import { brought } from "../parts/brought";
 import { CLEARS } from "../parts/earlyTouches";
+import { FieldFault } from "../parts/FieldFault";
 import { LeadTag, WirePiece } from "../parts/LeadTag";
-import { MONO, TOUCH } from "../theme/theme";
+import { MAIN_FIELD } from "../theme/fields";
+import { MONO, TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 
 /** Brought where leads are entered, so that who only reads does not fetch it. */
@@ -142,30 +144,16 @@ export function LeadsEntry() {
             autoComplete: "off",
             spellCheck: false,
             maxLength: 200,
-            "aria-invalid": fault !== null,
             "aria-describedby": "leads-fault",
           }}
-          sx={{
-            flex: 1,
-            border: "1.5px solid",
-            borderColor: fault ? "warning.main" : "text.primary",
-            px: 3,
-            minHeight: TOUCH,
-            fontFamily: MONO,
-            fontSize: "1.125rem",
-          }}
+          error={fault !== null}
+          sx={{ ...MAIN_FIELD, px: 3, minHeight: TOUCH, fontFamily: MONO, fontSize: "1.125rem" }}
         />
         <Button type="submit" variant="contained" sx={{ minHeight: TOUCH, px: 5 }}>
           Add
         </Button>
       </Box>
-      <Box
-        id="leads-fault"
-        role="alert"
-        sx={{ color: "warning.main", fontWeight: 600, minHeight: fault ? 24 : 0, mt: fault ? 1 : 0 }}
-      >
-        {fault}
-      </Box>
+      <FieldFault id="leads-fault">{fault}</FieldFault>
       <ColourPicker onPick={(insulation) => addLeads([insulation])} />
       <PhotoLeads onPick={(insulation) => addLeads([insulation])} />
     </Box>

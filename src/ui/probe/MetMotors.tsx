@@ -11,7 +11,7 @@ import { CAUSE_NAMES } from "../parts/causeNames";
 import { LocalDay } from "../parts/LocalDay";
 import { PlainLink } from "../parts/PlainLink";
 import { useLocalDay } from "../parts/useLocalDay";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 export type Met = z.output<typeof askMetBefore.answer>["met"][number];
 

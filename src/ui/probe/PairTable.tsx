@@ -5,7 +5,7 @@ import Typography from "@mui/material/Typography";
 import { memo, useMemo } from "react";
 import { expectedOhms, type KeptPairReading, type KeptShellReading, ohmsDigits, pairKey } from "@/core";
 import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
-import { MONO, TOUCH } from "../theme/theme";
+import { MONO, TOUCH } from "../theme/measures";
 import { sameTarget, type Target } from "./target";
 import { useTarget } from "./useTarget";
 

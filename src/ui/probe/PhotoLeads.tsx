@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { type KeyboardEvent, type MouseEvent, useRef, useState } from "react";
 import { COLOUR_WORD, type ColourLetters, type Insulation, likelyColours, type Rgb } from "@/core";
 import { Trouble } from "../parts/Trouble";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { OfferedColors } from "./OfferedColors";
 import { type Spot, usePhotoPatch } from "./usePhotoPatch";
 

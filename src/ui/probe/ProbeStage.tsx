@@ -13,7 +13,7 @@ import { useWakeLock } from "../parts/useWakeLock";
 import { ConditionsEntry } from "../reference/ConditionsEntry";
 import { InsulationPanel } from "../reference/InsulationPanel";
 import { ReferencePanel } from "../reference/ReferencePanel";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { Say } from "../words/UsageProvider";
 import { AboutEntry } from "./AboutEntry";
 import { EveryReading } from "./EveryReading";

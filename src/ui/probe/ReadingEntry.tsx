@@ -8,6 +8,7 @@ import type { Identification } from "@/core";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
 import { brought } from "../parts/brought";
+import { FieldFault } from "../parts/FieldFault";
 import { ReadingForm } from "./ReadingForm";
 import { ReadingTools } from "./ReadingTools";
 import { simulatedMeter } from "./simulatedMeter";
@@ -72,9 +73,7 @@ export const ReadingEntry = memo(function ReadingEntry({ chosen, onChoose, simul
         <TargetLine target={target} isChosen={isChosen} because={answer?.nextProbe?.because ?? null} />
       </Box>
       <ReadingForm field={field} keypad={keypad} />
-      <Box id="reading-fault" role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: said ? 1 : 0 }}>
-        {said}
-      </Box>
+      <FieldFault id="reading-fault">{said}</FieldFault>
       <ReadingTools
         keypad={keypad}
         onKeypad={setKeypad}

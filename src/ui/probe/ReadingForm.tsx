@@ -2,7 +2,8 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import { CLEARS } from "../parts/earlyTouches";
-import { MONO, TOUCH } from "../theme/theme";
+import { FIGURE_FIELD } from "../theme/fields";
+import { MONO, TOUCH } from "../theme/measures";
 import { Keypad } from "./Keypad";
 import type { ReadingField } from "./useReadingField";
 
@@ -33,20 +34,10 @@ export function ReadingForm({ field, keypad }: Props) {
             spellCheck: false,
             inputMode: keypad ? "none" : undefined,
             maxLength: 60,
-            "aria-invalid": said !== null,
             "aria-describedby": "reading-fault reading-help",
           }}
-          sx={{
-            flex: 1,
-            minWidth: 0,
-            border: "2px solid",
-            borderColor: said ? "warning.main" : "text.primary",
-            px: 3,
-            minHeight: 64,
-            fontFamily: MONO,
-            fontSize: "1.75rem",
-            bgcolor: "background.paper",
-          }}
+          error={said !== null}
+          sx={FIGURE_FIELD}
         />
         <Button type="submit" variant="contained" sx={{ minHeight: 64, px: 6, fontSize: "1.0625rem" }}>
           Enter

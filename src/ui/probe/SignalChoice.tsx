@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { Fold } from "../parts/Fold";
 import { ON, SOUND, signal, VIBRATION } from "../parts/signals";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 const KINDS = [
   { setting: SOUND, words: "Sound" },

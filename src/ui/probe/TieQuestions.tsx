@@ -7,7 +7,7 @@ import { useState } from "react";
 import { familyById, type Identification, type Observation, tieQuestions } from "@/core";
 import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 
 const SEEN_BY: Readonly<Record<Observation["by"], string>> = {

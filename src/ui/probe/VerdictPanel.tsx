@@ -10,7 +10,7 @@ import { STATUS_WORDS } from "../parts/statusWords";
 import { Mark, type Shown, Verdict } from "../parts/Verdict";
 import { WordLinks } from "../parts/WordLinks";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
-import { MONO } from "../theme/theme";
+import { MONO } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { AskChoice } from "./AskChoice";
 import { BrokenIf, CertainList } from "./CertainList";

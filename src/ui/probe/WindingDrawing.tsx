@@ -15,7 +15,7 @@ import {
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
 import { FADED_WHEN_SLOW } from "../parts/whenSlow";
-import { MONO } from "../theme/theme";
+import { MONO } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { AnswerChoice } from "./AnswerChoice";
 import { isShown } from "./isShown";

@@ -5,7 +5,8 @@ import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import { type FormEvent, type ReactNode, useState } from "react";
 import { CLEARS } from "../parts/earlyTouches";
-import { MONO } from "../theme/theme";
+import { FieldFault } from "../parts/FieldFault";
+import { FIGURE_FIELD } from "../theme/fields";
 
 /** A large field for what an instrument shows, with its Enter; what is taken leaves it empty, what is not stays with its fault. */
 export function BigEntry({
@@ -46,24 +47,14 @@ export function BigEntry({
           placeholder={unit}
           inputProps={{
             "aria-label": label,
-            "aria-invalid": fault !== "",
             "aria-describedby": "figure-fault",
             inputMode: letters ? "text" : "decimal",
             autoComplete: "off",
             maxLength: 20,
             "data-undo": "job",
           }}
-          sx={{
-            flex: 1,
-            minWidth: 0,
-            border: "2px solid",
-            borderColor: fault ? "warning.main" : "text.primary",
-            px: 3,
-            minHeight: 64,
-            fontFamily: MONO,
-            fontSize: "1.75rem",
-            bgcolor: "background.paper",
-          }}
+          error={fault !== ""}
+          sx={FIGURE_FIELD}
         />
         {beside}
         <Button type="submit" variant="contained" sx={{ minHeight: 64, px: 5, fontSize: "1.0625rem" }}>
@@ -71,9 +62,7 @@ export function BigEntry({
         </Button>
       </Box>
       {below}
-      <Box id="figure-fault" role="alert" sx={{ color: "warning.main", fontWeight: 600, mt: fault ? 1 : 0 }}>
-        {fault}
-      </Box>
+      <FieldFault id="figure-fault">{fault}</FieldFault>
     </Box>
   );
 }

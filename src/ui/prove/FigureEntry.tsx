@@ -3,7 +3,7 @@
 import InputBase from "@mui/material/InputBase";
 import { useState } from "react";
 import { parseNumber } from "@/core";
-import { MONO } from "../theme/theme";
+import { MONO } from "../theme/measures";
 import { BigEntry } from "./BigEntry";
 import { StartClock } from "./StartClock";
 
@@ -52,7 +52,7 @@ export function FigureEntry({
             onChange={(event) => setBeside(event.target.value)}
             placeholder={second}
             inputProps={{ "aria-label": second, inputMode: "decimal", autoComplete: "off", maxLength: 8 }}
-            sx={{ width: 110, border: "2px solid", px: 2, fontFamily: MONO, bgcolor: "background.paper" }}
+            sx={{ width: 110, border: "2px solid", fontFamily: MONO }}
           />
         )
       }

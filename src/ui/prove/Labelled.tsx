@@ -1,6 +1,6 @@
 import Box from "@mui/material/Box";
 import type { ReactNode } from "react";
-import { RING } from "../theme/theme";
+import { RING } from "../theme/measures";
 
 /** What an entry is of, over it. */
 export function Labelled({ words, children }: { words: string; children: ReactNode }) {

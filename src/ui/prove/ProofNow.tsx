@@ -9,7 +9,7 @@ import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { PlainLink } from "../parts/PlainLink";
 import { type Shown, Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { CauseList } from "./CauseList";
 import { askWords, howWords } from "./checkWords";

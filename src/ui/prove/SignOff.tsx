@@ -12,7 +12,7 @@ import { useSealOnSigning } from "../job/useSealOnSigning";
 import { PlainEntry } from "../parts/PlainEntry";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 const LEAST_REASON = 3;
 

@@ -5,7 +5,7 @@ import { useState } from "react";
 import { type LabelContent, stripWords } from "@/core";
 import { saveFile } from "../parts/saveFile";
 import { Trouble } from "../parts/Trouble";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 const FORMS = ["PDF", "PDF, A6", "PNG", "SVG", "Strip"] as const;
 

@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { useJob, useJobFacts } from "../job/JobContext";
 import { saveFile } from "../parts/saveFile";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 /** The job as files: whole, or its readings as a table. */
 export function RecordFiles() {

@@ -12,7 +12,7 @@ import { UndoButtons } from "../job/UndoButtons";
 import { useWiringCheck } from "../land/useWiringCheck";
 import { localDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { usePlaceWords, useWords } from "../words/UsageProvider";
 import { LabelDrawing } from "./LabelDrawing";
 import { LabelFiles } from "./LabelFiles";
@@ -171,14 +171,7 @@ function Field({ label, value, most, placeholder, onChange, onKeep }: FieldProps
         onKeyDown={(event) => event.key === "Enter" && onKeep()}
         placeholder={placeholder ?? ""}
         inputProps={{ maxLength: most }}
-        sx={{
-          border: "1px solid",
-          borderColor: "divider",
-          bgcolor: "background.paper",
-          px: 3,
-          minHeight: TOUCH,
-          width: "100%",
-        }}
+        sx={{ width: "100%" }}
       />
     </Box>
   );

@@ -8,7 +8,7 @@ import { type SealState, sealOf, sealState } from "@/core";
 import { useJob, useJobFacts } from "../job/JobContext";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 /** Whether the record is sealed, whether the seal holds, and what came after it. */
 export function SealPanel() {

@@ -18,7 +18,7 @@ import {
 } from "../job/JobContext";
 import { useWireName } from "../land/useWireName";
 import { saveFile } from "../parts/saveFile";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { usePlaceWords, useWords } from "../words/UsageProvider";
 import type { Paper } from "./sheetPdf";
 

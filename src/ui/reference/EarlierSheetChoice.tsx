@@ -13,7 +13,7 @@ import { Choice } from "../parts/Choice";
 import { serverQueries } from "../parts/serverQueries";
 import { Trouble } from "../parts/Trouble";
 import { localDay } from "../parts/useLocalDay";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 /**
  * An earlier sheet of this motor, taken as the reference: its ohms, and its insulation tests with it, so that the trend

@@ -7,7 +7,7 @@ import { useJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { useEntry } from "../parts/form/useEntry";
 import { PlainEntry } from "../parts/PlainEntry";
-import { LABEL_HEIGHT, TOUCH } from "../theme/theme";
+import { LABEL_HEIGHT, TOUCH } from "../theme/measures";
 import { insulationForm, TEST_VOLTS, type TypedInsulation } from "./insulationForm";
 
 const BLANK: TypedInsulation = { megohms: "", temperature: "", on: "", testVolts: "500", inWell: "no" };

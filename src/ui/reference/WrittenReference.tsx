@@ -6,7 +6,8 @@ import Typography from "@mui/material/Typography";
 import { useMemo, useState } from "react";
 import { parsePastedReadings, type Reference, USUAL_REFERENCE_C, USUAL_TOLERANCE_PERCENT } from "@/core";
 import { useJob, useLeadNames } from "../job/JobContext";
-import { MONO, TOUCH } from "../theme/theme";
+import { Trouble } from "../parts/Trouble";
+import { MONO, TOUCH } from "../theme/measures";
 
 /** Ohms as a plate or a manual prints them, a line for each place. */
 export function WrittenReference({ onReference }: { onReference: (reference: Reference) => void }) {
@@ -54,7 +55,7 @@ export function WrittenReference({ onReference }: { onReference: (reference: Ref
         }}
       />
       {bad ? (
-        <Box role="alert" sx={{ color: "warning.main", fontWeight: 600 }}>
+        <Trouble>
           {faults.slice(0, 4).map((fault) => (
             <div key={fault.path.join() + fault.says}>
               {fault.path.length > 1 ? `Line ${fault.path[1]}: ` : ""}
@@ -62,7 +63,7 @@ export function WrittenReference({ onReference }: { onReference: (reference: Ref
             </div>
           ))}
           {faults.length === 0 ? "A reference gives ohms between two leads, not OL or the shell." : null}
-        </Box>
+        </Trouble>
       ) : null}
       <Button
         variant="contained"

@@ -13,8 +13,9 @@ import { DischargeCountdown } from "../parts/DischargeCountdown";
 import { Fold } from "../parts/Fold";
 import { PlainEntry } from "../parts/PlainEntry";
 import { PlainLink } from "../parts/PlainLink";
+import { Tick } from "../parts/Tick";
 import { Mark, Verdict } from "../parts/Verdict";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { EquipmentChoice } from "../trace/EquipmentChoice";
 import { Say, useWords } from "../words/UsageProvider";
 import { SupplySeen } from "./SupplySeen";
@@ -152,25 +153,7 @@ function Step({ step, done }: { step: SafeStep; done: SafeStepDone | null }) {
     add({ kind: "safe-step", step: step.id, done: done === null, ...(volts === undefined ? {} : { volts }) });
   return (
     <Box component="li" sx={{ borderBottom: "1px solid", borderColor: "divider", py: 1 }}>
-      <Box
-        component="label"
-        sx={{
-          display: "grid",
-          gridTemplateColumns: "34px 1fr",
-          columnGap: 2,
-          alignItems: "start",
-          minHeight: TOUCH,
-          cursor: "pointer",
-          py: 1,
-        }}
-      >
-        <Box
-          component="input"
-          type="checkbox"
-          checked={done !== null}
-          onChange={() => tick()}
-          sx={{ width: 26, height: 26, m: 0, accentColor: "var(--mui-palette-success-main)" }}
-        />
+      <Tick checked={done !== null} onTick={() => tick()} sx={{ alignItems: "start", py: 1 }}>
         <span>
           <Box
             component="span"
@@ -189,7 +172,7 @@ function Step({ step, done }: { step: SafeStep; done: SafeStepDone | null }) {
               : words(step.because)}
           </Box>
         </span>
-      </Box>
+      </Tick>
       {step.kind === "dead" && !done ? (
         <Box sx={{ ml: "42px" }}>
           <DeadVolts onDead={tick} />

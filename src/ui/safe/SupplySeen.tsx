@@ -9,7 +9,7 @@ import { supplySystem } from "@/core/wiring";
 import { useJob } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { WordLinks } from "../parts/WordLinks";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 
 const LEAST_VOLTS = 20;

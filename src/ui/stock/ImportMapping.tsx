@@ -5,8 +5,9 @@ import Button from "@mui/material/Button";
 import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
 import { type MappedColumn, STOCK_COLUMNS } from "@/core/stock";
+import { PlainChoice } from "../parts/PlainChoice";
 import { Trouble } from "../parts/Trouble";
-import { MONO, TOUCH } from "../theme/theme";
+import { MONO, TOUCH } from "../theme/measures";
 import { placed } from "./placed";
 import type { ImportState } from "./useImport";
 
@@ -39,28 +40,17 @@ export function ImportMapping({
               {placed(table.headings).map(({ value: heading, place }) => (
                 <th key={place} scope="col">
                   {heading || `column ${place + 1}`}
-                  <Box
-                    component="select"
-                    aria-label={`Column ${heading || place + 1} is`}
+                  <PlainChoice
+                    name={`Column ${heading || place + 1} is`}
                     value={mapping[place] ?? ""}
-                    onChange={(event) =>
+                    onChange={(chosen) =>
                       onMap(
                         mapping.map((column, k) =>
-                          k === place
-                            ? (STOCK_COLUMNS.find(({ id }) => id === event.target.value)?.id ?? null)
-                            : column,
+                          k === place ? (STOCK_COLUMNS.find(({ id }) => id === chosen)?.id ?? null) : column,
                         ),
                       )
                     }
-                    sx={{
-                      display: "block",
-                      minHeight: 44,
-                      font: "inherit",
-                      color: "text.primary",
-                      bgcolor: "background.paper",
-                      border: "1px solid",
-                      borderColor: "divider",
-                    }}
+                    sx={{ display: "flex" }}
                   >
                     <option value="">leave it out</option>
                     {STOCK_COLUMNS.map(({ id, title }) => (
@@ -68,7 +58,7 @@ export function ImportMapping({
                         {title.toLowerCase()}
                       </option>
                     ))}
-                  </Box>
+                  </PlainChoice>
                 </th>
               ))}
             </tr>

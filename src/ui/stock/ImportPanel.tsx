@@ -4,8 +4,9 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import LinearProgress from "@mui/material/LinearProgress";
 import Typography from "@mui/material/Typography";
+import { Notice } from "../parts/Notice";
 import { Trouble } from "../parts/Trouble";
-import { RING, TOUCH } from "../theme/theme";
+import { RING, TOUCH } from "../theme/measures";
 import { ImportMapping } from "./ImportMapping";
 import { ImportReady } from "./ImportReady";
 import { useImport } from "./useImport";
@@ -44,8 +45,8 @@ export function ImportPanel({ onDone, onClose }: { onDone: () => void; onClose: 
         </Typography>
       ) : null}
       {state.at === "unanswered" ? (
-        <Box role="alert" sx={{ mt: 2 }}>
-          <Typography sx={{ color: "warning.main", fontWeight: 600 }}>
+        <Notice sx={{ mt: 2 }}>
+          <Typography sx={{ fontWeight: 600 }}>
             The server does not answer. The rows are all with it; whether they went in is not known yet.
           </Typography>
           <Button
@@ -55,7 +56,7 @@ export function ImportPanel({ onDone, onClose }: { onDone: () => void; onClose: 
           >
             Ask what became of it
           </Button>
-        </Box>
+        </Notice>
       ) : null}
       {state.at === "mapping" ? (
         <ImportMapping state={state} onMap={map} onCheck={() => check(state.mapping)} />

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { placed } from "./placed";
 import type { ImportState } from "./useImport";
 

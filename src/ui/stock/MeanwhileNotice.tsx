@@ -4,7 +4,8 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { lineChanges } from "@/core/stock";
-import { TOUCH } from "../theme/theme";
+import { Notice } from "../parts/Notice";
+import { TOUCH } from "../theme/measures";
 import type { StockForm } from "./useStockForm";
 
 /** What somebody else did to the line while it was open here, and the choice between the two; nothing is lost unasked. */
@@ -13,7 +14,7 @@ export function MeanwhileNotice({ form }: { form: StockForm }) {
   if (!meanwhile) return null;
   const { now } = meanwhile;
   return (
-    <Box role="alert" sx={{ mt: 3, borderLeft: "6px solid", borderColor: "warning.main", pl: 3, py: 1 }}>
+    <Notice sx={{ mt: 3 }}>
       <Typography sx={{ fontWeight: 600 }}>
         {now
           ? "Somebody else changed this line meanwhile. Nothing is kept yet."
@@ -38,6 +39,6 @@ export function MeanwhileNotice({ form }: { form: StockForm }) {
           {now ? "Keep mine in its place" : "Put mine in again"}
         </Button>
       </Box>
-    </Box>
+    </Notice>
   );
 }

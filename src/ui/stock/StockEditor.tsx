@@ -8,7 +8,7 @@ import type { StockItem } from "@/core";
 import { FormChoice } from "../parts/form/FormChoice";
 import { FormEntry } from "../parts/form/FormEntry";
 import { Trouble } from "../parts/Trouble";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { MeanwhileNotice } from "./MeanwhileNotice";
 import { StockMotorFields } from "./StockMotorFields";
 import { type SeenLine, useStockForm } from "./useStockForm";

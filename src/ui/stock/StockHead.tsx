@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import NextLink from "next/link";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 
 /** The page's heading with what may be done to the stock as a whole. */
 export function StockHead({ onAdd, onImport }: { onAdd: () => void; onImport: () => void }) {

@@ -1,8 +1,8 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
+import { Notice } from "../parts/Notice";
 import { Trouble } from "../parts/Trouble";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { StockTable } from "./StockTable";
 import type { StockAsked } from "./stockClient";
 import type { SeenLine } from "./useStockForm";
@@ -42,25 +42,14 @@ export function StockList({ asked, onAsk, onOpen }: Props) {
         />
       )}
       {missing ? (
-        <Box
-          role="alert"
-          sx={{
-            position: "sticky",
-            bottom: 0,
-            display: "flex",
-            gap: 3,
-            alignItems: "center",
-            py: 2,
-            bgcolor: "background.default",
-          }}
-        >
-          <Typography sx={{ color: "warning.main", fontWeight: 600 }}>
+        <Notice sx={{ position: "sticky", bottom: 0, py: 2, bgcolor: "background.default" }}>
+          <Typography sx={{ fontWeight: 600, mb: 1 }}>
             Lines of this part of the list cannot be had from the server just now.
           </Typography>
           <Button color="inherit" onClick={again} sx={{ minHeight: TOUCH }}>
             Try again
           </Button>
-        </Box>
+        </Notice>
       ) : null}
     </>
   );

@@ -10,7 +10,7 @@ import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { FormEntry } from "../parts/form/FormEntry";
 import { PlainEntry } from "../parts/PlainEntry";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import type { StockForm } from "./useStockForm";
 
 /** What a motor of the stock has beside what any line has: its plate, in one line or by field, and its ohms. */

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { Choice } from "../parts/Choice";
-import { RING, TOUCH } from "../theme/theme";
+import { RING } from "../theme/measures";
 import { MOST_SEARCHED, type StockAsked } from "./stockClient";
 
 interface Props {
@@ -35,14 +35,7 @@ export function StockSearch({ asked, onAsk }: Props) {
           placeholder="larkhull 1/3 1075"
           onChange={(event) => onAsk({ search: event.target.value })}
           inputProps={{ maxLength: MOST_SEARCHED, autoComplete: "off", inputMode: "search" }}
-          sx={{
-            width: "100%",
-            minHeight: TOUCH,
-            px: 2,
-            bgcolor: "background.paper",
-            border: "1px solid",
-            borderColor: "divider",
-          }}
+          sx={{ width: "100%" }}
         />
       </Box>
       <Choice

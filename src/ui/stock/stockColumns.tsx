@@ -4,7 +4,7 @@ import { createColumnHelper, rowSortingFeature, tableFeatures } from "@tanstack/
 import type { StockLine, StockSort } from "@/contract/routes/stock";
 import { formatCapacitor, parseCapacitor, readPlate, type StockItem } from "@/core";
 import { Verdict } from "../parts/Verdict";
-import { MONO } from "../theme/theme";
+import { MONO } from "../theme/measures";
 
 /** A place of the list: its line, once that is fetched, and what opens it. */
 export interface StockPlace {

@@ -6,7 +6,8 @@ import type { Compartment } from "@/core/wiring";
 import { AddEntry } from "../parts/AddEntry";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
-import { TOUCH } from "../theme/theme";
+import { Tick } from "../parts/Tick";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { additions } from "./additions";
 import { TerminalOptions } from "./TerminalOptions";
@@ -123,18 +124,15 @@ function MeetingCalls({ made, onKeep }: Props) {
         </Box>
       ) : null}
       {pairs.map(([one, other]) => (
-        <Box
+        <Tick
           key={`${one.id}+${other.id}`}
-          component="label"
-          sx={{ display: "flex", gap: 1.5, alignItems: "center", minHeight: TOUCH }}
+          checked={meet(one.id, other.id)}
+          onTick={(can) => onKeep(additions.meeting(made, [one.id, other.id], can))}
         >
-          <input
-            type="checkbox"
-            checked={meet(one.id, other.id)}
-            onChange={(event) => onKeep(additions.meeting(made, [one.id, other.id], event.target.checked))}
-          />
-          {one.name} with {other.name}
-        </Box>
+          <span>
+            {one.name} with {other.name}
+          </span>
+        </Tick>
       ))}
       {together !== undefined && together.length === 0 ? (
         <span>No two of them can, as it stands.</span>

@@ -6,7 +6,8 @@ import type { Compartment, Contact, Device } from "@/core/wiring";
 import { AddEntry } from "../parts/AddEntry";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
-import { TOUCH } from "../theme/theme";
+import { Tick } from "../parts/Tick";
+import { TOUCH } from "../theme/measures";
 import { additions } from "./additions";
 
 interface Props {
@@ -157,18 +158,13 @@ function ContactEditor({
       </Choice>
       <Box sx={{ display: "flex", flexWrap: "wrap", columnGap: 4 }}>
         {calls.map(({ id, name }) => (
-          <Box
+          <Tick
             key={id}
-            component="label"
-            sx={{ display: "flex", gap: 1.5, alignItems: "center", minHeight: TOUCH }}
+            checked={ids.includes(id)}
+            onTick={(closes) => set(closes ? [...ids, id] : ids.filter((one) => one !== id))}
           >
-            <input
-              type="checkbox"
-              checked={ids.includes(id)}
-              onChange={() => set(ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id])}
-            />
             {name}
-          </Box>
+          </Tick>
         ))}
       </Box>
       <KeptEntry

@@ -8,7 +8,7 @@ import { Choice } from "../parts/Choice";
 import { Fold } from "../parts/Fold";
 import { KeptEntry } from "../parts/KeptEntry";
 import { Trouble } from "../parts/Trouble";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { usePlaceWords, useWords } from "../words/UsageProvider";
 import { usePlaceName } from "../words/usePlaceName";
 import { additions } from "./additions";

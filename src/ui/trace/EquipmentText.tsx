@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { type Compartment, compartment } from "@/core/wiring";
-import { MONO } from "../theme/theme";
+import { MONO } from "../theme/measures";
 
 /** A compartment as JSON: to copy to another job, and for what the editor has no field for. */
 export function EquipmentText({ made, onKeep }: { made: Compartment; onKeep: (made: Compartment) => void }) {

@@ -13,7 +13,7 @@ import { Choice } from "../parts/Choice";
 import { LeadTag } from "../parts/LeadTag";
 import { PlainEntry } from "../parts/PlainEntry";
 import { Mark } from "../parts/Verdict";
-import { LABEL_HEIGHT, TOUCH } from "../theme/theme";
+import { LABEL_HEIGHT, TOUCH } from "../theme/measures";
 import { usePlaceWords, useWords } from "../words/UsageProvider";
 
 const MOST_OLD_LEADS = 16;

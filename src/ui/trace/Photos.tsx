@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useRef } from "react";
 import { v7 as uuid, v4 } from "uuid";
 import { useJob, useSaving } from "../job/JobContext";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { PhotoOnWay } from "./PhotoOnWay";
 import { PhotoView } from "./PhotoView";
 

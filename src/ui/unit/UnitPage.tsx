@@ -7,9 +7,10 @@ import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { newVisit } from "../home/rowActions";
+import { Notice } from "../parts/Notice";
 import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { PresentMap } from "./PresentMap";
 import { UnitCharts } from "./UnitCharts";
 import { type UnitRecord, useUnit } from "./useUnit";
@@ -37,13 +38,13 @@ function Asked({ id }: { id: string }) {
   if (data) return <Unit record={data} />;
   if (isPending) return <Typography role="status">Fetching the visits of this unit …</Typography>;
   return (
-    <Box role="alert">
+    <Notice>
       <Typography variant="h1">This unit cannot be shown</Typography>
       <Typography sx={{ my: 4 }}>{error?.message ?? "There is no such unit."}</Typography>
       <Button color="inherit" onClick={() => void refetch()} sx={{ minHeight: TOUCH }}>
         Try again
       </Button>
-    </Box>
+    </Notice>
   );
 }
 

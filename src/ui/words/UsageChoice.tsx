@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import type { Usage } from "@/core/words";
-import { TOUCH } from "../theme/theme";
+import { TOUCH } from "../theme/measures";
 import { useUsage } from "./UsageProvider";
 
 const CHOICES: readonly (readonly [Usage, string, string])[] = [

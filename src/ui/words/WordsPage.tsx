@@ -6,6 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
+import { MAIN_FIELD } from "../theme/fields";
 import { ENTRIES, type WordEntry } from "./entries";
 import { UsageChoice } from "./UsageChoice";
 import { useWords } from "./UsageProvider";
@@ -36,15 +37,7 @@ export function WordsPage() {
           onChange={(event) => setSearch(event.target.value)}
           placeholder="COM, joint, CWLE …"
           inputProps={{ "aria-label": "Find a word", maxLength: 60, autoComplete: "off" }}
-          sx={{
-            width: "100%",
-            border: "1.5px solid",
-            borderColor: "text.primary",
-            bgcolor: "background.paper",
-            px: 3,
-            minHeight: 56,
-            mb: 5,
-          }}
+          sx={{ ...MAIN_FIELD, width: "100%", px: 3, mb: 5 }}
         />
         {shown.length === 0 ? (
           <Typography role="status">No word here is called that.</Typography>

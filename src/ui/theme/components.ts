@@ -1,0 +1,68 @@
+import type { Components, CssVarsTheme, Theme } from "@mui/material/styles";
+import { TOUCH } from "./measures";
+
+/** Hairlines over shadows. */
+const FLAT = { boxShadow: "none", border: "1.5px solid var(--mui-palette-text-primary)" } as const;
+/** Where the keyboard is: the same on every kind of control. */
+const FOCUSED = { outline: "3px solid currentColor", outlineOffset: 2 } as const;
+
+/** MUI's components, each styled once: what a screen adds is where they stand. */
+export const COMPONENTS: Components<Omit<Theme, "components" | "palette"> & CssVarsTheme> = {
+  MuiCssBaseline: {
+    styleOverrides: {
+      body: { fontVariantNumeric: "tabular-nums" },
+      ":focus-visible": FOCUSED,
+      "@media (prefers-reduced-motion: reduce)": {
+        "*": { transition: "none !important", animation: "none !important" },
+      },
+    },
+  },
+  MuiButtonBase: { defaultProps: { disableRipple: true } },
+  MuiButton: {
+    defaultProps: { disableElevation: true, variant: "outlined" },
+    styleOverrides: {
+      root: {
+        minHeight: 40,
+        borderWidth: 1.5,
+        "&:focus-visible": { outline: "3px solid", outlineOffset: 2 },
+      },
+    },
+  },
+  // A field shows its focus like everything else: MUI takes the outline off the input inside.
+  MuiInputBase: {
+    styleOverrides: {
+      root: ({ theme }) => ({
+        minHeight: TOUCH,
+        paddingInline: theme.spacing(2),
+        backgroundColor: theme.vars.palette.background.paper,
+        border: `1px solid ${theme.vars.palette.divider}`,
+        // Over what a screen says of the border: a fault is seen on every field.
+        "&&.Mui-error": { borderColor: theme.vars.palette.warning.main },
+        "&:focus-within": FOCUSED,
+      }),
+    },
+  },
+  // Cells are plain ones: a table of many rows draws no style for each of them.
+  MuiTable: {
+    styleOverrides: {
+      root: ({ theme }) => ({
+        fontSize: "inherit",
+        "& th, & td": {
+          textAlign: "left",
+          verticalAlign: "top",
+          padding: theme.spacing(1, 3, 1, 0),
+          borderBottom: "1px solid var(--mui-palette-divider)",
+        },
+        "& thead th": {
+          fontSize: "0.875rem",
+          fontWeight: 600,
+          color: "var(--mui-palette-text-secondary)",
+          verticalAlign: "bottom",
+        },
+      }),
+    },
+  },
+  MuiMenu: { styleOverrides: { paper: FLAT } },
+  MuiDialog: { styleOverrides: { paper: FLAT } },
+  MuiLink: { defaultProps: { underline: "always" } },
+};
