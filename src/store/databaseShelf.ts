@@ -150,11 +150,14 @@ export class DatabaseShelf implements Shelf {
   async mark(job: string, ids: readonly string[], standing: FactStanding, says?: string): Promise<void> {
     const tx = (await this.database()).transaction("facts", "readwrite", STRICT);
     const index = tx.store.index("[job+id]");
-    for (const id of ids) {
-      const row = await index.get(IDBKeyRange.only([job, id]));
-      if (row && isFactRow(row) && row.standing !== "kept")
-        await tx.store.put({ ...row, standing, ...(says === undefined ? {} : { says }) });
-    }
+    // All asked for at once: one after the other, five hundred take two seconds.
+    const rows = await Promise.all(ids.map((id) => index.get(IDBKeyRange.only([job, id]))));
+    const marked = rows.filter((row) => row !== undefined && isFactRow(row) && row.standing !== "kept");
+    await Promise.all(
+      marked.map((row) =>
+        tx.store.put({ ...(row as NumberedRow), standing, ...(says === undefined ? {} : { says }) }),
+      ),
+    );
     await tx.done;
   }
 
@@ -162,8 +165,7 @@ export class DatabaseShelf implements Shelf {
     const stores = ["facts", "seen", "sending", "sentPhotos"] as const;
     const tx = (await this.database()).transaction(stores, "readwrite", STRICT);
     const facts = tx.objectStore("facts");
-    for (let at = await facts.openCursor(); at; at = await at.continue())
-      if (isFactRow(at.value)) await at.update(waitingAgain(at.value));
+    await Promise.all((await facts.getAll()).filter(isFactRow).map((row) => facts.put(waitingAgain(row))));
     for (let at = await facts.index("[job+arrival]").openCursor(); at; at = await at.continue()) {
       const page = at.value;
       await at.delete();
