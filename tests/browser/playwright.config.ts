@@ -6,8 +6,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   // Speed is measured by the benchmarks: here a machine that shares its cores may take its time.
-  timeout: 150_000,
-  expect: { timeout: 15_000 },
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   // A browser on a busy machine may lose a race that no technician would: such a test is run once more, and shown as flaky.
   retries: 1,
   reporter: [["list"], ["json"]],
