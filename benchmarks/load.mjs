@@ -3,6 +3,8 @@
  * SELECT asked by as many of the same database in the same run. Prints a section of docs/benchmarks.md.
  */
 
+import { fork } from "node:child_process";
+import { fileURLToPath } from "node:url";
 import { served } from "./served.mjs";
 import { technician, together } from "./technicians.mjs";
 
@@ -31,6 +33,8 @@ async function loaded({ base, url }) {
   await together(users, (user) => user.write(), WARMING_SECONDS);
   await selecting();
   const first = await selecting();
+  const plain = await atPlainServer();
+  const nowhere = await together(users, (user) => user.writeNowhere(), SECONDS / 2);
   const writing = await together(users, (user) => user.write(), SECONDS);
   const both = await together(users, (user) => user.writeAndRead(), SECONDS);
   const health = [];
@@ -49,12 +53,26 @@ async function loaded({ base, url }) {
   const select = { times: [...first.times, ...last.times], failures: new Map(), seconds: SECONDS };
   const rows = [
     [`a bare SELECT through ${CONNECTIONS} connections`, select],
+    ["a server of Node’s alone, which reads what is sent and answers nothing", plain],
+    ["an address with nothing under it: the framework alone", nowhere],
     ["writing facts", writing],
     ["writing facts and reading what arrived", both],
     ["the same, one in ten a search, one in forty a page", mixed],
     ["health meanwhile", { times: health, failures: new Map(), seconds: SECONDS }],
   ];
   return rows.map(([what, row]) => [what, { ...row, bare: select }]);
+}
+
+/** As many at a server that does nothing: what HTTP costs on this machine, whoever serves. */
+async function atPlainServer() {
+  const child = fork(fileURLToPath(new URL("plainServer.mjs", import.meta.url)));
+  const port = await new Promise((resolve) => child.once("message", resolve));
+  const users = Array.from({ length: USERS }, (_, user) => technician(`http://127.0.0.1:${port}`, user));
+  try {
+    return await together(users, (user) => user.writeNowhere(), SECONDS / 2);
+  } finally {
+    child.kill();
+  }
 }
 
 /** Asks for the server's health ten times a second. */

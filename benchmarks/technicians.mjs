@@ -22,8 +22,8 @@ const addressOf = (user) => `127.0.1.${user + 1}`;
 export function technician(base, number) {
   const agent = new Agent({ keepAlive: true, maxSockets: 1 });
   let job = null;
-  const ask = (method, path, body) =>
-    asked(base + path, { method, agent, localAddress: addressOf(number) }, body);
+  const ask = (method, path, body, expected = 200) =>
+    asked(base + path, { method, agent, localAddress: addressOf(number) }, body, expected);
   const write = () => {
     if (job === null || job.turn === TURNS_OF_A_JOB) job = { id: uuid(), turn: 0, arrival: 0 };
     return ask("POST", `/api/v1/jobs/${job.id}/facts`, { facts: factsOf(job.turn++) });
@@ -38,6 +38,8 @@ export function technician(base, number) {
     number,
     write,
     get: (path) => ask("GET", path),
+    /** As many letters as a reading has, to an address with nothing under it: what asking alone costs. */
+    writeNowhere: () => ask("POST", "/api/v1/nothing", { facts: factsOf(1) }, 404),
     writeAndRead: async () => {
       await write();
       await read();
@@ -80,7 +82,7 @@ export async function together(users, once, seconds) {
   return { times, failures, seconds };
 }
 
-function asked(url, options, body) {
+function asked(url, options, body, expected) {
   return new Promise((resolve, reject) => {
     const text = body === undefined ? "" : JSON.stringify(body);
     const headers = body === undefined ? {} : { "content-type": "application/json" };
@@ -90,7 +92,7 @@ function asked(url, options, body) {
       response.on("error", reject);
       response.on("end", () => {
         const answer = Buffer.concat(parts).toString();
-        if (response.statusCode === 200) resolve(answer);
+        if (response.statusCode === expected) resolve(answer);
         else reject(new Error(`${options.method} answered ${response.statusCode}: ${answer.slice(0, 400)}`));
       });
     });

@@ -174,12 +174,12 @@ function Step({ step, done }: { step: SafeStep; done: SafeStepDone | null }) {
         </span>
       </Tick>
       {step.kind === "dead" && !done ? (
-        <Box sx={{ ml: "42px" }}>
+        <Box sx={{ ml: "38px" }}>
           <DeadVolts onDead={tick} />
         </Box>
       ) : null}
       {step.kind === "discharge" && !done ? (
-        <Box sx={{ ml: "42px" }}>
+        <Box sx={{ ml: "38px" }}>
           <DischargeCountdown steps={step.touches} startVolts={step.peakVolts} toolOhms={step.toolOhms} />
           <DeadVolts onDead={tick} label="Volts left, highest pair" />
         </Box>
