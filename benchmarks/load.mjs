@@ -34,6 +34,7 @@ async function loaded({ base, url }) {
   await selecting();
   const first = await selecting();
   const plain = await atPlainServer();
+  await together(users, (user) => user.writeNowhere(), WARMING_SECONDS);
   const nowhere = await together(users, (user) => user.writeNowhere(), SECONDS / 2);
   const writing = await together(users, (user) => user.write(), SECONDS);
   const both = await together(users, (user) => user.writeAndRead(), SECONDS);
