@@ -72,6 +72,9 @@ export function ProbeStage() {
         columnGap: 10,
         rowGap: 6,
         alignItems: "start",
+        // The table stands before the verdict in the page's text and under it on a phone: shown before all of the text is
+        // here, it would be pushed off the screen when the verdict comes.
+        "&:not(:has(> [data-whole])) [data-place='3']": { display: { xs: "none", md: "grid" } },
       }}
     >
       <Column>
@@ -95,6 +98,7 @@ export function ProbeStage() {
           </Part>
         ) : null}
       </Column>
+      <span hidden data-whole />
     </Box>
   );
 }
@@ -145,6 +149,7 @@ function Part({
 }) {
   return (
     <Box
+      data-place={place}
       sx={{
         order: { xs: place, md: 0 },
         display: { xs: away ? "none" : "grid", md: away === "everywhere" ? "none" : "grid" },
