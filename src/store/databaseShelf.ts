@@ -152,11 +152,11 @@ export class DatabaseShelf implements Shelf {
     const index = tx.store.index("[job+id]");
     // All asked for at once: one after the other, five hundred take two seconds.
     const rows = await Promise.all(ids.map((id) => index.get(IDBKeyRange.only([job, id]))));
-    const marked = rows.filter((row) => row !== undefined && isFactRow(row) && row.standing !== "kept");
+    const here = rows.filter((row) => row !== undefined).filter(isFactRow);
     await Promise.all(
-      marked.map((row) =>
-        tx.store.put({ ...(row as NumberedRow), standing, ...(says === undefined ? {} : { says }) }),
-      ),
+      here
+        .filter((row) => row.standing !== "kept")
+        .map((row) => tx.store.put({ ...row, standing, ...(says === undefined ? {} : { says }) })),
     );
     await tx.done;
   }
@@ -165,7 +165,9 @@ export class DatabaseShelf implements Shelf {
     const stores = ["facts", "seen", "sending", "sentPhotos"] as const;
     const tx = (await this.database()).transaction(stores, "readwrite", STRICT);
     const facts = tx.objectStore("facts");
-    await Promise.all((await facts.getAll()).filter(isFactRow).map((row) => facts.put(waitingAgain(row))));
+    // By their ids: pages have none, and are not brought here only to be left out.
+    const rows = await facts.index("[job+id]").getAll();
+    await Promise.all(rows.filter(isFactRow).map((row) => facts.put(waitingAgain(row))));
     for (let at = await facts.index("[job+arrival]").openCursor(); at; at = await at.continue()) {
       const page = at.value;
       await at.delete();

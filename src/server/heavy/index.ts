@@ -13,6 +13,7 @@ const LIMITS = {
   waiting: 256,
   waitingOfOne: 128,
   workMs: LONGEST_WORK_MS,
+  loadMs: 30_000,
 };
 const MOST_MEGABYTES = 768;
 

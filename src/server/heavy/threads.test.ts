@@ -25,7 +25,7 @@ function threads(most: Partial<ConstructorParameters<typeof Threads>[1]> = {}, c
       made += 1;
       return new Worker(code, { eval: true });
     },
-    { threads: 1, waiting: 20, waitingOfOne: 10, workMs: 2000, ...most },
+    { threads: 1, waiting: 20, waitingOfOne: 10, workMs: 2000, loadMs: 30_000, ...most },
   );
   opened.push(all);
   return all;
@@ -77,6 +77,11 @@ describe("threads", () => {
     const all = threads({ workMs: 600 }, slow);
     expect(await all.run(say(1), (ms) => spent.push(ms))).toEqual([1]);
     expect(spent[0]).toBeLessThan(600);
+  });
+
+  it("give up one that never loads", async () => {
+    const all = threads({ loadMs: 300 }, "setInterval(() => undefined, 1000);");
+    await expect(all.run(say(1))).rejects.toThrow("does not load");
   });
 
   it("go on after a thread ended by itself", async () => {

@@ -70,6 +70,8 @@ export class Threads {
       readonly waiting: number;
       readonly waitingOfOne: number;
       readonly workMs: number;
+      /** A thread that takes longer to load is given up. */
+      readonly loadMs: number;
     },
   ) {}
 
@@ -142,7 +144,6 @@ export class Threads {
     const id = ++this.made;
     let begunMs = performance.now();
     let ended = false;
-    let timer: NodeJS.Timeout | undefined;
     const end = () => {
       ended = true;
       clearTimeout(timer);
@@ -168,9 +169,11 @@ export class Threads {
       void worker.terminate();
     };
     const abandoned = () => stop(new Abandoned("nobody waits for it"));
+    let timer = setTimeout(() => stop(new Error("the thread does not load")), this.most.loadMs);
     // Neither the limit nor what is charged counts the thread's own loading.
     void thread.loaded.then(() => {
       if (ended) return;
+      clearTimeout(timer);
       begunMs = performance.now();
       timer = setTimeout(() => stop(new TooLong(this.most.workMs)), this.most.workMs);
     });

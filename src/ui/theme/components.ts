@@ -24,7 +24,7 @@ export const COMPONENTS: Components<Omit<Theme, "components" | "palette"> & CssV
       root: {
         minHeight: 40,
         borderWidth: 1.5,
-        "&:focus-visible": { outline: "3px solid", outlineOffset: 2 },
+        "&:focus-visible": FOCUSED,
       },
     },
   },

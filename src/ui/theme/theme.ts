@@ -2,6 +2,7 @@ import { createTheme } from "@mui/material/styles";
 import { COMPONENTS } from "./components";
 
 const NEXT = '"Atkinson Hyperlegible Next Variable", "Odd Lead Text Meanwhile", system-ui, sans-serif';
+
 /**
  * Two schemes: Day (paper and ink, for sun) and Attic (dark and dim). Copper marks what to do now, blue-green what is
  * settled, amber and deep red what to look at again and where to stop; each comes with a shape and a word as well.
