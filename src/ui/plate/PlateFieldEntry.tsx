@@ -5,6 +5,7 @@ import InputBase from "@mui/material/InputBase";
 import { useId } from "react";
 import type { PlateField, PlateReading } from "@/core";
 import { FieldFault } from "../parts/FieldFault";
+import { FieldLabel } from "../parts/FieldLabel";
 import { PlainChoice } from "../parts/PlainChoice";
 import { MONO } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
@@ -31,24 +32,13 @@ export function PlateFieldEntry({ field, motor, reading, place = "beside" }: Pro
     place === "asked" ? words(`${field.title}, asked for`) : words(`${field.title}, ${motor} motor`);
   return (
     <Box sx={{ minWidth: 0 }}>
-      <Box
-        component="label"
-        htmlFor={id}
-        sx={{
-          display: place === "asked" ? "none" : "block",
-          fontSize: "0.875rem",
-          color: "text.secondary",
-        }}
-      >
-        {words(field.title)}
-      </Box>
+      {place === "asked" ? null : <FieldLabel of={id}>{words(field.title)}</FieldLabel>}
       {field.choices ? (
         <PlainChoice
           id={id}
           name={label}
           value={field.choices[kept] === undefined ? "" : kept}
           onChange={keep}
-          sx={{ width: "100%" }}
         >
           <option value="">not known</option>
           {Object.entries(field.choices).map(([key, word]) => (

@@ -4,11 +4,12 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
-import { type FormEvent, useState } from "react";
+import { type FormEvent, useId, useState } from "react";
 import { PLATE_FIELDS, type PlateFieldId, readPlateLine } from "@/core";
 import { useJob } from "../job/JobContext";
+import { FieldLabel } from "../parts/FieldLabel";
 import { MAIN_FIELD } from "../theme/fields";
-import { MONO, RING } from "../theme/measures";
+import { MONO } from "../theme/measures";
 
 const MOST_LETTERS = 200;
 
@@ -50,28 +51,23 @@ export function WholePlateEntry({
     );
     setLine(found.length === 0 ? line : left);
   };
+  const id = useId();
   return (
     <Box component="form" onSubmit={enter} noValidate sx={{ mb: 3 }}>
-      <Box component="label" sx={{ display: "block" }}>
-        <Box
-          component="span"
-          sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: `${RING}px` }}
-        >
-          The whole plate in one line, {motor} motor
-        </Box>
-        <Box sx={{ display: "flex", gap: 2 }}>
-          <InputBase
-            value={line}
-            autoFocus={focused}
-            placeholder="1/3 HP 1075/3SPD 208-230V 60HZ 2.6A 5MFD 370V CWLE"
-            onChange={(event) => setLine(event.target.value)}
-            inputProps={{ maxLength: MOST_LETTERS, autoComplete: "off", spellCheck: false }}
-            sx={{ ...MAIN_FIELD, fontFamily: MONO }}
-          />
-          <Button type="submit" variant="contained" disabled={line.trim() === ""} sx={{ minHeight: 56 }}>
-            Enter
-          </Button>
-        </Box>
+      <FieldLabel of={id}>The whole plate in one line, {motor} motor</FieldLabel>
+      <Box sx={{ display: "flex", gap: 2 }}>
+        <InputBase
+          id={id}
+          value={line}
+          autoFocus={focused}
+          placeholder="1/3 HP 1075/3SPD 208-230V 60HZ 2.6A 5MFD 370V CWLE"
+          onChange={(event) => setLine(event.target.value)}
+          inputProps={{ maxLength: MOST_LETTERS, autoComplete: "off", spellCheck: false }}
+          sx={{ ...MAIN_FIELD, fontFamily: MONO }}
+        />
+        <Button type="submit" variant="contained" disabled={line.trim() === ""} sx={{ minHeight: 56 }}>
+          Enter
+        </Button>
       </Box>
       {says ? (
         <Typography role="status" sx={{ mt: 1, fontSize: "0.875rem" }}>

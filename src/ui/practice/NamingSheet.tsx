@@ -140,7 +140,6 @@ export function NamingSheet({ work, task, person, onWork, onGrade, onGiveUp }: P
                     const { [lead.id]: _, ...rest } = naming.roles;
                     set({ roles: choice ? { ...rest, [lead.id]: choice.role } : rest });
                   }}
-                  sx={{ width: "100%" }}
                 >
                   <option value="">not named</option>
                   {choices.map(({ key, words }) => (

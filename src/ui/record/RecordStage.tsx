@@ -4,12 +4,13 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
 import Typography from "@mui/material/Typography";
-import { type ReactNode, useEffect, useMemo, useState } from "react";
+import { type ReactNode, useEffect, useId, useMemo, useState } from "react";
 import { type LabelText, labelContent } from "@/core";
 import { keepDeviceName, useDeviceName } from "../job/deviceName";
 import { useAnswer, useJob, useJobWiring, useLeadNames, usePlanning } from "../job/JobContext";
 import { UndoButtons } from "../job/UndoButtons";
 import { useWiringCheck } from "../land/useWiringCheck";
+import { FieldLabel } from "../parts/FieldLabel";
 import { localDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/measures";
@@ -159,12 +160,12 @@ interface FieldProps {
 }
 
 function Field({ label, value, most, placeholder, onChange, onKeep }: FieldProps) {
+  const id = useId();
   return (
-    <Box component="label" sx={{ display: "flex", flexDirection: "column", justifyContent: "end" }}>
-      <Box component="span" sx={{ fontSize: "0.875rem", color: "text.secondary" }}>
-        {label}
-      </Box>
+    <Box sx={{ display: "flex", flexDirection: "column", justifyContent: "end" }}>
+      <FieldLabel of={id}>{label}</FieldLabel>
       <InputBase
+        id={id}
         value={value}
         onChange={(event) => onChange(event.target.value)}
         onBlur={onKeep}

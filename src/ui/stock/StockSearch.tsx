@@ -1,8 +1,10 @@
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { Choice } from "../parts/Choice";
-import { RING } from "../theme/measures";
+import { FieldLabel } from "../parts/FieldLabel";
 import { MOST_SEARCHED, type StockAsked } from "./stockClient";
+
+const FIND = "stock-find";
 
 interface Props {
   readonly asked: StockAsked;
@@ -22,14 +24,10 @@ export function StockSearch({ asked, onAsk }: Props) {
         alignItems: "end",
       }}
     >
-      <Box component="label" sx={{ gridColumn: { xs: "1 / -1", md: "auto" } }}>
-        <Box
-          component="span"
-          sx={{ display: "block", fontSize: "0.875rem", color: "text.secondary", mb: `${RING}px` }}
-        >
-          Find
-        </Box>
+      <Box sx={{ gridColumn: { xs: "1 / -1", md: "auto" } }}>
+        <FieldLabel of={FIND}>Find</FieldLabel>
         <InputBase
+          id={FIND}
           type="text"
           value={asked.search}
           placeholder="larkhull 1/3 1075"

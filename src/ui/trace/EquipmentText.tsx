@@ -4,6 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { type Compartment, compartment } from "@/core/wiring";
+import { Notice } from "../parts/Notice";
 import { MONO } from "../theme/measures";
 
 /** A compartment as JSON: to copy to another job, and for what the editor has no field for. */
@@ -50,11 +51,13 @@ export function EquipmentText({ made, onKeep }: { made: Compartment; onKeep: (ma
         }}
       />
       {faults.length > 0 ? (
-        <Box component="ul" role="alert" sx={{ m: 0, pl: 4, color: "warning.main", fontWeight: 600 }}>
-          {faults.map((fault) => (
-            <li key={fault}>{fault}</li>
-          ))}
-        </Box>
+        <Notice>
+          <Box component="ul" sx={{ m: 0, pl: 4 }}>
+            {faults.map((fault) => (
+              <li key={fault}>{fault}</li>
+            ))}
+          </Box>
+        </Notice>
       ) : null}
       <Button sx={{ justifySelf: "start" }} onClick={keep}>
         Take this over
