@@ -33,12 +33,22 @@ export function openDatabase(url: string, limits: object = {}): { db: Database; 
 }
 
 // Development reloads modules; the pool must outlive them, or each reload would leak one.
-const held = globalThis as typeof globalThis & { oddLeadDatabase?: Database };
+const held = globalThis as typeof globalThis & { oddLeadDatabase?: Database; oddLeadLineApart?: Database };
 
 /** The application's database, at DATABASE_URL; opened at the first call. */
 export function database(): Database {
+  held.oddLeadDatabase ??= openDatabase(addressOfDatabase(), REQUEST_LIMITS).db;
+  return held.oddLeadDatabase;
+}
+
+/** The same over a connection that nobody else waits for: whether the database answers is asked on it, however much is asked. */
+export function databaseApart(): Database {
+  held.oddLeadLineApart ??= openDatabase(addressOfDatabase(), { ...REQUEST_LIMITS, max: 1 }).db;
+  return held.oddLeadLineApart;
+}
+
+function addressOfDatabase(): string {
   const url = process.env.DATABASE_URL;
   if (!url) throw new Error("DATABASE_URL is not set; the start script sets it");
-  held.oddLeadDatabase ??= openDatabase(url, REQUEST_LIMITS).db;
-  return held.oddLeadDatabase;
+  return url;
 }

@@ -1,6 +1,5 @@
-import { NextResponse } from "next/server";
 import { health } from "@/contract";
-import { database } from "@/server/database";
+import { databaseApart } from "@/server/database";
 import { historyOf } from "@/server/history";
 import { lastBackup } from "@/server/lastBackup";
 import { served, serveRoutes } from "@/server/serveRoutes";
@@ -8,7 +7,7 @@ import packageJson from "../../../../package.json";
 
 export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
   served(health, async () => {
-    const history = await historyOf(database()).catch(() => null);
+    const history = await historyOf(databaseApart()).catch(() => null);
     const state = history ? ("ok" as const) : ("away" as const);
     const said = {
       status: state === "ok" ? "ok" : "degraded",
@@ -17,6 +16,6 @@ export const { GET, POST, PUT, DELETE, PATCH, HEAD, OPTIONS } = serveRoutes(
       lastBackup: await lastBackup(),
       history,
     };
-    return NextResponse.json(said, { status: state === "ok" ? 200 : 503 });
+    return Response.json(said, { status: state === "ok" ? 200 : 503 });
   }),
 );
