@@ -25,6 +25,12 @@ import type { Compartment } from "@/core/wiring";
 const AT_ONCE = { fastupdate: false };
 
 /**
+ * A job's row is written with each of its facts, and every write brings all its words and steps anew: they wait in a list
+ * and go into the index many at a time. The list is so short that a search reads it in passing.
+ */
+const IN_BULK = { fastupdate: true, gin_pending_list_limit: 256 };
+
+/**
  * A job: one motor on one day. Its content is its facts; the row says that it exists and whose it is, and keeps what lists
  * show and search of it, worked out from the facts when they change.
  */
@@ -67,8 +73,8 @@ export const jobs = pgTable(
     // As motors met before are counted: from the index alone.
     index("jobs_known_again").on(t.shopId).where(sql`fingerprint is not null and shelved <> 'deleted'`),
     index("jobs_of_unit").on(t.shopId, t.unitId, t.lastFactAt),
-    index("jobs_by_steps").using("gin", t.steps).with(AT_ONCE),
-    index("jobs_by_words").using("gin", t.words.op("gin_trgm_ops")).with(AT_ONCE),
+    index("jobs_by_steps").using("gin", t.steps).with(IN_BULK),
+    index("jobs_by_words").using("gin", t.words.op("gin_trgm_ops")).with(IN_BULK),
   ],
 );
 
