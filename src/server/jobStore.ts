@@ -25,14 +25,7 @@ export function jobStore(db: Database, shopId: string) {
      * error.
      */
     async factsOf(jobId: string, arrival = 0, most = MOST_SUMMED_AT_ONCE): Promise<FactsSince> {
-      const since = and(eq(facts.shopId, shopId), eq(facts.jobId, jobId), gt(facts.arrival, arrival));
-      // The history's one row is there where no fact is.
-      const rows = await db
-        .select({ history: histories, fact: facts })
-        .from(histories)
-        .leftJoin(facts, since)
-        .orderBy(facts.arrival)
-        .limit(most + 1);
+      const rows = await sinceOn(db).execute({ shopId, jobId, arrival, most: most + 1 });
       const history = thatIsThere(rows[0]?.history);
       const arrived = rows.flatMap(({ fact }) => fact ?? []);
       const page = arrived.slice(0, most);
@@ -119,6 +112,31 @@ export function jobStore(db: Database, shopId: string) {
     for (const { id } of read) unreadable.delete(id);
     return { facts: read, unreadable, long };
   }
+}
+
+const prepared = new WeakMap<Database, ReturnType<typeof preparedSince>>();
+
+/** The statement by which facts are read, made once for each database that is open: every page asks it again and again. */
+function sinceOn(db: Database) {
+  const made = prepared.get(db) ?? preparedSince(db);
+  prepared.set(db, made);
+  return made;
+}
+
+function preparedSince(db: Database) {
+  const since = and(
+    eq(facts.shopId, sql.placeholder("shopId")),
+    eq(facts.jobId, sql.placeholder("jobId")),
+    gt(facts.arrival, sql.placeholder("arrival")),
+  );
+  // The history's one row is there where no fact is.
+  return db
+    .select({ history: histories, fact: facts })
+    .from(histories)
+    .leftJoin(facts, since)
+    .orderBy(facts.arrival)
+    .limit(sql.placeholder("most"))
+    .prepare("facts_since");
 }
 
 function newest(added: readonly Fact[]): string {

@@ -1,4 +1,7 @@
-import { getTableColumns, type SQL, sql } from "drizzle-orm";
+import { createHash } from "node:crypto";
+import { fillPlaceholders, getTableColumns, type SQL, sql } from "drizzle-orm";
+import { PgDialect } from "drizzle-orm/pg-core";
+import type { QueryResult } from "pg";
 import { type Fact, searchable } from "@/core";
 import type { Database } from "./database";
 import type { KeptSummary } from "./keptSummary";
@@ -29,54 +32,119 @@ interface Write {
  *
  * @returns false where somebody wrote meanwhile: then nothing was kept.
  */
-export async function writeFacts(on: Pick<Database, "execute">, write: Write): Promise<boolean> {
-  const { shopId, jobId, after, summary } = write;
-  const values: Partial<Record<Key, unknown>> = {
+export async function writeFacts(on: Pick<Database, "_">, write: Write): Promise<boolean> {
+  const { shopId, jobId, after, summary, facts } = write;
+  const columns: Columns = {
     shopId,
     id: jobId,
     demo: write.demo,
     lastWrite: write.as,
     ...summary?.columns,
   };
-  const names = keysOf(values).map((key) => sql.identifier(COLUMNS[key].name));
-  const given = keysOf(values).map((key) => typed(key, values[key]));
-  const changed = keysOf({ lastWrite: true, ...summary?.columns }).map((key) => {
-    const name = sql.identifier(COLUMNS[key].name);
-    return sql`${name} = excluded.${name}`;
-  });
-  const { rows } = await on.execute(sql`
+  const unit = summary?.columns.unit ?? null;
+  const rest: Rest = {
+    after,
+    madeAt: write.madeAt,
+    facts: JSON.stringify(facts.map(rowOf)),
+    unitWords: unit && searchable([unit.customer, unit.site, unit.name]),
+    unitAt: summary?.at ?? null,
+    unitName: unit?.name ?? null,
+    unitSite: unit?.site ?? null,
+    unitCustomer: unit?.customer ?? null,
+  };
+  const { text, name, params } = statementFor(keysOf(columns), unit !== null);
+  const values = fillPlaceholders(params, { ...driven(columns), ...rest });
+  const prepared = on._.session.prepareQuery({ sql: text, params: values }, undefined, name, false);
+  const { rows } = (await prepared.execute()) as QueryResult;
+  return rows.length === 1;
+}
+
+/** What the statement is given beside the job's columns. */
+interface Rest {
+  readonly after: string | null;
+  readonly madeAt: string;
+  readonly facts: string;
+  readonly unitWords: string | null;
+  readonly unitAt: string | null;
+  readonly unitName: string | null;
+  readonly unitSite: string | null;
+  readonly unitCustomer: string | null;
+}
+
+/** A statement with places for what it is given. */
+interface Statement {
+  readonly text: string;
+  /** The database keeps its plan under this name, for each connection. */
+  readonly name: string;
+  readonly params: unknown[];
+}
+
+/** There are as many as there are sets of columns: three. */
+const statements = new Map<string, Statement>();
+
+function statementFor(columns: readonly Key[], withUnit: boolean): Statement {
+  const key = `${columns.join()} ${withUnit}`;
+  const made = statements.get(key) ?? compiled(columns, withUnit);
+  statements.set(key, made);
+  return made;
+}
+
+function compiled(columns: readonly Key[], withUnit: boolean): Statement {
+  const names = columns.map((key) => sql.identifier(COLUMNS[key].name));
+  const given = columns.map((key) => sql`${sql.placeholder(key)}::${sql.raw(COLUMNS[key].getSQLType())}`);
+  const changed = columns
+    .filter((key) => !OF_THE_FIRST.has(key))
+    .map((key) => {
+      const name = sql.identifier(COLUMNS[key].name);
+      return sql`${name} = excluded.${name}`;
+    });
+  const { sql: text, params } = new PgDialect().sqlToQuery(sql`
     with job as (
       insert into jobs (${list(names)}, last_fact_at)
-      select ${list(given)}, least(${write.madeAt}::timestamptz, date_trunc('milliseconds', now()))
-      where ${after}::uuid is null
-        or exists (select from jobs where shop_id = ${shopId}::uuid and id = ${jobId}::uuid)
+      select ${list(given)}, least(${rest("madeAt")}::timestamptz, date_trunc('milliseconds', now()))
+      where ${rest("after")}::uuid is null
+        or exists (select from jobs where shop_id = ${sql.placeholder("shopId")}::uuid and id = ${sql.placeholder("id")}::uuid)
       on conflict (shop_id, id) do update
         set ${list(changed)}, last_fact_at = greatest(jobs.last_fact_at, excluded.last_fact_at)
-        where jobs.last_write is not distinct from ${after}::uuid
+        where jobs.last_write is not distinct from ${rest("after")}::uuid
       returning shop_id, id
     ), fact as (
       insert into facts (shop_id, job_id, id, at, by, device, seq, body)
       select job.shop_id, job.id, f.id, f.at, f.by, f.device, f.seq, f.body
-      from job, rows from (jsonb_to_recordset(${JSON.stringify(write.facts.map(rowOf))}::jsonb)
+      from job, rows from (jsonb_to_recordset(${rest("facts")}::jsonb)
         as (id uuid, at timestamptz, by text, device uuid, seq bigint, body jsonb))
         with ordinality as f(id, at, by, device, seq, body, place)
       order by f.place
-    )${summary ? unitOf(summary) : sql``}
+    )${withUnit ? UNIT : sql``}
     select from job`);
-  return rows.length === 1;
+  const digest = createHash("sha256").update(text).digest("hex");
+  return { text, params, name: `write_facts_${digest.slice(0, 16)}` };
 }
+
+function rest(name: keyof Rest) {
+  return sql.placeholder(name);
+}
+
+/** Columns that the first write of a job sets for good. */
+const OF_THE_FIRST: ReadonlySet<Key> = new Set(["shopId", "id", "demo"]);
 
 const COLUMNS = getTableColumns(jobs);
 type Key = keyof typeof COLUMNS;
 
-function keysOf(values: Partial<Record<Key, unknown>>): Key[] {
-  return Object.keys(values) as Key[];
+type Columns = Partial<Record<Key, unknown>>;
+
+function keysOf(columns: Columns): Key[] {
+  return Object.keys(columns) as Key[];
 }
 
-/** A value as its column takes it, where nothing else says of what type it is. */
-function typed(key: Key, value: unknown): SQL {
-  const column = COLUMNS[key];
-  return sql`${value === null ? null : sql.param(value, column)}::${sql.raw(column.getSQLType())}`;
+/** The columns' values as the driver takes them. */
+function driven(columns: Columns): Columns {
+  return Object.fromEntries(
+    keysOf(columns).map((key) => {
+      const value = columns[key] ?? null;
+      return [key, value === null ? null : COLUMNS[key].mapToDriverValue(value)];
+    }),
+  );
 }
 
 function list(parts: readonly SQL[] | ReturnType<typeof sql.identifier>[]): SQL {
@@ -88,17 +156,14 @@ function rowOf({ id, at, by, made, body }: Fact) {
 }
 
 /** The unit by the names that its latest visit gives it, whichever is written last; one that has them already is not written. */
-function unitOf({ columns: { unit }, at }: KeptSummary): SQL {
-  if (!unit) return sql``;
-  const { id, customer, site, name } = unit;
-  const words = searchable([customer, site, name]);
-  return sql`, unit as (
+const UNIT = sql`, unit as (
     insert into units (shop_id, id, customer, site, name, words, changed_at)
-    select job.shop_id, ${id}::uuid, ${customer}, ${site}, ${name}, ${words}, ${at}::timestamptz from job
+    select job.shop_id, ${sql.placeholder("unitId")}::uuid, ${rest("unitCustomer")}, ${rest("unitSite")},
+      ${rest("unitName")}, ${rest("unitWords")}, ${rest("unitAt")}::timestamptz
+    from job
     on conflict (shop_id, id) do update set
       customer = excluded.customer, site = excluded.site, name = excluded.name,
       words = excluded.words, changed_at = excluded.changed_at
       where units.changed_at <= excluded.changed_at
         and (units.customer, units.site, units.name) <> (excluded.customer, excluded.site, excluded.name)
   )`;
-}
