@@ -25,7 +25,7 @@ export default defineConfig({
         test: {
           name: "unit",
           env: { LOG_LEVEL: "silent" },
-          include: ["src/**/*.test.ts", "src/**/*.test.tsx", "tests/recipes/*.test.ts"],
+          include: ["src/**/*.test.ts", "src/**/*.test.tsx", "tests/{commands,recipes}/*.test.ts"],
           exclude: ["src/core/**"],
           testTimeout: 60_000,
         },

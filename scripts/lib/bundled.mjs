@@ -1,15 +1,24 @@
-/** Makes one plain JavaScript file of TypeScript sources and the packages they use, for Node. */
+/**
+ * Makes one plain JavaScript file of TypeScript sources and the packages they use, for Node.
+ *
+ * @param entry a file, or text that stands in one: `{ text, folder }`, its imports seen from the folder.
+ */
 export async function bundled(entry, outfile, format) {
   const { build, stop } = await import("esbuild");
+  const source =
+    typeof entry === "string"
+      ? { entryPoints: [entry] }
+      : { stdin: { contents: entry.text, resolveDir: entry.folder, loader: "ts" } };
   try {
     await build({
-      entryPoints: [entry],
+      ...source,
       outfile,
       bundle: true,
       platform: "node",
       format,
-      // The driver asks for its native form where somebody installed it.
-      external: ["pg-native"],
+      // What is native stays where it was installed; the driver asks for its own where somebody installed it.
+      external: ["pg-native", "sharp"],
+      ...(format === "cjs" ? HERE : {}),
       logLevel: "warning",
     });
   } finally {
@@ -17,3 +26,9 @@ export async function bundled(entry, outfile, format) {
     await stop();
   }
 }
+
+/** CommonJS has no `import.meta.url`. */
+const HERE = {
+  banner: { js: 'const importedFrom = require("node:url").pathToFileURL(__filename).href;' },
+  define: { "import.meta.url": "importedFrom" },
+};

@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { bundled } from "./bundled.mjs";
+import { makeDirect } from "./makeDirect.mjs";
 import { packBuild } from "./packed.mjs";
 import { show } from "./run.mjs";
 import { Remedy, say } from "./say.mjs";
@@ -67,6 +68,7 @@ export function installed() {
 const BUILD_INPUTS = [
   "src",
   "scripts/prepare-database.ts",
+  "scripts/lib/makeDirect.mjs",
   "package-lock.json",
   "next.config.ts",
   "tsconfig.json",
@@ -100,11 +102,18 @@ export async function ensureBuild() {
   if (status !== 0) throw new Error("the production build failed; run `npx next build` to see why");
   await packBuild(STATIC);
   await bundled(join(ROOT, "scripts", "prepare-database.ts"), PREPARING, "cjs");
+  await bundled(join(ROOT, "src", "server", "heavy", "work.worker.ts"), WORK, "cjs");
+  await makeDirect(ROOT, DIRECT);
   writeFileSync(join(ROOT, ".next", "odd-lead-built-from"), sourceHash());
 }
 
 /** What prepares the database, in one file: a start would load hundreds of sources for it otherwise. */
 export const PREPARING = join(ROOT, ".next", "prepare-database.cjs");
+
+/** What the threads of the server do. */
+export const WORK = join(ROOT, ".next", "work.cjs");
+/** The routes under /api beside the framework. */
+export const DIRECT = join(ROOT, ".next", "direct.cjs");
 
 function sourceHash() {
   return hashOf(BUILD_INPUTS.map((name) => join(ROOT, name)));

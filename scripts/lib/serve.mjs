@@ -3,7 +3,7 @@ import { refusalOf, refuse } from "./asked.mjs";
 import { BACKUPS } from "./backups.mjs";
 import { allowedHosts, foreign, OWN_HEADERS } from "./ownPage.mjs";
 import { packedAnswers } from "./packed.mjs";
-import { ROOT, STATIC } from "./project.mjs";
+import { DIRECT, ROOT, STATIC, WORK } from "./project.mjs";
 
 /** Ports looked through where the wanted one was taken meanwhile. */
 const MOST_PORTS = 50;
@@ -20,12 +20,15 @@ export async function serve({ url, host, port, orNext = false, ready = Promise.r
     BACKUPS,
     NODE_ENV: "production",
     NEXT_TELEMETRY_DISABLED: "1",
+    ODD_LEAD_WORK: WORK,
   });
   const { default: next } = await import("next");
   const app = next({ dev: false, dir: ROOT, hostname: host, port });
   await Promise.all([app.prepare(), ready]);
   const handle = app.getRequestHandler();
   const packed = packedAnswers(STATIC);
+  const { directAnswers } = await import("./directly.mjs");
+  const direct = directAnswers(DIRECT);
   const allowed = allowedHosts(host, process.env.ALLOWED_HOSTS);
   const server = createServer((request, response) => {
     for (const [name, value] of Object.entries(OWN_HEADERS)) response.setHeader(name, value);
@@ -35,15 +38,26 @@ export async function serve({ url, host, port, orNext = false, ready = Promise.r
       return;
     }
     if (packed(request, response)) return;
-    // Ours alone to set: the address that the rate limit counts by.
-    request.headers["x-odd-lead-remote"] = request.socket.remoteAddress ?? "local";
-    handle(request, response);
+    tellRemote(request);
+    if (!direct(request, response)) handle(request, response);
   });
   for (let tried = 0; ; tried++) {
     const taken = await listening(server, host, port + tried);
     if (!taken) return server;
     if (!orNext || tried === MOST_PORTS) throw taken;
   }
+}
+
+const REMOTE = "x-odd-lead-remote";
+
+/** Writes down the address that the rate limit counts by: ours alone to set, whatever was sent under that name. */
+function tellRemote(request) {
+  const address = request.socket.remoteAddress ?? "local";
+  request.headers[REMOTE] = address;
+  const sent = request.rawHeaders;
+  request.rawHeaders = sent
+    .filter((_, i) => sent[i - (i % 2)].toLowerCase() !== REMOTE)
+    .concat(REMOTE, address);
 }
 
 /** Why a server does not listen on a port, where somebody else does; null when it listens. */

@@ -1,4 +1,3 @@
-import { NextResponse } from "next/server";
 import type { ProblemDetails } from "@/contract";
 import type { Fault } from "@/core";
 
@@ -22,8 +21,8 @@ export class Problem {
     };
   }
 
-  response(): NextResponse {
-    return new NextResponse(JSON.stringify(this.details), {
+  response(): Response {
+    return new Response(JSON.stringify(this.details), {
       status: this.status,
       headers: { "content-type": "application/problem+json", ...this.headers },
     });

@@ -1,5 +1,4 @@
 import { randomUUID } from "node:crypto";
-import { NextResponse } from "next/server";
 import type * as z from "zod/mini";
 import { isMedia, type Media, type Method, type Route } from "@/contract";
 import { faultsOf } from "@/core";
@@ -89,7 +88,7 @@ async function within(request: Request, make: () => unknown, requestId: string):
     }
     const made = await make();
     if (made instanceof Problem) return made.response();
-    return made instanceof Response ? made : NextResponse.json(made);
+    return made instanceof Response ? made : Response.json(made);
   } catch (error) {
     return failure(error, requestId, new URL(request.url).pathname).response();
   }
@@ -105,7 +104,7 @@ async function run({ route, handle }: Served, request: Request, context: Context
   const asked = { params, query, body: body.value, shop: shopOf(request), request };
   const made = await handle(asked as Asked<never, never, never>);
   if (made instanceof Problem || made instanceof Response) return made;
-  return NextResponse.json(made, { status: route.status ?? 200 });
+  return Response.json(made, { status: route.status ?? 200 });
 }
 
 function paramsOf({ params, absent = "There is nothing here." }: Route, given: object): unknown {

@@ -97,6 +97,18 @@ test("every answer says that it is of no use elsewhere", async ({ request }) => 
   }
 });
 
+test("the limit counts the address that asks, whatever is sent under its name", async ({ baseURL }) => {
+  const pretending = (i: number) =>
+    raw(baseURL, "GET", "/api/health", undefined, { "x-odd-lead-remote": `somebody ${i}` }, "127.0.3.7");
+  const statuses = new Set<number>();
+  for (let i = 0; i < 20 && !statuses.has(429); i++) {
+    const answers = await Promise.all(Array.from({ length: 40 }, (_, k) => pretending(40 * i + k)));
+    for (const { status } of answers) statuses.add(status);
+  }
+  expect([...statuses].sort()).toEqual([200, 429]);
+  expect((await raw(baseURL, "GET", "/api/health", undefined, {}, "127.0.3.8")).status).toBe(200);
+});
+
 test("of some hundred hostile requests none ends in a fault of ours", async ({ baseURL }) => {
   test.setTimeout(240_000);
   const random = seededRandom(20_261_128);

@@ -17,18 +17,19 @@ const LIMITS = {
 };
 const MOST_MEGABYTES = 768;
 
+/** The start script names the file that the build made of a thread's work; else it is whoever bundles this that has it. */
+function aThread(): Worker {
+  const options = { resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES } };
+  const file = process.env.ODD_LEAD_WORK;
+  return file ? new Worker(file, options) : new Worker(new URL("./work.worker.ts", import.meta.url), options);
+}
+
 /** Kept on the process, not the module: each route may be built with a copy of this file. */
 const kept = globalThis as typeof globalThis & { oddLeadHeavy?: { threads: Threads; shares: Shares } };
 
 function heavy() {
   kept.oddLeadHeavy ??= {
-    threads: new Threads(
-      () =>
-        new Worker(new URL("./work.worker.ts", import.meta.url), {
-          resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES },
-        }),
-      LIMITS,
-    ),
+    threads: new Threads(aThread, LIMITS),
     shares: new Shares(sharedLimiter(SHARE)),
   };
   return kept.oddLeadHeavy;
