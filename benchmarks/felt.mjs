@@ -38,7 +38,7 @@ const MOTORS = {
       BK: ["main", 8],
       BU: ["main", 9.2],
       RD: ["main", 10.4],
-      OR: ["main", 12],
+      OG: ["main", 12],
       BN: ["start", 24],
     },
   ],

@@ -37,7 +37,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
           {EARLY_SCRIPT}
         </script>
         <InitColorSchemeScript attribute="data-scheme" defaultMode="light" nonce={nonce} />
-        <AppRouterCacheProvider options={{ nonce, enableCssLayer: true }}>
+        <AppRouterCacheProvider options={{ nonce }}>
           <UsageProvider usage={usage}>
             <Theme>{children}</Theme>
             <KeepApplication />

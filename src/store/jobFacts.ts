@@ -1,3 +1,4 @@
+import { dequal } from "dequal";
 import type { FactsSince } from "@/contract/routes/jobs";
 import type { ServerHistory } from "@/contract/serverHistory";
 import { type Fact, type FactBody, readFact } from "@/core";
@@ -306,8 +307,19 @@ export class JobFacts {
     return setBack;
   }
 
+  /** Tells of what is new; where nothing is, whoever shows it hears nothing. */
   private show(): void {
-    this.current = this.made();
+    const next = this.made();
+    const before = this.current;
+    const kept: JobFactsState = {
+      ...next,
+      saving: dequal(next.saving, before.saving) ? before.saving : next.saving,
+      aside: dequal(next.aside, before.aside) ? before.aside : next.aside,
+      photos: next.photos.length + before.photos.length === 0 ? before.photos : next.photos,
+    };
+    const isNews = (Object.keys(kept) as (keyof JobFactsState)[]).some((part) => kept[part] !== before[part]);
+    if (!isNews) return;
+    this.current = kept;
     for (const listener of this.listeners) listener();
   }
 

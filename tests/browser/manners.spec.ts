@@ -349,6 +349,27 @@ test("every stage prints on an ordinary sheet with its job and day, and none of 
   }
 });
 
+test("on paper ink is black, whichever scheme the screen is in", async ({ page }) => {
+  const ink = () =>
+    page.evaluate(() => {
+      const { color, backgroundColor } = getComputedStyle(document.body);
+      return [color, backgroundColor];
+    });
+  const paper = ["rgb(0, 0, 0)", "rgb(255, 255, 255)"];
+  await openDemo(page, "land");
+  for (const scheme of ["light", "dark"]) {
+    await page.emulateMedia({ media: "screen" });
+    await page.evaluate((name) => document.documentElement.setAttribute("data-scheme", name), scheme);
+    expect(await ink(), scheme).not.toEqual(paper);
+    await page.emulateMedia({ media: "print" });
+    expect(await ink(), scheme).toEqual(paper);
+    const divider = await page.evaluate(() =>
+      getComputedStyle(document.documentElement).getPropertyValue("--mui-palette-divider"),
+    );
+    expect(divider, scheme).toBe("#999");
+  }
+});
+
 test("scripts of the build come packed, and may be kept for ever", async ({ page, request }) => {
   await page.goto("/");
   const [script] = await page

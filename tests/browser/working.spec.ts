@@ -169,3 +169,26 @@ test("a verdict whose worker cannot be had comes by itself once the server is ba
     { timeout: 20_000 },
   );
 });
+
+test("a verdict lays out what changed, never the whole page", async ({ page, browser }) => {
+  await startMotor(page, "WH BK BU BN");
+  await enter(page, "WH shell OL");
+  await answered(page);
+  await browser.startTracing(page, { categories: ["devtools.timeline"] });
+  for (const line of ["WH BK 8.0", "WH BU 11.0", "WH BN 24.0", "BK BN 32.0"]) {
+    await enter(page, line);
+    await answered(page);
+  }
+  const { traceEvents } = JSON.parse((await browser.stopTracing()).toString()) as {
+    traceEvents: readonly {
+      name: string;
+      args?: { beginData?: { dirtyObjects: number; totalObjects: number } };
+    }[];
+  };
+  const layouts = traceEvents.flatMap(({ name, args }) =>
+    name === "Layout" && args?.beginData ? [args.beginData] : [],
+  );
+  expect(layouts.length).toBeGreaterThan(4);
+  // A whole page is some five hundred; a style sheet that makes the fonts be sorted anew lays out all of it.
+  expect(layouts.filter(({ dirtyObjects, totalObjects }) => dirtyObjects > 0.9 * totalObjects)).toEqual([]);
+});
