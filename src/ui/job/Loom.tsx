@@ -43,57 +43,54 @@ export function Loom() {
 }
 
 /** One wire with what is known of it; drawn anew where that became another. */
+const ROW = {
+  display: "grid",
+  gridTemplateColumns: {
+    xs: "66px 62px minmax(0,1fr)",
+    md: "88px minmax(120px,1fr) 330px 250px",
+  },
+  alignItems: "center",
+  columnGap: 2,
+  minHeight: 27,
+  position: "relative",
+  "& > :nth-of-type(1)": {
+    fontFamily: MONO,
+    fontWeight: 700,
+    display: "flex",
+    alignItems: "center",
+    gap: 1,
+  },
+  "& > :nth-of-type(2)": { display: "flex", alignItems: "center" },
+  "& > :nth-of-type(3)": {
+    fontSize: { xs: "0.875rem", md: "0.9375rem" },
+    fontWeight: 700,
+    color: "primary.main",
+  },
+  "& > [data-known]": { color: "text.primary" },
+  "& > [data-known='settled']": { fontWeight: 500, color: "success.main" },
+  "& [data-doubt]": { color: "primary.main" },
+  "& > span > [data-terminal]": { display: { xs: "inline", md: "none" }, color: "text.secondary" },
+  "& > [data-terminal]": {
+    display: { xs: "none", md: "block" },
+    color: "text.secondary",
+    fontSize: "0.9375rem",
+  },
+} as const;
+
 const LoomRow = memo(function LoomRow({ lead, name, role, settled, doubt, joins, terminal }: LoomLine) {
   return (
-    <Box
-      component="li"
-      sx={{
-        display: "grid",
-        gridTemplateColumns: {
-          xs: "66px 62px minmax(0,1fr)",
-          md: "88px minmax(120px,1fr) 330px 250px",
-        },
-        alignItems: "center",
-        columnGap: 2,
-        minHeight: 27,
-        position: "relative",
-      }}
-    >
-      <Box
-        component="span"
-        sx={{ fontFamily: MONO, fontWeight: 700, display: "flex", alignItems: "center", gap: 1 }}
-      >
-        {name}
-      </Box>
-      <Box component="span" sx={{ display: "flex", alignItems: "center" }}>
+    <Box component="li" sx={ROW}>
+      <span>{name}</span>
+      <span>
         {joins ? <Tie /> : null}
         <LoomWire lead={lead} settled={settled} />
-      </Box>
-      <Box
-        component="span"
-        sx={{
-          fontSize: { xs: "0.875rem", md: "0.9375rem" },
-          fontWeight: settled ? 500 : 700,
-          color: settled ? "success.main" : role ? "text.primary" : "primary.main",
-        }}
-      >
+      </span>
+      <span data-known={settled ? "settled" : role ? "likely" : undefined}>
         {role ?? "not known yet"}
-        {role && doubt ? (
-          <Box component="span" sx={{ color: "primary.main" }}>
-            {" "}
-            — {doubt}
-          </Box>
-        ) : null}
-        <Box component="span" sx={{ display: { xs: "inline", md: "none" }, color: "text.secondary" }}>
-          {terminal ? ` → ${terminal}` : ""}
-        </Box>
-      </Box>
-      <Box
-        component="span"
-        sx={{ display: { xs: "none", md: "block" }, color: "text.secondary", fontSize: "0.9375rem" }}
-      >
-        {terminal ? `→ ${terminal}` : ""}
-      </Box>
+        {role && doubt ? <span data-doubt> — {doubt}</span> : null}
+        <span data-terminal>{terminal ? ` → ${terminal}` : ""}</span>
+      </span>
+      <span data-terminal>{terminal ? `→ ${terminal}` : ""}</span>
     </Box>
   );
 });

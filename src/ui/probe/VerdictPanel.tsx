@@ -28,6 +28,9 @@ const SEVERITY: Readonly<Record<Finding["severity"], Shown>> = {
 /** Answers less likely than this are not counted among those that are left. */
 const WORTH_COUNTING = 0.01;
 
+/** Made once: what is asked changes by a touch, not by a reading. */
+const ASK = <AskChoice />;
+
 interface Props {
   readonly onChoose: (target: Target) => void;
 }
@@ -45,7 +48,7 @@ export const VerdictPanel = memo(function VerdictPanel({ onChoose }: Props) {
       aria-busy={working}
       sx={working ? FADED_WHEN_SLOW : undefined}
     >
-      <AskChoice />
+      {ASK}
       <Said answer={answer} onChoose={onChoose} />
     </Box>
   );

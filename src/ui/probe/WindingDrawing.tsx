@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
-import { memo, useEffect, useState } from "react";
+import { memo, type ReactNode, useEffect, useState } from "react";
 import {
   familyById,
   type Identification,
@@ -30,27 +30,37 @@ const MARGIN_Y = 46;
 /** The winding as a technician would sketch it: coils in a row, the start winding where it joins, ohms on each. */
 export function WindingDrawing() {
   const answer = useAnswer();
-  const working = useWorking();
   if (!answer || answer.sections.length === 0) return null;
-  const fade = working ? FADED_WHEN_SLOW : undefined;
   if (!isShown(answer)) {
     return (
-      <Box sx={fade}>
+      <Fading>
         <Fold
           title="Ways it may be wound"
           summary={`not known yet: ${answer.alternatives.length + 1} likeliest`}
         >
           <Drawn answer={answer} />
         </Fold>
-      </Box>
+      </Fading>
     );
   }
   return (
-    <Box component="section" aria-label="Winding" sx={fade}>
+    <Fading label="Winding">
       <Typography variant="h2" sx={{ mb: 1 }}>
         Winding
       </Typography>
       <Drawn answer={answer} />
+    </Fading>
+  );
+}
+
+/** Faded while readings are weighed that it does not know of; what is inside is not drawn anew for that. */
+function Fading({ label, children }: { label?: string; children: ReactNode }) {
+  const sx = useWorking() ? FADED_WHEN_SLOW : undefined;
+  return label === undefined ? (
+    <Box sx={sx}>{children}</Box>
+  ) : (
+    <Box component="section" aria-label={label} sx={sx}>
+      {children}
     </Box>
   );
 }

@@ -25,19 +25,17 @@ const ReferenceComparison = dynamic(
 
 /** Readings held against what a plate, a manual or an earlier sheet gives: a verdict for each place, and of the whole. */
 export function ReferencePanel() {
-  const { job, add } = useJob("reference", "conditions", "meter", "pairReadings");
-  const { names } = useLeadNames();
+  const { job, add } = useJob("reference");
   const { reference } = job;
-  const verdict = useMemo(() => comparison(job, names), [job, names]);
   const set = (next: Reference) => add({ kind: "reference", reference: next });
   return (
     <Fold
       title="Against a reference"
-      summary={verdict ? <Verdict weight={REFERENCE_WEIGHT[verdict.overall]} /> : "none given"}
+      summary={reference ? <OfAll /> : "none given"}
       open={reference !== null}
     >
-      {reference && verdict ? (
-        <ReferenceComparison reference={reference} verdict={verdict} />
+      {reference ? (
+        <EachPlace reference={reference} />
       ) : (
         <>
           <EarlierSheetChoice />
@@ -46,4 +44,21 @@ export function ReferencePanel() {
       )}
     </Fold>
   );
+}
+
+/** Worked out anew with every reading, where there is something to hold it against. */
+function useVerdict() {
+  const { job } = useJob("reference", "conditions", "meter", "pairReadings");
+  const { names } = useLeadNames();
+  return useMemo(() => comparison(job, names), [job, names]);
+}
+
+function OfAll() {
+  const verdict = useVerdict();
+  return verdict && <Verdict weight={REFERENCE_WEIGHT[verdict.overall]} />;
+}
+
+function EachPlace({ reference }: { reference: Reference }) {
+  const verdict = useVerdict();
+  return verdict && <ReferenceComparison reference={reference} verdict={verdict} />;
 }
