@@ -43,8 +43,10 @@ async function loaded({ base, url }) {
     users,
     async (user, turn) => {
       if (user.number === 0) return watched(health, user);
-      if (turn % 10 === 5) return user.get("/api/v1/jobs?search=brown&most=20");
-      if (turn % 40 === 20) return user.get("/");
+      // Each at a time of his own: nobody opens the first page because fifty others do.
+      const at = turn + user.number;
+      if (at % 10 === 5) return user.get("/api/v1/jobs?search=brown&most=20");
+      if (at % 40 === 20) return user.get("/");
       return user.writeAndRead();
     },
     SECONDS,
