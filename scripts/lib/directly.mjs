@@ -71,6 +71,10 @@ function foundOn(router, url) {
 
 /** JSON goes out at once, all else as it comes; whoever goes away meanwhile ends it. */
 async function send(answer, response) {
+  if (response.destroyed) {
+    await answer.body?.cancel();
+    return;
+  }
   for (const [name, value] of answer.headers) response.setHeader(name, value);
   response.statusCode = answer.status;
   if (!answer.body) response.end();

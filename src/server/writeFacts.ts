@@ -42,7 +42,7 @@ export async function writeFacts(on: Pick<Database, "_">, write: Write): Promise
     ...summary?.columns,
   };
   const unit = summary?.columns.unit ?? null;
-  const rest: Rest = {
+  const beside: Rest = {
     after,
     madeAt: write.madeAt,
     facts: JSON.stringify(facts.map(rowOf)),
@@ -53,7 +53,7 @@ export async function writeFacts(on: Pick<Database, "_">, write: Write): Promise
     unitCustomer: unit?.customer ?? null,
   };
   const { text, name, params } = statementFor(keysOf(columns), unit !== null);
-  const values = fillPlaceholders(params, { ...driven(columns), ...rest });
+  const values = fillPlaceholders(params, { ...driven(columns), ...beside });
   const prepared = on._.session.prepareQuery({ sql: text, params: values }, undefined, name, false);
   const { rows } = (await prepared.execute()) as QueryResult;
   return rows.length === 1;
@@ -101,17 +101,17 @@ function compiled(columns: readonly Key[], withUnit: boolean): Statement {
   const { sql: text, params } = new PgDialect().sqlToQuery(sql`
     with job as (
       insert into jobs (${list(names)}, last_fact_at)
-      select ${list(given)}, least(${rest("madeAt")}::timestamptz, date_trunc('milliseconds', now()))
-      where ${rest("after")}::uuid is null
+      select ${list(given)}, least(${place("madeAt")}::timestamptz, date_trunc('milliseconds', now()))
+      where ${place("after")}::uuid is null
         or exists (select from jobs where shop_id = ${sql.placeholder("shopId")}::uuid and id = ${sql.placeholder("id")}::uuid)
       on conflict (shop_id, id) do update
         set ${list(changed)}, last_fact_at = greatest(jobs.last_fact_at, excluded.last_fact_at)
-        where jobs.last_write is not distinct from ${rest("after")}::uuid
+        where jobs.last_write is not distinct from ${place("after")}::uuid
       returning shop_id, id
     ), fact as (
       insert into facts (shop_id, job_id, id, at, by, device, seq, body)
       select job.shop_id, job.id, f.id, f.at, f.by, f.device, f.seq, f.body
-      from job, rows from (jsonb_to_recordset(${rest("facts")}::jsonb)
+      from job, rows from (jsonb_to_recordset(${place("facts")}::jsonb)
         as (id uuid, at timestamptz, by text, device uuid, seq bigint, body jsonb))
         with ordinality as f(id, at, by, device, seq, body, place)
       order by f.place
@@ -121,7 +121,8 @@ function compiled(columns: readonly Key[], withUnit: boolean): Statement {
   return { text, params, name: `write_facts_${digest.slice(0, 16)}` };
 }
 
-function rest(name: keyof Rest) {
+/** Where the statement takes it. */
+function place(name: keyof Rest) {
   return sql.placeholder(name);
 }
 
@@ -158,8 +159,8 @@ function rowOf({ id, at, by, made, body }: Fact) {
 /** The unit by the names that its latest visit gives it, whichever is written last; one that has them already is not written. */
 const UNIT = sql`, unit as (
     insert into units (shop_id, id, customer, site, name, words, changed_at)
-    select job.shop_id, ${sql.placeholder("unitId")}::uuid, ${rest("unitCustomer")}, ${rest("unitSite")},
-      ${rest("unitName")}, ${rest("unitWords")}, ${rest("unitAt")}::timestamptz
+    select job.shop_id, ${sql.placeholder("unitId")}::uuid, ${place("unitCustomer")}, ${place("unitSite")},
+      ${place("unitName")}, ${place("unitWords")}, ${place("unitAt")}::timestamptz
     from job
     on conflict (shop_id, id) do update set
       customer = excluded.customer, site = excluded.site, name = excluded.name,

@@ -22,6 +22,11 @@ const ROUTES: Readonly<Record<string, string>> = {
     });
     return new Response(body, { headers: { "content-type": "text/event-stream" } });
   };`,
+  "v1/late/route.ts": `export const GET = async () => {
+    await new Promise((resolve) => setTimeout(resolve, 200));
+    const body = new ReadableStream({ cancel: () => console.log("late and gone") });
+    return new Response(body, { headers: { "content-type": "text/event-stream" } });
+  };`,
   "v1/broken/route.ts": `export const GET = () => {
     let given = 0;
     const body = new ReadableStream({
@@ -150,6 +155,15 @@ test("events arrive one by one, and the route hears when nobody listens any more
     asked.end();
   });
   expect(first).toBe("data: 1\n\n");
+  await gone;
+});
+
+test("who went away before there was an answer holds nothing up", async () => {
+  const gone = said(/^late and gone$/m);
+  const asked = request({ host: "127.0.0.1", port, path: "/api/v1/late" });
+  asked.on("error", () => undefined);
+  asked.end();
+  setTimeout(() => asked.destroy(), 50);
   await gone;
 });
 
