@@ -315,11 +315,16 @@ test("a motor of four leads in place of one of three: its plan is ready in at mo
 test("yesterday's job among three hundred in at most 10 keys", async ({ page }) => {
   test.setTimeout(240_000);
   const names = ["Slipway", "Net store", "Chart room", "Boiler house", "Sail loft"];
-  const make = async (i: number) => {
+  const make = async (i: number): Promise<void> => {
     const title = i === 150 ? "Tidewater kiosk, exhaust fan" : `${names[i % names.length]} fan ${i}`;
     const made = await page.request.post(`/api/v1/jobs/${uuid()}/facts`, {
       data: { facts: [{ id: uuid(), at: new Date().toISOString(), by: "", body: { kind: "title", title } }] },
     });
+    if (made.status() === 429) {
+      // Three hundred at once are more than an address may ask.
+      await page.waitForTimeout(1000 * Number(made.headers()["retry-after"]));
+      return make(i);
+    }
     expect(made.ok()).toBe(true);
   };
   for (let i = 0; i < 300; i += 10) await Promise.all(Array.from({ length: 10 }, (_, k) => make(i + k)));
@@ -338,7 +343,8 @@ test("yesterday's job among three hundred in at most 10 keys", async ({ page }) 
   const list = page.getByRole("region", { name: /^(Today|Earlier)$/ }).first();
   const first = list.getByRole("link", { name: /Slipway fan 0\b/ });
   for (let turns = 0; turns < 120 && (await first.count()) === 0; turns++) {
-    await page.mouse.wheel(0, 1500);
+    // Less than a screen: what is passed over in one step is never drawn.
+    await page.mouse.wheel(0, 600);
     await page.waitForTimeout(100);
   }
   await expect(first).toBeVisible();
