@@ -69,6 +69,7 @@ const BUILD_INPUTS = [
   "src",
   "scripts/prepare-database.ts",
   "scripts/lib/makeDirect.mjs",
+  "scripts/lib/bundled.mjs",
   "package-lock.json",
   "next.config.ts",
   "tsconfig.json",
