@@ -1,8 +1,9 @@
 import type { Weight } from "../quantity/weight";
-import { HARD_RULES } from "./hardRules";
+import { Front } from "./front";
+import { HARD_RULES, type HardRule, type HardVerdict } from "./hardRules";
 import type { Candidate, Need } from "./need";
 import { type PowerLead, powerLeadFor } from "./powerLead";
-import { SOFT_RULES } from "./softRules";
+import { SOFT_RULES, type SoftRule, type SoftVerdict } from "./softRules";
 import { worded } from "./words";
 
 /** A reason in words with the rule it comes from: the rule's own output, nothing is written twice. */
@@ -54,9 +55,36 @@ export interface ShownMatches {
 /** What an open question costs in the ranking: less than any real difference, more than none. */
 const UNKNOWN_POINTS = 3;
 
+/** The rules with what the need decides by itself worked out: made once for any number of candidates. */
+interface Judges {
+  readonly need: Need;
+  readonly hard: readonly Judge<HardRule>[];
+  readonly soft: readonly Judge<SoftRule>[];
+}
+
+interface Judge<Rule extends HardRule | SoftRule> {
+  readonly rule: string;
+  readonly says: ReturnType<Rule["judge"]>;
+}
+
+function judgesFor(need: Need): Judges {
+  return {
+    need,
+    hard: HARD_RULES.map(({ id, judge }) => ({ rule: id, says: judge(need) })),
+    soft: SOFT_RULES.map(({ id, judge }) => ({ rule: id, says: judge(need) })),
+  };
+}
+
 /** Judges one candidate by every rule. */
 export function judgeCandidate(need: Need, candidate: Candidate): Offer | RuledOut {
-  const hard = HARD_RULES.map((rule) => ({ rule: rule.id, verdict: rule.judge(need, candidate) }));
+  return judged(judgesFor(need), candidate);
+}
+
+function judged({ need, ...judges }: Judges, candidate: Candidate): Offer | RuledOut {
+  const hard = judges.hard.map(({ rule, says }) => ({
+    rule,
+    verdict: typeof says === "function" ? says(candidate) : says,
+  }));
   const because = hard.flatMap(({ rule, verdict }) =>
     verdict.verdict === "misses" ? [{ rule, says: worded(verdict.says) }] : [],
   );
@@ -67,9 +95,9 @@ export function judgeCandidate(need: Need, candidate: Candidate): Offer | RuledO
   const toDo = hard.flatMap(({ rule, verdict }) =>
     verdict.verdict === "passes" && verdict.note !== undefined ? [{ rule, says: worded(verdict.note) }] : [],
   );
-  const reasons = SOFT_RULES.flatMap((rule) => {
-    const verdict = rule.judge(need, candidate);
-    return verdict ? [{ rule: rule.id, ...verdict, says: worded(verdict.says) }] : [];
+  const reasons = judges.soft.flatMap(({ rule, says }) => {
+    const verdict = typeof says === "function" ? says(candidate) : says;
+    return verdict ? [{ rule, ...verdict, says: worded(verdict.says) }] : [];
   });
   const oldWatts = need.old.powerWatts && Math.max(...need.old.powerWatts);
   const powers = candidate.plate.powerWatts;
@@ -92,27 +120,60 @@ export interface Weighed {
   readonly points: number;
 }
 
-/** Weighs one candidate by every rule: {@link judgeCandidate} without the words, in a twelfth of the time. */
+/** Weighs one candidate by every rule: {@link judgeCandidate} without the words. */
 export function weigh(need: Need, candidate: Candidate): Weighed {
-  let misses = 0;
-  let unknown = 0;
-  for (const rule of HARD_RULES) {
-    const { verdict } = rule.judge(need, candidate);
-    if (verdict === "misses") misses += 1;
-    else if (verdict === "unknown") unknown += 1;
+  return new Scales(judgesFor(need)).weigh(candidate, Number.POSITIVE_INFINITY, Number.POSITIVE_INFINITY);
+}
+
+/** Weighs candidate after candidate: by those rules alone that look at them, what the need decides being the same for all. */
+class Scales {
+  readonly #hard: readonly ((candidate: Candidate) => HardVerdict)[];
+  readonly #soft: readonly ((candidate: Candidate) => SoftVerdict | null)[];
+  readonly #misses: number;
+  readonly #unknown: number;
+  readonly #points: number;
+
+  constructor({ hard, soft }: Judges) {
+    this.#hard = hard.flatMap(({ says }) => (typeof says === "function" ? [says] : []));
+    this.#soft = soft.flatMap(({ says }) => (typeof says === "function" ? [says] : []));
+    const decided = hard.map(({ says }) => (typeof says === "function" ? null : says.verdict));
+    this.#misses = decided.filter((verdict) => verdict === "misses").length;
+    this.#unknown = decided.filter((verdict) => verdict === "unknown").length;
+    this.#points = soft.reduce(
+      (sum, { says }) => sum + (typeof says === "function" ? 0 : (says?.points ?? 0)),
+      0,
+    );
   }
-  let points = 0;
-  if (misses === 0) {
-    points = UNKNOWN_POINTS * unknown;
-    for (const rule of SOFT_RULES) points += rule.judge(need, candidate)?.points ?? 0;
+
+  /**
+   * Rules only ever take from a candidate: the weighing stops where it has more misses or points against it than are worth
+   * showing, and what it comes to is more than that, too.
+   */
+  weigh(candidate: Candidate, worthMisses: number, worthPoints: number): Weighed {
+    let misses = this.#misses;
+    let unknown = this.#unknown;
+    for (const judge of this.#hard) {
+      const { verdict } = judge(candidate);
+      if (verdict === "misses") {
+        misses += 1;
+        if (misses > worthMisses) break;
+      } else if (verdict === "unknown") unknown += 1;
+    }
+    if (misses > 0) return { misses, unknown, points: 0 };
+    let points = this.#points + UNKNOWN_POINTS * unknown;
+    for (const judge of this.#soft) {
+      if (points > worthPoints) break;
+      points += judge(candidate)?.points ?? 0;
+    }
+    return { misses, unknown, points };
   }
-  return { misses, unknown, points };
 }
 
 /**
  * Ranks candidates: offers best first, the ruled out apart with their reasons, those with the fewest reasons first.
  *
- * Method: every candidate is weighed by every rule, and nothing is worded; the best of each list are then judged in words.
+ * Method: every candidate is weighed until it is past those that would be shown, and nothing is worded; the front of each
+ * list is then judged in words.
  */
 export function match(
   need: Need,
@@ -121,48 +182,35 @@ export function match(
 ): Matches {
   const misses = new Uint8Array(candidates.length);
   const points = new Float64Array(candidates.length);
-  const offers: number[] = [];
-  const ruledOut: number[] = [];
-  candidates.forEach((candidate, i) => {
-    const weighed = weigh(need, candidate);
-    misses[i] = weighed.misses;
-    points[i] = weighed.points;
-    (weighed.misses > 0 ? ruledOut : offers).push(i);
-  });
   const at = (i: number) => candidates[i] as Candidate;
-  const byName = (a: number, b: number) => NAMES.compare(at(a).name, at(b).name);
-  const best = front(
-    offers,
-    points,
+  const byName = (a: number, b: number) => NAMES.compare(at(a).name, at(b).name) || a - b;
+  const best = new Front(
     shown.offers,
-    (a, b) => (at(a).cost ?? 0) - (at(b).cost ?? 0) || byName(a, b),
+    (a, b) => of(points, a) - of(points, b) || (at(a).cost ?? 0) - (at(b).cost ?? 0) || byName(a, b),
   );
-  const nearest = front(ruledOut, misses, shown.ruledOut, byName);
-  const judged = [...best, ...nearest].map((i) => judgeCandidate(need, at(i)));
+  const nearest = new Front(shown.ruledOut, (a, b) => of(misses, a) - of(misses, b) || byName(a, b));
+  const judges = judgesFor(need);
+  const scales = new Scales(judges);
+  let refused = 0;
+  for (let i = 0; i < candidates.length; i++) {
+    const came = scales.weigh(at(i), of(misses, nearest.last), of(points, best.last));
+    misses[i] = came.misses;
+    points[i] = came.points;
+    if (came.misses > 0) refused += 1;
+    (came.misses > 0 ? nearest : best).add(i);
+  }
   return {
-    offers: judged.filter((one) => "points" in one),
-    ruledOut: judged.filter((one) => "because" in one),
-    offered: offers.length,
-    refused: ruledOut.length,
+    offers: best.inOrder().map((i) => judged(judges, at(i)) as Offer),
+    ruledOut: nearest.inOrder().map((i) => judged(judges, at(i)) as RuledOut),
+    offered: candidates.length - refused,
+    refused,
   };
 }
 
-/** The first of a list in the order of a key, ties by another; only those are put in order that may be among them. */
-function front(
-  list: readonly number[],
-  key: Float64Array | Uint8Array,
-  most: number,
-  tie: (a: number, b: number) => number,
-): number[] {
-  if (list.length === 0 || most <= 0) return [];
-  const of = (i: number) => key[i] as number;
-  const last = Float64Array.from(list, of).sort()[Math.min(most, list.length) - 1] as number;
-  return list
-    .filter((i) => of(i) <= last)
-    .sort((a, b) => of(a) - of(b) || tie(a, b))
-    .slice(0, most);
+/** What a candidate came to; past all where there is none yet. */
+function of(key: Uint8Array | Float64Array, i: number | undefined): number {
+  return i === undefined ? Number.POSITIVE_INFINITY : (key[i] as number);
 }
-
 const EVERYTHING: ShownMatches = { offers: Number.POSITIVE_INFINITY, ruledOut: Number.POSITIVE_INFINITY };
 
 const NAMES = new Intl.Collator();

@@ -16,10 +16,9 @@ const SAME_SHARE = 0.02;
  * where even the greatest is too little.
  */
 export function powerLeadFor(powerWatts: readonly number[], oldWatts: number): PowerLead | null {
-  const falling = [...powerWatts].sort((a, b) => b - a);
-  const enough = falling.filter((watts) => watts >= oldWatts * (1 - SAME_SHARE));
-  const watts = enough.at(-1);
+  const watts = leadWatts(powerWatts, oldWatts);
   if (watts === undefined) return null;
+  const falling = [...powerWatts].sort((a, b) => b - a);
   const rank = falling.indexOf(watts) + 1;
   if (falling.length === 1) return { watts, rank, says: `${formatPower(watts)}.` };
   const others = falling.filter((other) => other !== watts).map((other) => `${formatHp(other)} hp`);
@@ -30,9 +29,12 @@ export function powerLeadFor(powerWatts: readonly number[], oldWatts: number): P
   };
 }
 
-/** Whether a motor has a power lead for that: just where {@link powerLeadFor} finds one. */
-export function reachesPower(powerWatts: readonly number[], oldWatts: number): boolean {
-  return powerWatts.some((watts) => watts >= oldWatts * (1 - SAME_SHARE));
+/** The least power of a motor that is not under an old plate's; undefined where even the greatest is too little. */
+export function leadWatts(powerWatts: readonly number[], oldWatts: number): number | undefined {
+  let least: number | undefined;
+  for (const watts of powerWatts)
+    if (watts >= oldWatts * (1 - SAME_SHARE) && (least === undefined || watts < least)) least = watts;
+  return least;
 }
 
 /** Whether two powers are the same on a plate. */
