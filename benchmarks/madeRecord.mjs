@@ -1,8 +1,8 @@
 /** A made-up record and stock of any size, and what the pages ask of it over HTTP. */
 import { query } from "../scripts/lib/databases.mjs";
 
-/** The version of the figures that the motors are put in with; see core/stock/figures.ts. */
-const FIGURES_VERSION = 1;
+/** The version of the figures that the motors are put in with: that of the lines which are there. */
+const FIGURED = "(select max(figured) from stock_items)";
 const UNIT = "00000000-0000-7000-8000-000000000007";
 
 /** Made-up jobs: seven sites, seven colors, five visits to a unit, ohms spread over the ladder. */
@@ -36,7 +36,7 @@ const stock = (count) => `
     jsonb_build_object('powerWatts', jsonb_build_array(watts), 'rpm', rpm, 'hertz', jsonb_build_array(60),
       'volts', jsonb_build_array(jsonb_build_object('low', low, 'high', high)),
       'runCapacitor', jsonb_build_object('microfarads', 5, 'volts', 370)),
-    ${FIGURES_VERSION}, 'bench motor ' || i || ' bm-' || i || ' shelf ' || i % 40,
+    ${FIGURED}, ' bench motor ' || i || ' bm-' || i || ' shelf ' || i % 40 || ' bm ' || i || ' ',
     jsonb_build_object('kind', 'motor', 'id', id, 'name', 'Bench motor ' || i, 'part', 'BM-' || i, 'place', 'shelf ' || i % 40,
       'count', 1 + i % 3, 'minimum', 1, 'cost', 50 + i % 400, 'ohms', '', 'plate', jsonb_build_object('power', watts || ' W',
       'speed', rpm::text, 'volts', low || '-' || high, 'hertz', '60', 'runCapacitor', '5/370'))
@@ -70,6 +70,7 @@ export const ASKED = [
   ["the stock, what is short", (base) => get(base, "/api/v1/stock?only=short")],
   ["the stock by a letter", (base) => get(base, "/api/v1/stock?search=m")],
   ["the stock by two words", (base) => get(base, "/api/v1/stock?search=motor%2077")],
+  ["the stock by a short word that is nowhere", (base) => get(base, "/api/v1/stock?search=zq")],
   ["what could replace a motor", (base) => post(base, "/api/v1/match", NEED)],
 ];
 

@@ -56,6 +56,7 @@ export { formatOhms, type OhmsShown, ohmsDigits, parseOhms } from "./quantity/oh
 export { formatPower } from "./quantity/power";
 export { formatPressure, parsePressure, parsePressureSwitch } from "./quantity/pressure";
 export { formatRotation, type Rotation } from "./quantity/rotation";
+export { foldedWords, searchable, searchableParts } from "./quantity/searchable";
 export { type Source, sourceWords } from "./quantity/source";
 export { celsiusOfFahrenheit, parseTemperature } from "./quantity/temperature";
 export type { Weight } from "./quantity/weight";
@@ -125,11 +126,9 @@ export { type FilePhoto, type JobFile, jobFile, jobFileOf, jobFileText, readJobF
 export { jobFollower } from "./record/jobFollower";
 export { type JobSheet, jobSheet, type SheetPart } from "./record/jobSheet";
 export {
-  foldedWords,
   type JobSummary,
   jobHeading,
   jobSummary,
-  searchable,
   searchedWords,
   summaryOf,
 } from "./record/jobSummary";

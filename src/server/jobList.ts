@@ -1,8 +1,8 @@
 import { and, asc, desc, eq, isNotNull, isNull, like, ne, notLike, or, type SQL, sql } from "drizzle-orm";
 import type { JobLine, JobQuery, UnitLine } from "@/contract";
-import { foldedWords } from "@/core";
 import type { Database } from "./database";
 import { jobs, units } from "./schema";
+import { containingDated, wordsIn } from "./searchWords";
 
 /** How the names of demo jobs begin that are a record only. */
 export const PAST_DEMO = "past-";
@@ -42,7 +42,7 @@ export function jobList(db: Database, shopId: string) {
             listed,
             shelved === "any" ? ne(jobs.shelved, "deleted") : eq(jobs.shelved, shelved),
             of === "all" ? undefined : of === "demo" ? isNotNull(jobs.demo) : isNull(jobs.demo),
-            ...wordsIn(search).map((word) => like(jobs.words, containing(word))),
+            ...wordsIn(search).map((word) => like(jobs.words, containingDated(word))),
             before === undefined ? undefined : after(before),
           ),
         )
@@ -98,7 +98,7 @@ export function jobList(db: Database, shopId: string) {
         .where(
           and(
             eq(units.shopId, shopId),
-            ...wordsIn(search).map((word) => like(units.words, containing(word))),
+            ...wordsIn(search).map((word) => like(units.words, containingDated(word))),
           ),
         )
         .orderBy(units.site, units.name)
@@ -120,25 +120,6 @@ type Row = Omit<JobLine, "demo" | "at"> & { readonly demo: unknown; readonly at:
 
 function lineOf({ demo, at, ...row }: Row): JobLine {
   return { ...row, demo: demo === true, at: new Date(at).toISOString() };
-}
-
-/** The words of a search: each has to be found. */
-const MOST_WORDS = 8;
-function wordsIn(search: string): string[] {
-  return foldedWords(search)
-    .split(" ")
-    .filter((word) => word !== "")
-    .slice(0, MOST_WORDS);
-}
-
-/** Shorter ones are looked for where a word begins, and short numbers as a whole: a 2 stands in every date. */
-const ANYWHERE_FROM = 3;
-
-/** Anywhere inside; signs of the pattern language taken as letters. */
-function containing(word: string): string {
-  const letters = word.replace(/[\\%_]/g, "\\$&");
-  if (word.length >= ANYWHERE_FROM) return `%${letters}%`;
-  return /^\d+$/.test(word) ? `% ${letters} %` : `% ${letters}%`;
 }
 
 /** Whatever comes after a line in the list. */

@@ -258,7 +258,7 @@ export const stockItems = pgTable(
     readPlate: jsonb("read_plate").$type<Plate>(),
     /** The version of the reading that these columns are of; 0 before the first. */
     figured: integer("figured").notNull().default(0),
-    /** Everything that a search may find, in lower case. */
+    /** Everything that a search may find, in lower case, with blanks about every word. */
     words: text("words").notNull(),
     item: jsonb("item").$type<StockItem>().notNull(),
     /** The ohms that such a motor is known again by; null where nobody stated them. */

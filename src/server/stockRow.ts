@@ -1,5 +1,5 @@
 import { getTableColumns, type SQL, sql } from "drizzle-orm";
-import { type StockItem, stepsOf, stockFingerprint } from "@/core";
+import { type StockItem, searchableParts, stepsOf, stockFingerprint } from "@/core";
 import { FIGURES_VERSION, figuresOf } from "@/core/stock";
 import { stockItems } from "./schema";
 
@@ -23,7 +23,7 @@ export function rowOf(shopId: string, item: StockItem): Row {
     ...figures,
     supplies: supplies && `{${supplies.map(({ low, high }) => `[${low},${high}]`).join()}}`,
     figured: FIGURES_VERSION,
-    words: [item.name, item.part, item.place, ...details].join(" ").toLowerCase(),
+    words: searchableParts([item.name, item.part, item.place, ...details]),
     item,
     fingerprint,
     steps: fingerprint ? stepsOf(fingerprint) : null,

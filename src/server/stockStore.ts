@@ -1,11 +1,12 @@
 import { isDeepStrictEqual } from "node:util";
-import { and, asc, desc, eq, gt, type SQL, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gt, like, type SQL, type SQLWrapper, sql } from "drizzle-orm";
 import type { PgColumn } from "drizzle-orm/pg-core";
 import type { StockLine, StockQuery, StockSort } from "@/contract";
 import { type StockItem, stockItem } from "@/core";
 import type { Database } from "./database";
 import { readable } from "./readable";
 import { stockCounts, stockItems, stockUses } from "./schema";
+import { containing, wordsIn } from "./searchWords";
 import { PIECES_IN_USE, rowOf } from "./stockRow";
 
 /** A list that is searched counts no further: whoever has more types on. */
@@ -54,32 +55,24 @@ export function stockStore(db: Database, shopId: string) {
   return {
     /**
      * A page of the list, and how many lines there are in all, both of one moment: a line kept meanwhile is in both or
-     * none. The page is found in an index of its order, and only its own lines are read.
+     * none. Only the page's own lines are read.
      *
      * @returns `more` where there are more lines than `total`, which a search does not count out.
      */
     async list(query: StockQuery): Promise<{ lines: StockLine[]; total: number; more: boolean }> {
-      const order = orderOf(query);
-      const [rows, counted] = await db.transaction(
+      return db.transaction(
         async (tx) => {
-          const page = tx
-            .select({ id: stockItems.id })
-            .from(stockItems)
-            .where(and(inShop, wanted(query)))
-            .orderBy(...order)
-            .limit(query.most)
-            .offset(query.offset)
-            .as("page");
-          const found = await tx
+          const counted = await countOf(tx, query);
+          const page = pageOf(tx, query, counted).as("page");
+          const rows = await tx
             .select(KEPT_OF_LINE)
             .from(page)
             .innerJoin(stockItems, and(inShop, eq(stockItems.id, page.id)))
-            .orderBy(...order);
-          return [found, await countOf(tx, query)] as const;
+            .orderBy(...orderOf(query, { ...stockItems, key: SORT[query.sort] }));
+          return { lines: rows.map(lineOf), ...counted };
         },
         { isolationLevel: "repeatable read", accessMode: "read only" },
       );
-      return { lines: rows.map(lineOf), ...counted };
     },
 
     /** Every line, a batch at a time, in the order of their kinds and names: for what reads the whole stock. */
@@ -185,7 +178,7 @@ export function stockStore(db: Database, shopId: string) {
     on: Pick<Database, "select">,
     query: StockQuery,
   ): Promise<{ total: number; more: boolean }> {
-    if (query.search.trim() !== "") {
+    if (wordsIn(query.search).length > 0) {
       const some = on
         .select({ one: sql`1`.as("one") })
         .from(stockItems)
@@ -205,22 +198,59 @@ export function stockStore(db: Database, shopId: string) {
       .where(and(eq(stockCounts.shopId, shopId), ofKind));
     return { total: counted?.count ?? 0, more: false };
   }
+
+  /**
+   * The lines of a page. Of a search that finds few, all are put in order. Else an index of the order gives the page, counted
+   * from the nearer end where both ends are known.
+   */
+  function pageOf(
+    on: Pick<Database, "select">,
+    query: StockQuery,
+    { total, more }: { readonly total: number; readonly more: boolean },
+  ) {
+    const key = SORT[query.sort];
+    const { offset, most } = query;
+    if (wordsIn(query.search).length > 0 && !more) {
+      const found = on
+        .select({ id: stockItems.id, name: stockItems.name, key: sql<unknown>`${key}`.as("key") })
+        .from(stockItems)
+        .where(and(inShop, wanted(query)))
+        // The limit lets the words find the lines: without one the order's index is walked, however rare they are.
+        .limit(MOST_COUNTED)
+        .as("found");
+      return on
+        .select({ id: found.id })
+        .from(found)
+        .orderBy(...orderOf(query, found))
+        .limit(most)
+        .offset(offset);
+    }
+    const rows = Math.max(0, Math.min(most, total - offset));
+    const fromEnd = !more && offset > total / 2;
+    return on
+      .select({ id: stockItems.id })
+      .from(stockItems)
+      .where(and(inShop, wanted(query)))
+      .orderBy(...orderOf(query, { ...stockItems, key }, fromEnd))
+      .limit(more ? most : rows)
+      .offset(fromEnd ? Math.max(0, total - offset - rows) : offset);
+  }
 }
 
 /**
- * The order of a list, such that one index gives it: figures that a line has not come last in either direction, and lines
- * alike by name.
+ * The order of a list, such that one index gives it, forth or back: figures that a line has not come last in either
+ * direction, and lines alike by name.
  */
-function orderOf({ sort, descending }: StockQuery): SQL[] {
-  const column = SORT[sort];
-  if (!column.notNull)
-    return [
-      descending ? sql`${column} desc nulls last` : asc(column),
-      asc(stockItems.name),
-      asc(stockItems.id),
-    ];
-  const way = descending ? desc : asc;
-  return [way(column), ...(sort === "name" ? [] : [way(stockItems.name)]), way(stockItems.id)];
+function orderOf(
+  { sort, descending }: StockQuery,
+  { key, name, id }: Record<"key" | "name" | "id", SQLWrapper>,
+  back = false,
+): SQL[] {
+  const way = (of: SQLWrapper, down: boolean) => (down === back ? asc(of) : desc(of));
+  if (SORT[sort].notNull)
+    return [way(key, descending), ...(sort === "name" ? [] : [way(name, descending)]), way(id, descending)];
+  const none = back ? sql`nulls first` : sql`nulls last`;
+  return [sql`${way(key, descending)} ${none}`, way(name, false), way(id, false)];
 }
 
 /** What became of a line that was put in: not kept where somebody else changed it meanwhile. */
@@ -245,13 +275,9 @@ const LABEL_LOST = "not readable";
 
 /** What a list is narrowed to: every word of the search is found in a line. */
 function wanted({ search, kind, only }: StockQuery): SQL | undefined {
-  const words = search
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== "");
   return and(
     kind ? eq(stockItems.kind, kind) : undefined,
-    ...words.map((word) => sql`stock_items.words like ${`%${word.replace(/[\\%_]/g, "\\$&")}%`}`),
+    ...wordsIn(search).map((word) => like(stockItems.words, containing(word))),
     only === "on-hand" ? gt(stockItems.onHand, 0) : undefined,
     only === "short" ? sql`${stockItems.short}` : undefined,
   );

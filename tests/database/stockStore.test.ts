@@ -76,8 +76,22 @@ describe("the stock in PostgreSQL", () => {
     expect(await found("q14 varnholt")).toEqual(["Varnholt Drives VD-Q14"]);
     expect(await found("208-230 1075")).toHaveLength(2);
     expect(await found("100%_x")).toHaveLength(1);
-    expect(await found("%")).toHaveLength(1);
+    expect(await found("%")).toEqual([]);
     expect(await found("nothing")).toEqual([]);
+  });
+
+  it("is found by a short word where a word or what a sign parts begins, by a longer one anywhere", async () => {
+    const { stock } = shop();
+    await stock.put(motor("Larkhull", { part: "LH-77/4" }));
+    await stock.put(motor("Osmund & Pike", { part: "OP-177" }));
+    const found = async (search: string) =>
+      (await stock.list(query({ search }))).lines.map(({ item }) => item.name);
+    expect(await found("77")).toEqual(["Larkhull"]);
+    expect(await found("17")).toEqual(["Osmund & Pike"]);
+    expect(await found("/4")).toEqual([]);
+    expect(await found("7/4")).toEqual(["Larkhull"]);
+    expect(await found("&")).toEqual(["Osmund & Pike"]);
+    expect(await found("ull os")).toEqual([]);
   });
 
   it("is sorted by figures, not by letters, and what has none comes last", async () => {
@@ -160,7 +174,7 @@ describe("the stock in PostgreSQL", () => {
       more: true,
     });
     expect(await stock.list(query({ search: "larkhull 77" }))).toMatchObject({
-      total: items.filter(({ name }) => name.includes("77")).length,
+      total: items.filter(({ name }) => name.includes(" 77")).length,
       more: false,
     });
     expect(await stock.list(query({ most: 1 }))).toMatchObject({ total: 2100, more: false });

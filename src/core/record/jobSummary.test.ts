@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { FactBody } from "./facts";
 import { deriveJob, type Job } from "./job";
-import { foldedWords, jobHeading, searchable, searchedWords, summaryOf } from "./jobSummary";
+import { jobHeading, searchedWords, summaryOf } from "./jobSummary";
 
 const DEVICE = "019a0000-0000-7000-8000-00000000d0d1";
 const UNIT = "019a0000-0000-7000-8000-0000000000aa";
@@ -106,10 +106,5 @@ describe("what a job is found by", () => {
 
   it("a moment that is none has no day", () => {
     expect(searchedWords(jobOf({ kind: "title", title: "Loud" }), "yesterday").trim()).toBe("loud");
-  });
-
-  it("words are compared in lower case with one blank between them, each said once", () => {
-    expect(foldedWords("  Ice   HOUSE\n")).toBe("ice house");
-    expect(searchable(["Fan", undefined, "", "Fan", "ice  House"])).toBe(" fan ice house ");
   });
 });

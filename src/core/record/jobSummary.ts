@@ -4,6 +4,7 @@ import { COLOUR_WORD, colourLetters } from "../motor/colour";
 import { type Lead, lead, leadNames } from "../motor/lead";
 import { readPlate } from "../motor/plate";
 import { formatHp } from "../quantity/power";
+import { searchable } from "../quantity/searchable";
 import type { Job } from "./job";
 import { visitedUnit } from "./nouns/unit";
 
@@ -104,17 +105,6 @@ export function searchedWords(job: Job, at: string): string {
     ...new Set([label.who, proof.signed?.by]),
   ];
   return `${searchable(words).slice(0, MOST_WORDS).trimEnd()} `;
-}
-
-/** Texts as a search looks through them: each said once, blanks about every word, also the first and the last. */
-export function searchable(texts: readonly (string | undefined)[]): string {
-  const said = [...new Set(texts.filter((text) => text !== undefined && text.trim() !== ""))];
-  return ` ${foldedWords(said.join(" "))} `;
-}
-
-/** Words as they are compared: lower case, one blank between them. */
-export function foldedWords(typed: string): string {
-  return typed.toLowerCase().replace(/\s+/gu, " ").trim();
 }
 
 function leadWords({ colour, stripe, mark }: Lead): string[] {

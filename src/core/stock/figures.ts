@@ -19,8 +19,8 @@ export interface StockFigures {
   readonly readPlate: Plate | null;
 }
 
-/** Raised when figures are read otherwise: those of an earlier version are brought up when the database is prepared. */
-export const FIGURES_VERSION = 1;
+/** Raised when figures are read otherwise, or the words that a search looks through: those of an earlier version are brought up when the database is prepared. */
+export const FIGURES_VERSION = 2;
 
 const NONE: StockFigures = {
   powerWatts: null,

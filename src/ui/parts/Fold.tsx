@@ -35,7 +35,8 @@ const FOLD = {
   "& > h2 > button > :first-of-type": { fontWeight: 700, fontSize: "1.0625rem" },
   "& > h2 > button > span + span": {
     flex: 1,
-    minWidth: 0,
+    // The title wraps before a word of this runs out.
+    minWidth: "min-content",
     color: "text.secondary",
     fontSize: "0.875rem",
     textAlign: "right",
