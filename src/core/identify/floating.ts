@@ -164,45 +164,77 @@ export function onlySeating(
   kind: readonly string[],
 ): ReadonlyMap<number, number> | null {
   if (leads.length > MOST_TO_SETTLE) return null;
-  const ways = seatings(leads, openTo, { free, barred, kind, members: free.map(() => NO_LEADS) });
-  const only = ways.next().value;
-  return only !== undefined && ways.next().done === true ? only : null;
+  const search = new Seatings(leads, openTo, barred, kind, [...free]);
+  search.from(0);
+  return search.count === 1 ? search.first : null;
 }
 
-/** Groups with the places that are left, whom each bars for good, and who of those that wait sits there so far. */
-interface Groups {
-  readonly free: readonly number[];
-  readonly barred: readonly LeadSet[];
-  readonly kind: readonly string[];
-  readonly members: readonly LeadSet[];
-}
+/** Seats leads one after the other until a second way is found; groups that may change places are taken for one. */
+class Seatings {
+  /** Ways found: two stand for any more. */
+  count = 0;
+  first: ReadonlyMap<number, number> = new Map();
+  readonly #leads: readonly number[];
+  readonly #openTo: readonly LeadSet[];
+  readonly #barred: readonly LeadSet[];
+  readonly #kind: readonly string[];
+  /** The places that are left in each group. */
+  readonly #free: number[];
+  /** Who of those that wait sits in each group so far. */
+  readonly #members: LeadSet[];
+  /** The group of each lead that is seated. */
+  readonly #groupOf: number[] = [];
 
-/** Every way to seat leads, one after the other; groups that may change places are taken for one. */
-function* seatings(
-  [lead, ...others]: readonly number[],
-  openTo: readonly LeadSet[],
-  groups: Groups,
-): Generator<ReadonlyMap<number, number>, undefined> {
-  if (lead === undefined) {
-    yield new Map();
-    return;
+  constructor(
+    leads: readonly number[],
+    openTo: readonly LeadSet[],
+    barred: readonly LeadSet[],
+    kind: readonly string[],
+    free: number[],
+  ) {
+    this.#leads = leads;
+    this.#openTo = openTo;
+    this.#barred = barred;
+    this.#kind = kind;
+    this.#free = free;
+    this.#members = free.map(() => NO_LEADS);
   }
-  const { free, barred, kind, members } = groups;
-  const tried = new Set<string>();
-  for (const [g, places] of free.entries()) {
-    const [shut, here] = [barred[g] as LeadSet, members[g] as LeadSet];
-    if (places === 0 || hasLead(shut, lead) || haveCommon(here, openTo[lead] as LeadSet)) continue;
-    const like = kind[g] ?? "";
-    if (here === NO_LEADS && shut === NO_LEADS && like !== "") {
-      if (tried.has(like)) continue;
-      tried.add(like);
+
+  /** Seats this lead and those after it. */
+  from(k: number): void {
+    const lead = this.#leads[k];
+    if (lead === undefined) {
+      if (this.count === 0)
+        this.first = new Map(this.#leads.map((one, i) => [one, this.#groupOf[i] as number]));
+      this.count += 1;
+      return;
     }
-    const after = {
-      ...groups,
-      free: free.map((left, other) => (other === g ? left - 1 : left)),
-      members: members.map((set, other) => (other === g ? withLead(set, lead) : set)),
-    };
-    for (const rest of seatings(others, openTo, after)) yield new Map([[lead, g], ...rest]);
+    const [free, members] = [this.#free, this.#members];
+    const openTo = this.#openTo[lead] as LeadSet;
+    for (let g = 0; g < free.length && this.count < 2; g++) {
+      const [places, here] = [free[g] as number, members[g] as LeadSet];
+      if (places === 0 || hasLead(this.#barred[g] as LeadSet, lead) || haveCommon(here, openTo)) continue;
+      if (this.#hasTwinBefore(g)) continue;
+      free[g] = places - 1;
+      members[g] = withLead(here, lead);
+      this.#groupOf[k] = g;
+      this.from(k + 1);
+      free[g] = places;
+      members[g] = here;
+    }
+  }
+
+  /** Whether nobody sits in this group and none of those before it which may change places with it. */
+  #hasTwinBefore(g: number): boolean {
+    const like = this.#kind[g] ?? "";
+    if (like === "" || !this.#isUntouched(g)) return false;
+    for (let other = 0; other < g; other++)
+      if (this.#kind[other] === like && this.#isUntouched(other) && this.#free[other] !== 0) return true;
+    return false;
+  }
+
+  #isUntouched(g: number): boolean {
+    return this.#members[g] === NO_LEADS && this.#barred[g] === NO_LEADS;
   }
 }
 
