@@ -136,10 +136,10 @@ function finished(drafts: readonly Draft[], { hopelessNats }: Scope): Hypothesis
   const most = drafts.reduce((best, draft) => Math.max(best, promise(draft)), Number.NEGATIVE_INFINITY);
   return drafts
     .filter((draft) => promise(draft) > most - hopelessNats)
-    .map(({ problem, logShare, ...draft }): Hypothesis => {
+    .map(({ family, placement, leadsOut, fitIndex, problem, logShare }): Hypothesis => {
       problem.fit ??= fitSections(problem.sections, problem.rows, problem.rough);
       const { fit } = problem;
-      return { ...draft, logWeight: logShare + fit.logEvidence, fit };
+      return { family, placement, leadsOut, fitIndex, logWeight: logShare + fit.logEvidence, fit };
     })
     .sort((a, b) => b.logWeight - a.logWeight);
 }

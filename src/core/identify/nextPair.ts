@@ -106,7 +106,6 @@ function seating(
   const path = (i: number, j: number) => template.path[i]?.[j] ?? APART;
   const touched = (lead: number) => (hasLead(floating.touched, lead) ? lead : null);
   const labels = (node: number) => labelsOf[node] as number;
-  const inGroup = (g: number) => room.flatMap((r, n) => (template.group[n] === g && r > 0 ? [n] : []));
   const labelsOf = room.map((_, node) => labelOf(node));
   const known = new Map<number, number[]>();
   /** Shares of a lead over the groups; with `g` given, once another sits there. Each worked out once. */
@@ -119,9 +118,12 @@ function seating(
     known.set(key, made);
     return made;
   };
-  const groups = floating.free.map((_, g) => {
-    const nodes = inGroup(g);
-    return { nodes, places: nodes.reduce((sum, n) => sum + (room[n] as number), 0) };
+  const groups = floating.free.map(() => ({ nodes: [] as number[], places: 0 }));
+  room.forEach((places, node) => {
+    const group = groups[template.group[node] as number];
+    if (!group || places <= 0) return;
+    group.nodes.push(node);
+    group.places += places;
   });
 
   const beside = (placed: number, lead: number, seat: Seat): void => {
