@@ -45,7 +45,7 @@ export class JointWeights {
 
   /** I = H(reading) + H(class) − H(both), in nats; never below zero. */
   mutualInformation(): number {
-    const both = entropy(this.used.map((slot) => this.weights[slot] as number));
+    const both = entropy(this.weights, this.used);
     return Math.max(0, entropy(this.readings.weights) + entropy(this.classes.weights) - both);
   }
 
@@ -95,10 +95,13 @@ class Numbered {
   }
 }
 
-function entropy(weights: readonly number[]): number {
+/** The entropy of weights, in nats; of some of them where they stand in a table. */
+function entropy(weights: ArrayLike<number>, slots?: readonly number[]): number {
   let total = 0;
   let sum = 0;
-  for (const weight of weights) {
+  const { length } = slots ?? weights;
+  for (let k = 0; k < length; k++) {
+    const weight = weights[slots ? (slots[k] as number) : k] as number;
     if (weight <= 0) continue;
     total += weight;
     sum += weight * Math.log(weight);

@@ -97,6 +97,20 @@ const MOST_SEATS = 1024;
 const UNTOUCHED = MOST_LEADS;
 const FLOATERS = MOST_LEADS + 1;
 
+/** What is free in a group: its nodes, how many places they have, and how two leads may sit in them once that was asked. */
+interface GroupPlaces {
+  readonly nodes: number[];
+  places: number;
+  pairs: readonly PairOfPlaces[] | null;
+}
+
+interface PairOfPlaces {
+  readonly mask: number;
+  /** Of all ways of two leads to sit in the group. */
+  readonly ways: number;
+  readonly label: number;
+}
+
 /** Where two leads may sit under a hypothesis: one way when both are placed, all free places otherwise. */
 function seating(
   { placement, leadsOut }: Hypothesis,
@@ -118,7 +132,7 @@ function seating(
     known.set(key, made);
     return made;
   };
-  const groups = floating.free.map(() => ({ nodes: [] as number[], places: 0 }));
+  const groups = floating.free.map((): GroupPlaces => ({ nodes: [], places: 0, pairs: null }));
   room.forEach((places, node) => {
     const group = groups[template.group[node] as number];
     if (!group || places <= 0) return;
@@ -129,25 +143,30 @@ function seating(
   const beside = (placed: number, lead: number, seat: Seat): void => {
     const g = template.group[placed] as number;
     const near = shares(lead)[g] ?? 0;
-    const { nodes, places } = groups[g] as (typeof groups)[number];
+    const { nodes, places } = groups[g] as GroupPlaces;
     for (const n of nodes) seat(path(n, placed), (near * (room[n] as number)) / places, 1 + labels(n));
     seat(APART, 1 - near, 0);
   };
 
+  /** How two may sit in one group. */
+  const pairsIn = ({ nodes, places }: GroupPlaces): PairOfPlaces[] =>
+    nodes.flatMap((i) =>
+      nodes.flatMap((j) => {
+        const left = (room[j] as number) - (i === j ? 1 : 0);
+        const ways = ((room[i] as number) / places) * (Math.max(0, left) / (places - 1));
+        return ways > 0 ? [{ mask: path(i, j), ways, label: 1 + labels(i) * MOST_TAGS + labels(j) }] : [];
+      }),
+    );
+
   const both = (a: number, b: number, seat: Seat): void => {
     let together = 0;
     shares(a).forEach((share, g) => {
-      const { nodes, places } = groups[g] as (typeof groups)[number];
-      if (share === 0 || places < 2) return;
+      const group = groups[g] as GroupPlaces;
+      if (share === 0 || group.places < 2) return;
       const near = share * (shares(b, g, touched(a))[g] ?? 0);
       together += near;
-      for (const i of nodes) {
-        for (const j of nodes) {
-          const left = (room[j] as number) - (i === j ? 1 : 0);
-          const ways = ((room[i] as number) / places) * (Math.max(0, left) / (places - 1));
-          if (ways > 0) seat(path(i, j), near * ways, 1 + labels(i) * MOST_TAGS + labels(j));
-        }
-      }
+      group.pairs ??= pairsIn(group);
+      for (const { mask, ways, label } of group.pairs) seat(mask, near * ways, label);
     });
     seat(APART, 1 - together, 0);
   };
