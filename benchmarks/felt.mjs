@@ -28,6 +28,7 @@ const SETTLES_MS = 1500;
 /** Between two readings: a hand takes longer. */
 const HAND_MS = 600;
 const MOST_READINGS = 40;
+const BARE_READINGS = 20;
 
 /** Made-up motors: for each group, where each lead comes out, along which leg from its joint, in ohms. */
 const MOTORS = {
@@ -74,7 +75,7 @@ async function main() {
     const browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_ARGUMENTS });
     try {
       return {
-        times: await keyToVerdict(browser, base),
+        times: [...(await bareAnswers(browser)), ...(await keyToVerdict(browser, base))],
         weights: await weightOf(browser, base),
         shifts: await shiftsOf(browser, base),
       };
@@ -101,6 +102,42 @@ async function keyToVerdict(browser, base) {
       }
       rows.push({ leads, slower, felt, worked });
     }
+  }
+  return rows;
+}
+
+/** A page of nothing but a field, a worker that gives back at once what it is sent, and a line to show it in. */
+const BARE = `<!doctype html><input><p></p><script>
+  const [field, line] = document.querySelectorAll("input, p");
+  const worker = new Worker(URL.createObjectURL(new Blob(["onmessage = ({ data }) => postMessage(data)"])));
+  let sent = 0;
+  window.felt = [];
+  field.addEventListener("keydown", ({ key }) => {
+    if (key !== "Enter") return;
+    sent = performance.now();
+    worker.postMessage(field.value);
+  });
+  worker.onmessage = ({ data }) => {
+    line.textContent = data;
+    requestAnimationFrame(() => window.felt.push(performance.now() - sent));
+  };
+</script>`;
+
+/** The same for a page that does nothing: what the browser itself needs from Enter to a drawn answer of a worker. */
+async function bareAnswers(browser) {
+  const rows = [];
+  for (const slower of SLOWER) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.setContent(BARE);
+    const devtools = await page.context().newCDPSession(page);
+    await devtools.send("Emulation.setCPUThrottlingRate", { rate: slower });
+    for (let reading = 0; reading < BARE_READINGS; reading++) {
+      await page.locator("input").fill(String(reading));
+      await page.keyboard.press("Enter");
+      await page.waitForTimeout(HAND_MS);
+    }
+    rows.push({ leads: "a bare page", slower, felt: await page.evaluate(() => window.felt), worked: [] });
+    await page.close();
   }
   return rows;
 }
@@ -242,13 +279,13 @@ function section(times, weights, shifts) {
   return [
     "## Felt",
     "",
-    `From Enter to the verdict on the page, in milliseconds, ${MOTORS_EACH} made-up motors led to the end for each line; the page's thread as it is, and made four times slower. The worker's own time for an answer beside it, which cannot be slowed.`,
+    `From Enter to the verdict on the page, in milliseconds, ${MOTORS_EACH} made-up motors led to the end for each line; the page's thread as it is, and made four times slower. The worker's own time for an answer beside it, which cannot be slowed. The bare page has a field, a worker that gives back what it is sent, and a line of text: under its time no page can be.`,
     "",
     "| leads | page's thread | readings | median | p95 | in the worker, median | p95 |",
     "| --- | --- | --- | --- | --- | --- | --- |",
     ...times.map(
       ({ leads, slower, felt, worked }) =>
-        `| ${leads} | × ${slower} | ${felt.length} | ${at(felt, 0.5)} | ${at(felt, 0.95)} | ${at(worked, 0.5)} | ${at(worked, 0.95)} |`,
+        `| ${leads} | × ${slower} | ${felt.length} | ${at(felt, 0.5)} | ${at(felt, 0.95)} | ${worked.length > 0 ? `${at(worked, 0.5)} | ${at(worked, 0.95)}` : "– | –"} |`,
     ),
     "",
     "Compressed JavaScript that a page brings by itself, in kB:",

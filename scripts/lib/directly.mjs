@@ -86,11 +86,14 @@ async function send(answer, response) {
   }
 }
 
+/** The routes log a body of theirs that breaks off, and name it so; see src/server/watchedBody.ts. */
+const LOGGED = "BrokenOff";
+
 /** What the routes do not answer themselves: an address that is none, and a stream that broke off, on whichever side. */
 function failed(error, response) {
   if (error.name === "RequestError") refuse(response, { status: 400, title: "That is no address." });
   else if (error.code !== "ERR_STREAM_PREMATURE_CLOSE") {
-    console.error(error);
+    if (error.name !== LOGGED) console.error(error);
     response.destroy();
   }
   return RESPONSE_ALREADY_SENT;

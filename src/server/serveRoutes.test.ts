@@ -111,6 +111,39 @@ describe("a route's handler", () => {
     expect(JSON.stringify(ours.json)).not.toContain("secret");
   });
 
+  it("passes a stream on piece by piece, sees it break, and ends it with who reads it", async () => {
+    let ended = "";
+    const pieces = (breaks: boolean) =>
+      new ReadableStream<Uint8Array>(
+        {
+          pull: (controller) => {
+            if (breaks) throw new Error("a secret of the database");
+            controller.enqueue(new TextEncoder().encode("piece"));
+          },
+          cancel: (reason) => {
+            ended = String(reason);
+          },
+        },
+        { highWaterMark: 0 },
+      );
+    const download = { ...weather, method: "GET", answer: { media: "text/csv" }, body: undefined } as const;
+    const stream = async (breaks: boolean) => {
+      visitor += 1;
+      const { GET } = serveRoutes(served(download, () => new Response(pieces(breaks))));
+      const headers = { "x-odd-lead-remote": `visitor ${visitor}` };
+      const asked = new Request("http://127.0.0.1/x", { headers });
+      return (await GET(asked, { params: Promise.resolve({ place: PLACE }) })).body?.getReader();
+    };
+    const whole = await stream(false);
+    expect(new TextDecoder().decode((await whole?.read())?.value)).toBe("piece");
+    await whole?.cancel("gone");
+    expect(ended).toBe("gone");
+    await expect((await stream(true))?.read()).rejects.toMatchObject({
+      name: "BrokenOff",
+      message: "an answer broke off",
+    });
+  });
+
   it("hands a handler's own refusal on", async () => {
     const { status, json } = await ask({}, () => new Problem(409, "Full."));
     expect([status, json.title]).toEqual([409, "Full."]);

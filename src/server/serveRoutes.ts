@@ -7,6 +7,7 @@ import { failure } from "./failure";
 import { Problem } from "./problem";
 import { clientOf, waitMsOf } from "./rateLimit";
 import { shopOf } from "./shop";
+import { watchedBody } from "./watchedBody";
 
 /** What a handler is given: the request's parts, each as the route's schemas read it. */
 export interface Asked<P, Q, B> {
@@ -73,11 +74,21 @@ export function serveRoutes(...all: readonly Served[]): Record<(typeof METHODS)[
 /** Under the rate limit, with a request id, errors told apart, and nothing kept by a cache on the way. */
 async function answered(request: Request, make: () => unknown): Promise<Response> {
   const requestId = randomUUID();
-  const response = await within(request, make, requestId);
+  const response = watched(await within(request, make, requestId), request, requestId);
   response.headers.set("x-request-id", requestId);
   if (!response.headers.has("cache-control")) response.headers.set("cache-control", "no-store");
   return response;
 }
+
+/** The same answer, logged under its request's id where its stream breaks off. JSON is there as a whole. */
+function watched(response: Response, request: Request, requestId: string): Response {
+  const { body, status, headers } = response;
+  if (!body || JSON_TYPE.test(headers.get("content-type") ?? "")) return response;
+  const told = (error: unknown) => void failure(error, requestId, new URL(request.url).pathname);
+  return new Response(watchedBody(body, told), { status, headers });
+}
+
+const JSON_TYPE = /^application\/(?:problem\+)?json\b/;
 
 async function within(request: Request, make: () => unknown, requestId: string): Promise<Response> {
   try {
