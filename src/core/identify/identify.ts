@@ -48,7 +48,7 @@ function identifySheet(sheet: ReadingSheet): Identification {
 }
 
 /** Work that the searches for probes that were not zeroed and for slips may take, over all of them. */
-const MOST_MORE_WORK = 700_000;
+const MOST_MORE_WORK = 450_000;
 
 /** What is likelier than not is taken to be so. */
 const LIKELIER_THAN_NOT = 0.5;
