@@ -69,7 +69,7 @@ export const ReadingEntry = memo(function ReadingEntry({ chosen, onChoose, simul
         pt: 3,
       }}
     >
-      <Box id={NOW} aria-live="polite" sx={{ minHeight: 84, scrollMarginTop: 8 }}>
+      <Box id={NOW} aria-live="polite" sx={{ minHeight: 84, pb: 2, scrollMarginTop: 8 }}>
         <TargetLine target={target} isChosen={isChosen} because={answer?.nextProbe?.because ?? null} />
       </Box>
       <ReadingForm field={field} keypad={keypad} />
