@@ -39,13 +39,11 @@ export type StockLine = z.output<typeof stockLine>;
 /** How the list of the stock is asked for. */
 export const stockQuery = z.object({
   kind: z.optional(z.enum(["motor", "capacitor"])),
-  search: z
-    ._default(z.string().check(z.maxLength(120)), "")
-    .check(
-      z.meta({
-        description: "Words that are all found; one of fewer than three letters where a word begins.",
-      }),
-    ),
+  search: z._default(z.string().check(z.maxLength(120)), "").check(
+    z.meta({
+      description: "Words that are all found; one of fewer than three letters where a word begins.",
+    }),
+  ),
   only: z.optional(z.enum(["on-hand", "short"])),
   sort: z._default(z.enum(STOCK_SORTS), "name"),
   descending: z._default(z.stringbool(), false),
