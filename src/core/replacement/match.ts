@@ -211,6 +211,7 @@ export function match(
 function of(key: Uint8Array | Float64Array, i: number | undefined): number {
   return i === undefined ? Number.POSITIVE_INFINITY : (key[i] as number);
 }
+
 const EVERYTHING: ShownMatches = { offers: Number.POSITIVE_INFINITY, ruledOut: Number.POSITIVE_INFINITY };
 
 const NAMES = new Intl.Collator();

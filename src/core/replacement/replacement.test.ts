@@ -415,6 +415,8 @@ describe("the ranking, on random plates", () => {
           else {
             expect(weighed).toMatchObject({ misses: 0, unknown: judged.toCheck.length });
             expect(weighed.points).toBeCloseTo(judged.points, 9);
+            // A rule that gave points back would let the weighing stop too early.
+            for (const { points } of judged.reasons) expect(points).toBeGreaterThanOrEqual(0);
           }
         }
         const whole = match(wanted, candidates);
