@@ -13,14 +13,20 @@ export function wordsIn(search: string): string[] {
     .slice(0, MOST_WORDS);
 }
 
-/** The pattern of what holds a word anywhere inside, a short one where a word begins. */
+/**
+ * The pattern of what holds a word anywhere inside, a short one where a word begins. A sign begins none: it is looked for
+ * anywhere, which no index helps.
+ */
 export function containing(word: string): string {
-  return word.length >= ANYWHERE_FROM ? `%${letters(word)}%` : `% ${letters(word)}%`;
+  return word.length < ANYWHERE_FROM && OF_LETTERS.test(word) ? `% ${letters(word)}%` : `%${letters(word)}%`;
 }
 
-/** The same, but for short numbers, which are looked for as a whole: a 2 stands in every date. */
+const OF_LETTERS = /^[\p{L}\p{N}.]+$/u;
+
+/** Of a job, where a 2 stands in every date: short words where a word begins, and short numbers as a whole. */
 export function containingDated(word: string): string {
-  return word.length < ANYWHERE_FROM && /^\d+$/.test(word) ? `% ${letters(word)} %` : containing(word);
+  if (word.length >= ANYWHERE_FROM) return containing(word);
+  return /^\d+$/.test(word) ? `% ${letters(word)} %` : `% ${letters(word)}%`;
 }
 
 /** Signs of the pattern language taken as letters. */

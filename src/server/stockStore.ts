@@ -232,7 +232,7 @@ export function stockStore(db: Database, shopId: string) {
       .from(stockItems)
       .where(and(inShop, wanted(query)))
       .orderBy(...orderOf(query, { ...stockItems, key }, fromEnd))
-      .limit(more ? most : rows)
+      .limit(fromEnd ? rows : most)
       .offset(fromEnd ? Math.max(0, total - offset - rows) : offset);
   }
 }

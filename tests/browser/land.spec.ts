@@ -382,9 +382,20 @@ test("nine leads without numbers are not joined: battery kicks number them, the 
   await page.getByRole("link", { name: /Fish-hall extract fan/ }).click();
   await page.waitForURL(/\/probe$/);
   await go(page, /Land/);
+  const kicks = page.getByRole("region", { name: "Battery kicks" });
+  const anew = kicks.getByRole("button", { name: "Begin the tests anew" });
+  // Folded away once the ends are proved, which comes with the verdict: opened until it was seen to say so.
+  const fold = page.getByRole("button", { name: /^Numbers on the leads/ });
+  const opened = (says: RegExp) =>
+    expect(async () => {
+      if ((await fold.getAttribute("aria-expanded")) === "false") await fold.click();
+      await expect(kicks).toContainText(says, { timeout: 1500 });
+    }).toPass();
+  // A try that failed before this one has left its kicks in the demo job.
+  await opened(/orders of the leads are left|The ends are proved|No motor of this kind kicks like that/);
+  if (await anew.isVisible()) await anew.click();
   await expect(page.getByRole("status").filter({ hasText: "Stop" })).toContainText("is not told by ohms");
   await expect(list(page)).toHaveCount(0);
-  const kicks = page.getByRole("region", { name: "Battery kicks" });
   await expect(kicks).toContainText("48 orders of the leads are left");
   await kicks.getByRole("button", { name: "kicks up" }).click();
   await expect(kicks).not.toContainText("48 orders");
@@ -397,16 +408,8 @@ test("nine leads without numbers are not joined: battery kicks number them, the 
     await up.click({ timeout: 2000 }).catch(() => undefined);
     await page.waitForTimeout(300);
   }
-  // Once the ends are proved the plan stands there, and the tests are folded away.
-  // That comes with the verdict, which may be later than the last touch: open until it was seen open.
-  const fold = page.getByRole("button", { name: /^Numbers on the leads/ });
-  await expect(async () => {
-    if ((await fold.getAttribute("aria-expanded")) === "false") await fold.click();
-    await expect(kicks).toContainText(/The ends are proved|No motor of this kind kicks like that/, {
-      timeout: 1500,
-    });
-  }).toPass();
-  await kicks.getByRole("button", { name: "Begin the tests anew" }).click();
+  await opened(/The ends are proved|No motor of this kind kicks like that/);
+  await anew.click();
   await expect(kicks).toContainText("48 orders of the leads are left");
 });
 

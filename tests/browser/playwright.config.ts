@@ -8,8 +8,8 @@ export default defineConfig({
   // Speed is measured by the benchmarks: here a machine that shares its cores may take its time.
   timeout: 240_000,
   expect: { timeout: 30_000 },
-  // A browser on a busy machine may lose a race that no technician would: such a test is run again, twice at most, and shown as flaky.
-  retries: 2,
+  // A browser on a busy machine may lose a race that no technician would: such a test is run once more, and shown as flaky.
+  retries: 1,
   reporter: [["list"], ["json"]],
   use: {
     baseURL: process.env.ODD_LEAD_BASE_URL,

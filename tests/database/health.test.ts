@@ -1,27 +1,15 @@
 import { sql } from "drizzle-orm";
-import { afterAll, beforeAll, expect, it } from "vitest";
+import { expect, it } from "vitest";
 import { GET } from "@/app/api/health/route";
 import { database } from "@/server/database";
-import { makeTestDatabase, type TestDatabase } from "./testDatabase";
+import { serveTestDatabase } from "./testDatabase";
 
 /** More than the connections that requests share. */
 const HELD = 12;
 /** Longer than a request waits for one of them. */
 const HELD_SECONDS = 6;
 
-let test: TestDatabase;
-const before = process.env.DATABASE_URL;
-
-beforeAll(async () => {
-  test = await makeTestDatabase();
-  process.env.DATABASE_URL = test.url;
-});
-
-afterAll(async () => {
-  if (before === undefined) delete process.env.DATABASE_URL;
-  else process.env.DATABASE_URL = before;
-  await test.drop();
-});
+serveTestDatabase();
 
 async function health() {
   const answer = await GET(new Request("http://127.0.0.1/api/health"), { params: Promise.resolve({}) });

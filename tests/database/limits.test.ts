@@ -1,19 +1,7 @@
-import { afterAll, beforeAll, describe, expect, it, vi } from "vitest";
-import { makeTestDatabase, type TestDatabase } from "./testDatabase";
+import { describe, expect, it, vi } from "vitest";
+import { serveTestDatabase } from "./testDatabase";
 
-let test: TestDatabase;
-const before = process.env.DATABASE_URL;
-
-beforeAll(async () => {
-  test = await makeTestDatabase();
-  process.env.DATABASE_URL = test.url;
-});
-
-afterAll(async () => {
-  if (before === undefined) delete process.env.DATABASE_URL;
-  else process.env.DATABASE_URL = before;
-  await test.drop();
-});
+serveTestDatabase();
 
 const LIMIT = { name: "requests", points: 100, seconds: 60 };
 

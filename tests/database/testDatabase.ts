@@ -1,5 +1,6 @@
 import { randomUUID } from "node:crypto";
 import { Client } from "pg";
+import { afterAll, beforeAll } from "vitest";
 import { type Database, openDatabase } from "@/server/database";
 
 /** A database of its own for a test file, made from the migrated template. */
@@ -24,6 +25,23 @@ export async function makeTestDatabase(): Promise<TestDatabase> {
     await run(adminUrl, `drop database "${name}" with (force)`);
   };
   return { db, url, drop };
+}
+
+/** Makes one for all tests of a file that the server's own modules use, as they use that of their environment. */
+export function serveTestDatabase(): void {
+  let made: TestDatabase;
+  const before = process.env.DATABASE_URL;
+
+  beforeAll(async () => {
+    made = await makeTestDatabase();
+    process.env.DATABASE_URL = made.url;
+  });
+
+  afterAll(async () => {
+    if (before === undefined) delete process.env.DATABASE_URL;
+    else process.env.DATABASE_URL = before;
+    await made.drop();
+  });
 }
 
 async function run(url: string, statement: string): Promise<void> {

@@ -41,7 +41,8 @@ export const stockQuery = z.object({
   kind: z.optional(z.enum(["motor", "capacitor"])),
   search: z._default(z.string().check(z.maxLength(120)), "").check(
     z.meta({
-      description: "Words that are all found; one of fewer than three letters where a word begins.",
+      description:
+        "Words that are all found; one or two letters or digits where a word begins, or where a sign parts one.",
     }),
   ),
   only: z.optional(z.enum(["on-hand", "short"])),

@@ -19,7 +19,10 @@ export interface StockFigures {
   readonly readPlate: Plate | null;
 }
 
-/** Raised when figures are read otherwise, or the words that a search looks through: those of an earlier version are brought up when the database is prepared. */
+/**
+ * Raised when figures are read otherwise, or the words that a search looks through: those of an earlier version are brought
+ * up when the database is prepared.
+ */
 export const FIGURES_VERSION = 2;
 
 const NONE: StockFigures = {
