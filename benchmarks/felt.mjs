@@ -142,24 +142,27 @@ async function bareAnswers(browser) {
   return rows;
 }
 
-/** On the page: from Enter in a field until the reading's part says that it has been weighed, and that is drawn. */
+/** On the page: from Enter in a field until what is asked or the verdict says something else, nothing is awaited, and that is drawn. */
 function watchKeys() {
   window.felt = [];
   let sent = 0;
-  let seen = false;
+  let before = "";
+  const words = () =>
+    ['section[aria-label="Reading"] [aria-live]', 'section[aria-label="Verdict"]']
+      .map((part) => document.querySelector(part)?.textContent)
+      .join(" ");
   addEventListener(
     "keydown",
     (event) => {
       if (event.key !== "Enter" || event.target.tagName !== "INPUT") return;
       sent = performance.now();
-      seen = false;
+      before = words();
     },
     true,
   );
   const look = () => {
-    const busy = document.querySelector('section[aria-label="Reading"]')?.getAttribute("aria-busy");
-    if (sent > 0 && busy === "true") seen = true;
-    if (sent > 0 && seen && busy === "false") {
+    const isDrawn = () => !document.querySelector('section[aria-busy="true"]') && words() !== before;
+    if (sent > 0 && isDrawn()) {
       window.felt.push(performance.now() - sent);
       sent = 0;
     }

@@ -82,6 +82,41 @@ test("while readings are weighed the page takes keys, and puts no value on a pai
   );
 });
 
+test("a reading is on its way to be weighed before it is drawn, and drawn with the verdict or soon after", async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const drawnBefore: boolean[] = [];
+    Object.assign(window, { drawnBefore });
+    const Real = window.Worker;
+    window.Worker = class extends Real {
+      override postMessage(message: unknown) {
+        if (typeof message === "string" && /"odd-lead\/reading-sheet@1".*"ohms":12\.4\b/.test(message))
+          drawnBefore.push(document.querySelector('[aria-label*="reads 12.4"]') !== null);
+        super.postMessage(message);
+      }
+    };
+  });
+  await holdable(page);
+  await startMotor(page, "WH BK BN RD");
+  await enter(page, "WH shell OL");
+  await enter(page, "WH BK 12.4");
+  await answered(page);
+  await expect(page.getByRole("button", { name: /WH to BK, reads 12\.4/ })).toBeVisible();
+  expect(
+    await page.evaluate(() => (window as unknown as { drawnBefore: boolean[] }).drawnBefore),
+  ).toEqual([false]);
+
+  // Without its answer it is drawn all the same, and nothing else has been by then but that one is awaited.
+  await setHold(page);
+  await field(page).fill("WH BN 7.5");
+  await field(page).press("Enter");
+  await expect(reading(page)).toHaveAttribute("aria-busy", "true");
+  await expect(page.getByRole("button", { name: /WH to BN, reads 7\.5/ })).toBeVisible();
+  await release(page);
+  await answered(page);
+});
+
 test("a lead taken off while readings are weighed is named by no answer", async ({ page }) => {
   await holdable(page);
   await startMotor(page, "WH BK BN");

@@ -1,55 +1,10 @@
 "use client";
 
-import { createContext, useContext } from "react";
+import { createContext, useContext, useSyncExternalStore } from "react";
 import { useSyncExternalStoreWithSelector } from "use-sync-external-store/with-selector";
-import type { Fact, FactBody, Identification, Job, JobWiring, Lead, LeadName, Opening } from "@/core";
-import type { AsideFact } from "@/store/factRow";
-import type { JobFacts, Saving } from "@/store/jobFacts";
-import type { PhotoRow } from "@/store/shelf";
+import type { Fact, FactBody, Identification, Job, JobWiring, Opening } from "@/core";
+import type { LeadNames, OpenJob } from "./openJob";
 import type { Watched } from "./watched";
-
-/** How the leads are called on a page. */
-export interface LeadNames {
-  readonly names: ReadonlyMap<string, LeadName>;
-  /** A lead's letters. */
-  readonly short: (leadId: string) => string;
-  readonly leadOf: (leadId: string) => Lead;
-}
-
-/** What the facts of the open job come to, as far as it is worked out. */
-export interface JobNow {
-  /** As this device has them, in the order in which they count. */
-  readonly facts: readonly Fact[];
-  readonly job: Job;
-  readonly leadNames: LeadNames;
-  /** Of the readings as they stand, or while `working` of the ones before. */
-  readonly answer: Identification | null;
-  readonly working: boolean;
-  /** The plan for the settled motor on its equipment; while `planning` it is of the facts before. */
-  readonly wiring: JobWiring;
-  readonly planning: boolean;
-}
-
-/** How far what was entered is kept and sent. */
-export interface JobSaving {
-  readonly saving: Saving;
-  /** Facts that were refused, kept apart to be seen to. */
-  readonly aside: readonly AsideFact[];
-  /** Photos on their way to the server. */
-  readonly photosOnWay: readonly PhotoRow[];
-  /** Facts kept that this version cannot read. */
-  readonly unreadable: number;
-}
-
-/** The open job: the same object for as long as the page shows it. */
-export interface OpenJob {
-  readonly id: string;
-  readonly now: Watched<JobNow>;
-  readonly saved: Watched<JobSaving>;
-  readonly store: JobFacts;
-  /** What came worked out with the page; null where it was not in time. */
-  readonly opening: Opening | null;
-}
 
 export const JobContext = createContext<OpenJob | null>(null);
 
@@ -78,6 +33,11 @@ export function useJob<Part extends keyof Job = never>(...parts: readonly Part[]
   return { id, job, add };
 }
 
+/** Whether anything was read yet. */
+export function useIsBegun(): boolean {
+  return usePart(useOpenJob().now, ({ job }) => job.pairReadings.length + job.shellReadings.length > 0);
+}
+
 /** All of the open job, for what hangs on nearly all of it. */
 export function useWholeJob() {
   const { id, now, store } = useOpenJob();
@@ -97,6 +57,17 @@ export function useAnswer(): Identification | null {
 /** True while the answer is still that of the readings before. */
 export function useWorking(): boolean {
   return usePart(useOpenJob().now, ({ working }) => working);
+}
+
+/** True from the moment in which a reading is entered until its answer is on the page. */
+export function useAsking(): boolean {
+  const { asking } = useOpenJob();
+  return useSyncExternalStore(asking.subscribe, asking.now, asking.now);
+}
+
+/** Tells the same at the moment in which something is done, to who is not drawn for it. */
+export function useIsAsking(): () => boolean {
+  return useOpenJob().asking.now;
 }
 
 /** True while the first answer is being worked out: there is none yet that could be shown. */

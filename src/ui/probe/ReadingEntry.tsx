@@ -1,14 +1,13 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { memo, useCallback, useEffect, useMemo, useState } from "react";
-import type { Identification } from "@/core";
-import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
+import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
 import { brought } from "../parts/brought";
 import { FieldFault } from "../parts/FieldFault";
+import look from "./ReadingEntry.module.css";
 import { ReadingForm } from "./ReadingForm";
 import { ReadingTools } from "./ReadingTools";
 import { simulatedMeter } from "./simulatedMeter";
@@ -17,6 +16,7 @@ import type { Target } from "./target";
 import type { MeterSource } from "./useMeter";
 import { useReadingField } from "./useReadingField";
 import { useTarget } from "./useTarget";
+import { Weighed } from "./Weighed";
 
 const LiveMeter = dynamic(() => brought(import("./LiveMeter").then((made) => made.LiveMeter)));
 const PasteEntry = dynamic(() => brought(import("./PasteEntry").then((made) => made.PasteEntry)));
@@ -29,26 +29,16 @@ interface Props {
   readonly simulated?: boolean;
 }
 
-/** Colour of the rule over the entry when nothing is asked for. */
-const CALM: Readonly<Record<Identification["status"], string>> = {
-  settled: "success.main",
-  "needs-probe": "divider",
-  tied: "warning.main",
-  conflict: "warning.main",
-  fault: "error.main",
-};
-
 /** The two leads to touch now, and the value that goes in: type, Enter, next. */
 export const ReadingEntry = memo(function ReadingEntry({ chosen, onChoose, simulated = false }: Props) {
   const { id, job } = useJob("leads");
   const { target, isChosen } = useTarget(chosen);
   const answer = useAnswer();
-  const working = useWorking();
   const leads = useMemo(() => job.leads.map((lead) => lead.id), [job.leads]);
   const [keypad, setKeypad] = useState(false);
   const [pasted, setPasted] = useState<string | null>(null);
   const [live, setLive] = useState<MeterSource | null>(() => (simulated ? simulatedMeter(id, leads) : null));
-  const field = useReadingField({ target, onChoose, onTable: setPasted, keepsCursor: !keypad });
+  const field = useReadingField({ target, isChosen, onChoose, onTable: setPasted, keepsCursor: !keypad });
   const { input, said } = field;
   const onPasting = useCallback((pasting: boolean) => setPasted(pasting ? "" : null), []);
   const targetKey = target ? JSON.stringify(target) : "";
@@ -59,19 +49,13 @@ export const ReadingEntry = memo(function ReadingEntry({ chosen, onChoose, simul
   }, [targetKey, isChosen, input]);
 
   return (
-    <Box
-      component="section"
+    <Weighed
       aria-label="Reading"
-      aria-busy={working}
-      sx={{
-        borderTop: "3px solid",
-        borderColor: target ? "primary.main" : answer ? CALM[answer.status] : "divider",
-        pt: 3,
-      }}
+      className={`${look.reading} ${target ? look.asks : answer ? (look[answer.status] ?? "") : ""}`}
     >
-      <Box id={NOW} aria-live="polite" sx={{ minHeight: 84, pb: 2, scrollMarginTop: 8 }}>
+      <div id={NOW} aria-live="polite" className={look.now}>
         <TargetLine target={target} isChosen={isChosen} because={answer?.nextProbe?.because ?? null} />
-      </Box>
+      </div>
       <ReadingForm field={field} keypad={keypad} />
       <FieldFault id="reading-fault">{said}</FieldFault>
       <ReadingTools
@@ -101,7 +85,7 @@ export const ReadingEntry = memo(function ReadingEntry({ chosen, onChoose, simul
         />
       )}
       <EntryHelp />
-    </Box>
+    </Weighed>
   );
 });
 

@@ -1,16 +1,14 @@
 "use client";
 
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { memo } from "react";
 import { type Finding, familyById, type Identification, labelWord } from "@/core";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
+import slow from "../parts/slow.module.css";
 import { STATUS_WORDS } from "../parts/statusWords";
 import { Mark, type Shown, Verdict } from "../parts/Verdict";
 import { WordLinks } from "../parts/WordLinks";
-import { FADED_WHEN_SLOW } from "../parts/whenSlow";
-import { MONO } from "../theme/measures";
+import text from "../theme/text.module.css";
 import { useWords } from "../words/UsageProvider";
 import { AskChoice } from "./AskChoice";
 import { BrokenIf, CertainList } from "./CertainList";
@@ -18,6 +16,8 @@ import { CoolingNotice } from "./CoolingNotice";
 import { isShown } from "./isShown";
 import { Observed, TieQuestions } from "./TieQuestions";
 import type { Target } from "./target";
+import look from "./VerdictPanel.module.css";
+import { Weighed } from "./Weighed";
 
 const SEVERITY: Readonly<Record<Finding["severity"], Shown>> = {
   note: "open",
@@ -41,16 +41,10 @@ export const VerdictPanel = memo(function VerdictPanel({ onChoose }: Props) {
   const working = useWorking();
   if (!answer) return null;
   return (
-    <Box
-      component="section"
-      aria-label="Verdict"
-      aria-live="polite"
-      aria-busy={working}
-      sx={working ? FADED_WHEN_SLOW : undefined}
-    >
+    <Weighed aria-label="Verdict" aria-live="polite" className={working ? slow.fades : undefined}>
       {ASK}
       <Said answer={answer} onChoose={onChoose} />
-    </Box>
+    </Weighed>
   );
 });
 
@@ -64,13 +58,13 @@ const Said = memo(function Said({ answer, onChoose }: { answer: Identification }
   const told = isShown(answer);
   return (
     <>
-      <Box sx={{ fontSize: "1.375rem" }}>
+      <div className={look.status}>
         <Verdict
           weight={weight}
           word={early ? "Answered" : answer.status === "tied" ? tiedWords(answer) : word}
         />
-      </Box>
-      <Typography sx={{ mt: 1, fontSize: "1.0625rem", "&::first-letter": { textTransform: "uppercase" } }}>
+      </div>
+      <p className={`${look.kind} ${text.capital}`}>
         {family && !told
           ? "Several kinds of motor are left. "
           : family
@@ -78,12 +72,8 @@ const Said = memo(function Said({ answer, onChoose }: { answer: Identification }
             : answer.status === "needs-probe"
               ? "Nothing is known yet. "
               : ""}
-        {family && told ? (
-          <Box component="span" sx={{ color: "text.secondary" }}>
-            {sureness(answer)}
-          </Box>
-        ) : null}
-      </Typography>
+        {family && told ? <span className={text.faint}>{sureness(answer)}</span> : null}
+      </p>
       <Findings findings={answer.findings} />
       <CoolingNotice onChoose={onChoose} />
       {answer.status === "tied" ? <Tied answer={answer} /> : null}
@@ -92,14 +82,12 @@ const Said = memo(function Said({ answer, onChoose }: { answer: Identification }
       <BrokenIf answer={answer} />
       {answer.reasoning.length > 0 ? (
         <>
-          <Typography variant="h3" sx={{ mt: 4 }}>
-            Why
-          </Typography>
-          <Box component="ol" sx={{ m: 0, mt: 1, pl: 5, "& li": { mb: 0.5 } }}>
+          <h3 className={`${text.h3} ${look.why}`}>Why</h3>
+          <ol className={look.reasons}>
             {answer.reasoning.map((sentence) => (
               <li key={sentence}>{words(sentence)}</li>
             ))}
-          </Box>
+          </ol>
           <WordLinks words={WORDS} />
         </>
       ) : null}
@@ -139,52 +127,38 @@ function sureness({ confidence }: Identification): string {
 function Findings({ findings }: { findings: readonly Finding[] }) {
   const words = useWords();
   return (
-    <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0, mt: findings.length > 0 ? 3 : 0 }}>
+    <ul className={look.findings}>
       {findings.map((finding) => {
         const weight = SEVERITY[finding.severity];
-        const tone = weight === "stop" ? "error.main" : weight === "again" ? "warning.main" : "divider";
         return (
-          <Box
-            component="li"
-            key={finding.says}
-            sx={{
-              display: "flex",
-              gap: 2,
-              borderLeft: "4px solid",
-              borderColor: tone,
-              pl: 3,
-              py: 1,
-              mb: 2,
-              fontWeight: weight === "open" ? 400 : 600,
-            }}
-          >
-            <Box sx={{ pt: 0.5 }}>
+          <li key={finding.says} className={look[weight]}>
+            <div className={look.mark}>
               <Mark weight={weight} />
-            </Box>
+            </div>
             {words(finding.says)}
-          </Box>
+          </li>
         );
       })}
-    </Box>
+    </ul>
   );
 }
 
 function Tied({ answer }: { answer: Identification }) {
   return (
-    <Box>
+    <div>
       <TieQuestions answer={answer} />
       {answer.alternatives.length > 0 ? (
-        <Box sx={{ mt: 3 }}>
+        <div className={look.others}>
           <Fold title="It could also be" summary="what else the readings allow">
-            <Box component="ul" sx={{ m: 0, pl: 5 }}>
+            <ul>
               {answer.alternatives.map((other) => (
                 <Other key={JSON.stringify(other.roles)} other={other} />
               ))}
-            </Box>
+            </ul>
           </Fold>
-        </Box>
+        </div>
       ) : null}
-    </Box>
+    </div>
   );
 }
 
@@ -199,9 +173,9 @@ function Other({ other }: { other: Identification["alternatives"][number] }) {
   return (
     <li>
       {(other.confidence * 100).toFixed(1)} %, {family?.title.toLowerCase() ?? "another kind"}:{" "}
-      <Box component="span" sx={{ fontFamily: MONO, fontSize: "0.875rem" }}>
+      <span className={look.roles}>
         {roles.map(([lead, role]) => `${short(lead)} ${word(role)}`).join(" · ")}
-      </Box>
+      </span>
     </li>
   );
 }

@@ -9,12 +9,14 @@ import {
   useState,
 } from "react";
 import { type OhmsShown, ohmsDigits, parseOhms } from "@/core";
-import { useJob, useLeadNames, useWorking } from "../job/JobContext";
+import { useIsAsking, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { readEntry } from "./entryGrammar";
 import { allPairs, sameTarget, type Target } from "./target";
 
 interface Aim {
   readonly target: Target | null;
+  /** A person picked the target. */
+  readonly isChosen: boolean;
   readonly onChoose: (target: Target | null) => void;
   /** Called with the text of several lines that were pasted. */
   readonly onTable: (text: string) => void;
@@ -39,10 +41,11 @@ export interface ReadingField {
 }
 
 /** Type, Enter, next: what is typed goes to the target, or to the leads that are named in it. */
-export function useReadingField({ target, onChoose, onTable, keepsCursor }: Aim): ReadingField {
+export function useReadingField({ target, isChosen, onChoose, onTable, keepsCursor }: Aim): ReadingField {
   const { job, add } = useJob("leads", "meter");
   const { names } = useLeadNames();
   const working = useWorking();
+  const isAsking = useIsAsking();
   const [text, type] = useState("");
   const [fault, setFault] = useState<string | null>(null);
   const hold = useRef<(() => boolean) | null>(null);
@@ -63,20 +66,24 @@ export function useReadingField({ target, onChoose, onTable, keepsCursor }: Aim)
     [add],
   );
 
+  /** Where a value goes that names no leads: nowhere while a reading is weighed, for the pair asked for has been read. */
+  const aimed = useCallback(() => (isChosen || !isAsking() ? target : null), [target, isChosen, isAsking]);
+
   const held = useCallback(
     (shown: OhmsShown) => {
-      if (!target) return null;
+      const at = aimed();
+      if (!at) return null;
       const typed = "open" in shown ? "OL" : ohmsDigits(shown.ohms, job.meter.resolutionOhms);
-      const fact = keep(target, typed, shown);
+      const fact = keep(at, typed, shown);
       onChoose(null);
       return fact;
     },
-    [target, keep, onChoose, job.meter.resolutionOhms],
+    [aimed, keep, onChoose, job.meter.resolutionOhms],
   );
 
   const enter = (line: string) => {
     const entry = readEntry(line, shortNames);
-    const meant = entry.leads.length > 0 || entry.shell ? targetOf(entry.leads, entry.shell) : target;
+    const meant = entry.leads.length > 0 || entry.shell ? targetOf(entry.leads, entry.shell) : aimed();
     if (meant && entry.value === "" && entry.leads.length > 0) {
       onChoose(meant);
       setText("");
@@ -89,7 +96,7 @@ export function useReadingField({ target, onChoose, onTable, keepsCursor }: Aim)
       return;
     }
     if (!meant || !parsed.ok) {
-      setFault(whyNowhere(entry.leads.length > 0, working));
+      setFault(whyNowhere(entry.leads.length > 0, isAsking()));
       return;
     }
     keep(meant, parsed.typed, parsed.shown);

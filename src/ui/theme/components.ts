@@ -1,5 +1,5 @@
 import type { Components, CssVarsTheme, Theme } from "@mui/material/styles";
-import { TOUCH } from "./measures";
+import { MONO, RAIL, RING, TOUCH } from "./measures";
 
 /** Hairlines over shadows. */
 const FLAT = { boxShadow: "none", border: "1.5px solid var(--mui-palette-text-primary)" } as const;
@@ -10,6 +10,13 @@ const FOCUSED = { outline: "3px solid currentColor", outlineOffset: 2 } as const
 export const COMPONENTS: Components<Omit<Theme, "components" | "palette"> & CssVarsTheme> = {
   MuiCssBaseline: {
     styleOverrides: {
+      // For sheets of static classes, which cannot ask the theme.
+      ":root": {
+        "--odd-mono": MONO,
+        "--odd-touch": `${TOUCH}px`,
+        "--odd-ring": `${RING}px`,
+        "--odd-rail": `${RAIL}px`,
+      },
       body: { fontVariantNumeric: "tabular-nums" },
       ":focus-visible": FOCUSED,
       "@media (prefers-reduced-motion: reduce)": {
