@@ -1,10 +1,10 @@
 import Typography from "@mui/material/Typography";
-import { WHEN_SLOW } from "@/ui/parts/whenSlow";
+import slow from "@/ui/parts/slow.module.css";
 
 /** Shown only where the page is slow to come. */
 export default function Loading() {
   return (
-    <Typography role="status" sx={{ p: 6, color: "text.secondary", ...WHEN_SLOW }}>
+    <Typography role="status" className={slow.appears} sx={{ p: 6, color: "text.secondary" }}>
       Coming …
     </Typography>
   );

@@ -115,9 +115,9 @@ function PrintedHead({ stage }: { stage: Stage }) {
   const { unit } = job;
   const place = unit ? [unit.name, unit.position, unit.site].filter((part) => part !== "").join(", ") : "";
   return (
-    <Box className="print-only printed-head">
+    <div className="print-only printed-head">
       <strong>{jobHeading(job)}</strong> — {[title, place, day].filter((part) => part !== "").join(" · ")}
-    </Box>
+    </div>
   );
 }
 

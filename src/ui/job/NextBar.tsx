@@ -1,15 +1,15 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import NextLink from "next/link";
+import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useEffect, useState } from "react";
+import { memo, useEffect, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { useWireName } from "../land/useWireName";
 import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { useAnswer, useJobWiring, useWholeJob, useWorking } from "./JobContext";
+import look from "./NextBar.module.css";
 import { NOW, nextStep } from "./nextStep";
 import type { Stage } from "./stages";
 
@@ -31,48 +31,26 @@ export function NextBar({ stage }: { stage: Stage }) {
   ]);
   const shown = next !== null && !(here && inView);
   return (
-    <Box
-      component="nav"
-      aria-label="Next"
-      className="no-print"
-      sx={{
-        order: { xs: 8, md: 0 },
-        position: "sticky",
-        bottom: { xs: RAIL_HEIGHT, md: 0 },
-        zIndex: 3,
-        display: shown ? "flex" : "none",
-        // It comes up under a finger that is on its way: at first a touch is for what it covers.
-        "@keyframes untouched": { from: { pointerEvents: "none" }, to: { pointerEvents: "none" } },
-        animation: `untouched ${UNTOUCHED_MS}ms`,
-        justifyContent: "flex-end",
-        alignItems: "center",
-        px: { xs: 3, md: 6 },
-        py: 1,
-        borderTop: "1.5px solid",
-        borderColor: "text.primary",
-        bgcolor: "background.default",
-      }}
-    >
-      {next ? (
-        <Button
-          component={NextLink}
-          variant="contained"
-          href={href ?? ""}
-          aria-keyshortcuts="Control+Enter"
-          sx={{ minHeight: TOUCH, px: 5, width: { xs: "100%", sm: "auto" }, lineHeight: 1.2 }}
-        >
-          Next: {say(next.says)}
-        </Button>
-      ) : null}
-    </Box>
+    <nav aria-label="Next" className={`no-print ${look.bar}`} data-shown={shown}>
+      {next ? <NextLink href={href ?? ""} says={say(next.says)} /> : null}
+    </nav>
   );
 }
 
-/** As long as a hand takes that had decided before. */
-const UNTOUCHED_MS = 500;
-
-/** Height of the rail where it lies at the foot of a phone's screen, pixels. */
-export const RAIL_HEIGHT = 52;
+/** Where it leads; drawn anew with another step. */
+const NextLink = memo(function NextLink({ href, says }: { href: string; says: string }) {
+  return (
+    <Button
+      component={Link}
+      variant="contained"
+      href={href}
+      aria-keyshortcuts="Control+Enter"
+      sx={{ minHeight: TOUCH, px: 5, width: { xs: "100%", sm: "auto" }, lineHeight: 1.2 }}
+    >
+      Next: {says}
+    </Button>
+  );
+});
 
 /** Whether the step that is meant is on the screen; looked up anew when `key` changes, never while it is empty. */
 function useInView(key: string): boolean {

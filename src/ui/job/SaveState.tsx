@@ -1,10 +1,10 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import type { Saving } from "@/store/jobFacts";
 import { Notice } from "../parts/Notice";
 import { Mark, type Shown } from "../parts/Verdict";
 import { useSaving } from "./JobContext";
+import look from "./SaveState.module.css";
 import { SetAside } from "./SetAside";
 
 /** Across the page, under its head. */
@@ -15,21 +15,10 @@ export function SaveState() {
   const { saving, aside } = useSaving();
   const { weight, words } = inWords(saving, aside.length);
   return (
-    <Box
-      role="status"
-      aria-live="polite"
-      sx={{
-        display: "flex",
-        alignItems: "center",
-        gap: 1.5,
-        fontSize: "0.875rem",
-        whiteSpace: "nowrap",
-        color: "text.secondary",
-      }}
-    >
+    <div role="status" aria-live="polite" className={look.state}>
       <Mark weight={weight} size={15} />
       {words}
-    </Box>
+    </div>
   );
 }
 

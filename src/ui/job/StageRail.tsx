@@ -1,6 +1,5 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import NextLink from "next/link";
 import { useRouter } from "next/navigation";
 import { memo, useEffect, useRef } from "react";
@@ -9,7 +8,7 @@ import { plateOf, readPlate } from "@/core";
 import { safeSteps } from "@/core/proving";
 import { Mark, type Shown } from "../parts/Verdict";
 import { useAnswer, useJob, useJobWiring } from "./JobContext";
-import { RAIL_HEIGHT } from "./NextBar";
+import look from "./StageRail.module.css";
 import { STAGES, type Stage } from "./stages";
 
 /** The stages in the order of the hands: a rail to enter anywhere, not a wizard. */
@@ -33,27 +32,7 @@ export function StageRail({ current }: { current: Stage }) {
     if (rail.current && here) rail.current.scrollLeft = here.offsetLeft - rail.current.clientWidth / 3;
   }, [current]);
   return (
-    <Box
-      ref={rail}
-      component="nav"
-      aria-label="Stages"
-      className="no-print"
-      sx={{
-        display: "flex",
-        overflowX: "auto",
-        borderBottom: { md: "1px solid" },
-        borderTop: { xs: "1px solid", md: 0 },
-        borderColor: "divider",
-        px: { xs: 1, md: 4 },
-        // At the foot of a phone's screen, in reach of a thumb.
-        order: { xs: 9, md: 0 },
-        position: { xs: "sticky", md: "static" },
-        bottom: 0,
-        zIndex: 3,
-        minHeight: { xs: RAIL_HEIGHT, md: 48 },
-        bgcolor: "background.default",
-      }}
-    >
+    <nav ref={rail} aria-label="Stages" className={`no-print ${look.rail}`}>
       {STAGES.map(({ stage, title }) => (
         <StageLink
           key={stage}
@@ -63,7 +42,7 @@ export function StageRail({ current }: { current: Stage }) {
           here={stage === current}
         />
       ))}
-    </Box>
+    </nav>
   );
 }
 
@@ -78,40 +57,11 @@ interface StageLinkProps {
 /** One stage of the rail; drawn anew where its state became another. */
 const StageLink = memo(function StageLink({ href, title, weight, word, here }: StageLinkProps) {
   return (
-    <Box
-      component={NextLink}
-      href={href}
-      aria-current={here ? "step" : undefined}
-      sx={{
-        display: "flex",
-        alignItems: "center",
-        gap: { xs: 1, sm: 1.5 },
-        flex: { xs: "1 0 auto", sm: "none" },
-        justifyContent: "center",
-        minHeight: 48,
-        px: { xs: 1.5, sm: 4 },
-        fontSize: { xs: "0.875rem", sm: "1rem" },
-        color: "text.primary",
-        textDecoration: "none",
-        fontWeight: here ? 750 : 450,
-        borderBottom: "3px solid",
-        borderColor: here ? "primary.main" : "transparent",
-      }}
-    >
+    <NextLink href={href} aria-current={here ? "step" : undefined} className={look.stage}>
       <Mark weight={weight} size={16} />
       {title}
-      <Box
-        component="span"
-        sx={{
-          color: "text.secondary",
-          fontWeight: 400,
-          fontSize: "0.875rem",
-          display: { xs: "none", lg: "inline" },
-        }}
-      >
-        {word}
-      </Box>
-    </Box>
+      <span className={look.word}>{word}</span>
+    </NextLink>
   );
 });
 

@@ -1,24 +1,15 @@
-import Box from "@mui/material/Box";
 import type { Lead } from "@/core";
-import { MONO } from "../theme/measures";
 import { paintOf } from "./insulation";
+import look from "./LeadTag.module.css";
 
 /** A lead's letters with a short piece of its wire beside them. */
 export function LeadTag({ lead, name, large = false }: { lead: Lead; name: string; large?: boolean }) {
   const height = large ? 20 : 10;
   return (
-    <Box
-      component="span"
-      sx={{ display: "inline-flex", alignItems: "center", gap: large ? 2 : 1, verticalAlign: "middle" }}
-    >
+    <span className={large ? `${look.tag} ${look.large}` : look.tag}>
       <WirePiece lead={lead} width={large ? 44 : 20} height={height} />
-      <Box
-        component="span"
-        sx={{ fontFamily: MONO, fontWeight: 700, fontSize: large ? "2rem" : "1em", whiteSpace: "nowrap" }}
-      >
-        {name}
-      </Box>
-    </Box>
+      <span className={look.letters}>{name}</span>
+    </span>
   );
 }
 

@@ -1,12 +1,12 @@
-import Box from "@mui/material/Box";
 import NextLink from "next/link";
 import type { ReactNode } from "react";
+import look from "./PlainLink.module.css";
 
 /** A link in running text, in the ink of the text. */
 export function PlainLink({ href, children }: { href: string; children: ReactNode }) {
   return (
-    <Box component={NextLink} href={href} sx={{ color: "inherit", fontWeight: 650 }}>
+    <NextLink href={href} className={look.link}>
       {children}
-    </Box>
+    </NextLink>
   );
 }

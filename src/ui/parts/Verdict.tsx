@@ -1,5 +1,5 @@
-import Box from "@mui/material/Box";
 import type { Weight } from "@/core";
+import look from "./Verdict.module.css";
 
 /** What a verdict weighs, and what is still open. */
 export type Shown = Weight | "open";
@@ -10,31 +10,14 @@ const WORD: Readonly<Record<Shown, string>> = {
   stop: "Stop",
   open: "Open",
 };
-const COLOUR: Readonly<Record<Shown, string>> = {
-  good: "success.main",
-  again: "warning.main",
-  stop: "error.main",
-  open: "text.secondary",
-};
 
 /** A verdict's mark and word: told by shape and word, coloured besides. */
 export function Verdict({ weight, word = WORD[weight] }: { weight: Shown; word?: string }) {
   return (
-    <Box
-      component="span"
-      sx={{
-        display: "inline-flex",
-        // On the line of the sentence that it stands in, the mark in the middle of its word.
-        alignItems: "baseline",
-        "& > span": { alignSelf: "center" },
-        gap: 1.5,
-        color: COLOUR[weight],
-        fontWeight: 700,
-      }}
-    >
+    <span className={`${look.verdict} ${look[weight]}`}>
       <Mark weight={weight} />
       {word}
-    </Box>
+    </span>
   );
 }
 
@@ -42,7 +25,7 @@ export function Verdict({ weight, word = WORD[weight] }: { weight: Shown; word?:
 export function Mark({ weight, size = 18 }: { weight: Shown; size?: number }) {
   const line = { fill: "none", stroke: "currentColor", strokeWidth: 2, strokeLinecap: "round" } as const;
   return (
-    <Box component="span" sx={{ display: "inline-flex", color: COLOUR[weight] }}>
+    <span className={`${look.mark} ${look[weight]}`}>
       <svg width={size} height={size} viewBox="0 0 20 20" aria-hidden="true">
         {weight === "good" ? <path d="M3 11l5 5 9-12" {...line} strokeWidth={2.6} /> : null}
         {weight === "again" ? <path d="M16 6A7 7 0 1 0 17 12M16.5 1.5V6H12" {...line} /> : null}
@@ -54,6 +37,6 @@ export function Mark({ weight, size = 18 }: { weight: Shown; size?: number }) {
         ) : null}
         {weight === "open" ? <circle cx="10" cy="10" r="7" {...line} strokeDasharray="3 3.3" /> : null}
       </svg>
-    </Box>
+    </span>
   );
 }

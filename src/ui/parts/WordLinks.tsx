@@ -1,22 +1,22 @@
-import Box from "@mui/material/Box";
+import { memo } from "react";
 import { useWords } from "../words/UsageProvider";
 import { PlainLink } from "./PlainLink";
+import look from "./WordLinks.module.css";
+
+interface Props {
+  readonly words: readonly (readonly [id: string, word: string])[];
+}
 
 /** Words of a page that mean one thing here, each leading to what it means. */
-export function WordLinks({ words }: { words: readonly (readonly [id: string, word: string])[] }) {
+export const WordLinks = memo(function WordLinks({ words }: Props) {
   const say = useWords();
   return (
-    <Box
-      component="nav"
-      aria-label="What the words mean"
-      className="no-print"
-      sx={{ display: "flex", gap: 3, flexWrap: "wrap", mt: 3, color: "text.secondary", fontSize: "0.875rem" }}
-    >
+    <nav aria-label="What the words mean" className={`no-print ${look.words}`}>
       {words.map(([id, word]) => (
         <PlainLink key={id} href={`/words#${id}`}>
           {say(word)}
         </PlainLink>
       ))}
-    </Box>
+    </nav>
   );
-}
+});

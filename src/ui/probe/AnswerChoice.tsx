@@ -1,8 +1,7 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import { useAnswer } from "../job/JobContext";
-import { MONO, TOUCH } from "../theme/measures";
+import look from "./AnswerChoice.module.css";
 
 interface Props {
   /** 0 is the best answer; from 1 on, the alternatives. */
@@ -19,37 +18,19 @@ export function AnswerChoice({ chosen, onChoose }: Props) {
     ({ family, roles }) => `${family} ${JSON.stringify(roles)}`,
   );
   return (
-    <Box
-      role="group"
-      aria-label="Answers that are left"
-      sx={{ display: "flex", flexWrap: "wrap", gap: 1.5, mb: 2 }}
-    >
+    <fieldset aria-label="Answers that are left" className={look.answers}>
       {shares.map((share, index) => (
-        <Box
-          component="button"
+        <button
           type="button"
           key={keys[index]}
           aria-pressed={index === chosen}
           aria-label={`${index === 0 ? "Best answer" : `Alternative ${index}`}, ${percentOf(share)}`}
           onClick={() => onChoose(index)}
-          sx={{
-            minHeight: TOUCH,
-            minWidth: 64,
-            px: 2,
-            font: "inherit",
-            fontFamily: MONO,
-            fontSize: "0.9375rem",
-            color: "text.primary",
-            bgcolor: "background.paper",
-            border: index === chosen ? "2.5px solid" : "1px solid",
-            borderColor: index === chosen ? "text.primary" : "divider",
-            cursor: "pointer",
-          }}
         >
           {percentOf(share)}
-        </Box>
+        </button>
       ))}
-    </Box>
+    </fieldset>
   );
 }
 

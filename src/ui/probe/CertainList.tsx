@@ -1,29 +1,29 @@
 "use client";
 
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import type { Identification } from "@/core";
 import { Mark } from "../parts/Verdict";
+import text from "../theme/text.module.css";
 import { useWords } from "../words/UsageProvider";
+import look from "./CertainList.module.css";
 
 /** What holds whatever the rest turns out to be, from the first reading that tells it on. */
 export function CertainList({ answer }: { answer: Identification }) {
   const words = useWords();
   if (answer.certain.length === 0) return null;
   return (
-    <Box component="section" aria-label="Certain already" sx={{ mt: 3 }}>
-      <Typography variant="h3">Certain already</Typography>
-      <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 1, p: 0 }}>
+    <section aria-label="Certain already" className={look.section}>
+      <h3 className={text.h3}>Certain already</h3>
+      <ul className={look.certain}>
         {answer.certain.map(({ says }) => (
-          <Box component="li" key={says} sx={{ display: "flex", gap: 2, mb: 0.5 }}>
-            <Box sx={{ pt: 0.5 }}>
+          <li key={says}>
+            <div className={look.mark}>
               <Mark weight="good" />
-            </Box>
+            </div>
             {words(says)}
-          </Box>
+          </li>
         ))}
-      </Box>
-    </Box>
+      </ul>
+    </section>
   );
 }
 
@@ -33,19 +33,19 @@ export function BrokenIf({ answer }: { answer: Identification }) {
   // A fault says it already, with what to do.
   if (answer.brokenIf.length === 0 || answer.status === "fault") return null;
   return (
-    <Box component="section" aria-label="What reads open" sx={{ mt: 3 }}>
-      <Typography variant="h3">If it is broken, or hot</Typography>
-      <Typography sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
+    <section aria-label="What reads open" className={look.section}>
+      <h3 className={text.h3}>If it is broken, or hot</h3>
+      <p className={`${text.text} ${text.faint} ${text.small}`}>
         Something reads open. It may be separate windings, and it may be:
-      </Typography>
-      <Box component="ul" sx={{ m: 0, mt: 1, pl: 5 }}>
+      </p>
+      <ul className={look.broken}>
         {answer.brokenIf.map(({ says, confidence }) => (
           <li key={says}>
-            {words(says)} <Box component="span">({percentOf(confidence)})</Box>
+            {words(says)} <span>({percentOf(confidence)})</span>
           </li>
         ))}
-      </Box>
-    </Box>
+      </ul>
+    </section>
   );
 }
 

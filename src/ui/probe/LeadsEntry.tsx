@@ -18,7 +18,7 @@ import {
   type LeadEntry,
   parseLeadEntry,
 } from "@/core";
-import { useJob, useLeadNames } from "../job/JobContext";
+import { useIsBegun, useJob, useLeadNames } from "../job/JobContext";
 import { brought } from "../parts/brought";
 import { CLEARS } from "../parts/earlyTouches";
 import { FieldFault } from "../parts/FieldFault";
@@ -35,9 +35,9 @@ const PhotoLeads = dynamic(() => brought(import("./PhotoLeads").then((made) => m
 /** The leads by colour and stripe: typed in a row, or picked by letters. */
 export function LeadsEntry() {
   const say = useWords();
-  const { job, add } = useJob("pairReadings", "shellReadings", "leads");
+  const { job, add } = useJob("leads");
   const { short } = useLeadNames();
-  const begun = job.pairReadings.length + job.shellReadings.length > 0;
+  const begun = useIsBegun();
   const [open, setOpen] = useState<boolean | null>(null);
   const shown = open ?? !begun;
   const [text, setText] = useState("");

@@ -1,11 +1,11 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { memo, useMemo } from "react";
 import { expectedOhms, type KeptPairReading, type KeptShellReading, ohmsDigits, pairKey } from "@/core";
 import { useAnswer, useJob, useLeadNames } from "../job/JobContext";
-import { MONO, TOUCH } from "../theme/measures";
+import text from "../theme/text.module.css";
+import look from "./PairTable.module.css";
 import { sameTarget, type Target } from "./target";
 import { useTarget } from "./useTarget";
 
@@ -14,39 +14,6 @@ interface Props {
   readonly chosen: Target | null;
   readonly onChoose: (target: Target) => void;
 }
-
-/** What the table's plain elements look like: one sheet of rules for sixty cells. */
-const LOOK = {
-  borderCollapse: "collapse",
-  "& td, & th": { p: 0, textAlign: "center" },
-  "& thead th": { fontFamily: MONO, minWidth: 62, pb: 1 },
-  "& thead th:first-of-type": { fontFamily: "inherit", fontWeight: 500, color: "text.secondary" },
-  "& tbody th": { fontFamily: MONO, pr: "10px", whiteSpace: "nowrap", textAlign: "left" },
-  "& td.apart": { pr: "12px" },
-  "& button": {
-    display: "block",
-    width: "100%",
-    minWidth: 62,
-    minHeight: TOUCH,
-    px: 1,
-    m: 0,
-    border: "1px solid",
-    borderColor: "divider",
-    bgcolor: "transparent",
-    color: "text.primary",
-    font: "inherit",
-    fontFamily: MONO,
-    cursor: "pointer",
-    lineHeight: 1.15,
-  },
-  "& button.read": { bgcolor: "background.paper" },
-  "& button.again": { borderColor: "warning.main", color: "warning.main" },
-  "& button.stop": { borderColor: "error.main", color: "error.main" },
-  "& button.lit": { border: "2.5px solid", borderColor: "primary.main" },
-  "& button > *": { display: "block" },
-  "& .stands": { fontWeight: 700, fontSize: "1.0625rem" },
-  "& .beside": { fontSize: "0.875rem", color: "text.secondary", whiteSpace: "nowrap" },
-} as const;
 
 /** The table of pairs, to read and correct: each cell what was typed, and what the answer expects. */
 export const PairTable = memo(function PairTable({ chosen, onChoose }: Props) {
@@ -57,12 +24,10 @@ export const PairTable = memo(function PairTable({ chosen, onChoose }: Props) {
   const columns = job.leads.slice(0, -1);
   const rows = job.leads.slice(1);
   return (
-    <Box component="section" aria-label="Readings">
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        Readings
-      </Typography>
-      <Box sx={{ overflowX: "auto" }} tabIndex={0} role="group" aria-label="Table of readings">
-        <Box component="table" sx={LOOK}>
+    <section aria-label="Readings">
+      <h2 className={text.h2}>Readings</h2>
+      <Box className={look.pan} tabIndex={0} role="group" aria-label="Table of readings">
+        <table className={look.table}>
           <thead>
             <tr>
               <td />
@@ -95,9 +60,9 @@ export const PairTable = memo(function PairTable({ chosen, onChoose }: Props) {
               </tr>
             ))}
           </tbody>
-        </Box>
+        </table>
       </Box>
-    </Box>
+    </section>
   );
 });
 
@@ -201,7 +166,7 @@ function DrawnCell({ label, readings, expected, lit, mark, apart = false, onClic
   const allStruck = readings.filter((r) => !r.standing);
   const struck = allStruck.slice(-MOST_STRUCK);
   const earlier = allStruck.length - struck.length;
-  const look = [stands ? "read" : "", mark ?? "", lit ? "lit" : ""].filter((one) => one !== "").join(" ");
+  const marks = [stands && look.read, mark && look[mark], lit && look.lit].filter(Boolean).join(" ");
   const said = [
     label,
     stands ? `reads ${stands.typed}` : "not read",
@@ -211,22 +176,22 @@ function DrawnCell({ label, readings, expected, lit, mark, apart = false, onClic
     mark === "stop" ? "stop" : mark ? "look again" : "",
   ];
   return (
-    <td className={apart ? "apart" : undefined}>
+    <td className={apart ? look.apart : undefined}>
       <button
         type="button"
         onClick={onClick}
         aria-label={said.filter(Boolean).join(", ")}
         aria-pressed={lit}
-        className={look}
+        className={marks}
       >
-        {earlier > 0 ? <span className="beside">{earlier} earlier</span> : null}
+        {earlier > 0 ? <span className={look.beside}>{earlier} earlier</span> : null}
         {struck.map((r) => (
-          <s className="beside" key={r.fact}>
+          <s className={look.beside} key={r.fact}>
             {r.typed}
           </s>
         ))}
-        <span className="stands">{stands ? (mark ? `${stands.typed} !` : stands.typed) : ""}</span>
-        {expected ? <span className="beside">{stands ? `≈ ${expected}` : `(${expected})`}</span> : null}
+        <span className={look.stands}>{stands ? (mark ? `${stands.typed} !` : stands.typed) : ""}</span>
+        {expected ? <span className={look.beside}>{stands ? `≈ ${expected}` : `(${expected})`}</span> : null}
       </button>
     </td>
   );

@@ -1,10 +1,12 @@
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import InputBase from "@mui/material/InputBase";
+import { memo, useMemo } from "react";
 import { CLEARS } from "../parts/earlyTouches";
+import { useSteady } from "../parts/useSteady";
 import { FIGURE_FIELD } from "../theme/fields";
 import { MONO, TOUCH } from "../theme/measures";
 import { Keypad } from "./Keypad";
+import look from "./ReadingForm.module.css";
 import type { ReadingField } from "./useReadingField";
 
 interface Props {
@@ -15,46 +17,66 @@ interface Props {
 
 /** The field for a reading, Enter, OL, and the keypad where it is wanted. */
 export function ReadingForm({ field, keypad }: Props) {
-  const { input, said } = field;
+  const { input, text, said } = field;
+  const type = useSteady((typed: string) => field.setText(typed));
+  const onKeyDown = useSteady(field.onKeyDown);
+  const onPaste = useSteady(field.onPaste);
+  const onOpen = useSteady(() => {
+    field.setText(`${text.trim()} OL`.trim());
+    input.current?.focus();
+  });
+  const faulty = said !== null;
+  // Made anew with what is typed, and not with every reading.
+  const typed = useMemo(
+    () => (
+      <InputBase
+        inputRef={input}
+        value={text}
+        onChange={(event) => type(event.target.value)}
+        onKeyDown={onKeyDown}
+        onPaste={onPaste}
+        placeholder="ohms / OL"
+        autoFocus
+        inputProps={{
+          "aria-label": "Reading in ohms, or OL for open",
+          "data-undo": "job",
+          autoComplete: "off",
+          spellCheck: false,
+          inputMode: keypad ? "none" : undefined,
+          maxLength: 60,
+          "aria-describedby": "reading-fault reading-help",
+        }}
+        error={faulty}
+        sx={FIGURE_FIELD}
+      />
+    ),
+    [input, text, faulty, keypad, type, onKeyDown, onPaste],
+  );
   return (
-    <Box component="form" onSubmit={field.onSubmit} {...CLEARS}>
-      <Box sx={{ display: "flex", gap: 2 }}>
-        <InputBase
-          inputRef={input}
-          value={field.text}
-          onChange={(event) => field.setText(event.target.value)}
-          onKeyDown={field.onKeyDown}
-          onPaste={field.onPaste}
-          placeholder="ohms / OL"
-          autoFocus
-          inputProps={{
-            "aria-label": "Reading in ohms, or OL for open",
-            "data-undo": "job",
-            autoComplete: "off",
-            spellCheck: false,
-            inputMode: keypad ? "none" : undefined,
-            maxLength: 60,
-            "aria-describedby": "reading-fault reading-help",
-          }}
-          error={said !== null}
-          sx={FIGURE_FIELD}
-        />
-        <Button type="submit" variant="contained" sx={{ minHeight: 64, px: 6, fontSize: "1.0625rem" }}>
-          Enter
-        </Button>
-        <Button
-          color="inherit"
-          sx={{ minHeight: 64, minWidth: TOUCH, px: 4, fontFamily: MONO, fontSize: "1.125rem" }}
-          onClick={() => {
-            field.setText(`${field.text.trim()} OL`.trim());
-            input.current?.focus();
-          }}
-          aria-label="Put OL for over range into the field"
-        >
-          OL
-        </Button>
-      </Box>
-      {keypad ? <Keypad text={field.text} onText={field.setText} /> : null}
-    </Box>
+    <form onSubmit={field.onSubmit} {...CLEARS}>
+      <div className={look.line}>
+        {typed}
+        <Keys onOpen={onOpen} />
+      </div>
+      {keypad ? <Keypad text={text} onText={type} /> : null}
+    </form>
   );
 }
+
+const Keys = memo(function Keys({ onOpen }: { onOpen: () => void }) {
+  return (
+    <>
+      <Button type="submit" variant="contained" sx={{ minHeight: 64, px: 6, fontSize: "1.0625rem" }}>
+        Enter
+      </Button>
+      <Button
+        color="inherit"
+        sx={{ minHeight: 64, minWidth: TOUCH, px: 4, fontFamily: MONO, fontSize: "1.125rem" }}
+        onClick={onOpen}
+        aria-label="Put OL for over range into the field"
+      >
+        OL
+      </Button>
+    </>
+  );
+});

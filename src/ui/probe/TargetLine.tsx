@@ -1,10 +1,10 @@
-import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { memo } from "react";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { LeadTag } from "../parts/LeadTag";
-import { WHEN_SLOW } from "../parts/whenSlow";
+import slow from "../parts/slow.module.css";
+import text from "../theme/text.module.css";
 import { useWords } from "../words/UsageProvider";
+import look from "./TargetLine.module.css";
 import type { Target } from "./target";
 
 /** What to touch now and why; or that nothing more is to be read, and what is still missing. */
@@ -23,33 +23,29 @@ export const TargetLine = memo(function TargetLine({
   const { leadOf, short } = useLeadNames();
   const working = useWorking();
   if (!target && working) {
-    return (
-      <Typography variant="h2" sx={{ fontSize: "1.375rem", ...WHEN_SLOW }}>
-        Working out what to touch next
-      </Typography>
-    );
+    return <h2 className={`${text.h2} ${look.heading} ${slow.appears}`}>Working out what to touch next</h2>;
   }
   if (!target) {
     const stop = answer?.status === "fault";
     const untested = !job.shellReadings.some((reading) => reading.standing);
     return (
       <>
-        <Typography variant="h2" sx={{ fontSize: "1.375rem" }}>
+        <h2 className={`${text.h2} ${look.heading}`}>
           {stop
             ? "Nothing more to read"
             : answer?.status === "tied"
               ? "Ohms have said all they can"
               : "Nothing more is needed"}
-        </Typography>
-        <Typography sx={{ color: "text.secondary", mt: 1 }}>
+        </h2>
+        <p className={`${text.text} ${text.faint} ${look.why}`}>
           {stop
             ? "The finding stands. A reading taken again replaces the old one."
             : "Any pair may still be read again to check: touch its cell, or type its leads."}
-        </Typography>
+        </p>
         {untested ? (
-          <Typography sx={{ color: "warning.main", fontWeight: 600, mt: 1 }}>
+          <p className={`${text.text} ${look.untested}`}>
             No lead has been tested to the shell yet; it must read open before this motor runs.
-          </Typography>
+          </p>
         ) : null}
       </>
     );
@@ -57,21 +53,19 @@ export const TargetLine = memo(function TargetLine({
   const leads = target.kind === "pair" ? target.between : [target.lead];
   return (
     <>
-      <Box sx={{ display: "flex", alignItems: "center", flexWrap: "wrap", gap: 3 }}>
-        <Box component="span" sx={{ color: "primary.main", fontWeight: 700 }}>
-          Touch
-        </Box>
+      <div className={look.touch}>
+        <b>Touch</b>
         {leads.map((lead, i) => (
-          <Box key={lead} component="span" sx={{ display: "inline-flex", alignItems: "center", gap: 3 }}>
+          <span key={lead} className={look.lead}>
             {i > 0 ? "and" : null}
             <LeadTag lead={leadOf(lead)} name={short(lead)} large />
-          </Box>
+          </span>
         ))}
-        {target.kind === "shell" ? <Box component="span">and bare metal of the shell</Box> : null}
-      </Box>
-      <Typography sx={{ color: "text.secondary", mt: 1 }}>
+        {target.kind === "shell" ? <span>and bare metal of the shell</span> : null}
+      </div>
+      <p className={`${text.text} ${text.faint} ${look.why}`}>
         {isChosen ? "Your pick." : words(because ?? "")}
-      </Typography>
+      </p>
     </>
   );
 });

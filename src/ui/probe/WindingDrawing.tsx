@@ -1,7 +1,6 @@
 "use client";
 
 import Box from "@mui/material/Box";
-import Typography from "@mui/material/Typography";
 import { memo, type ReactNode, useEffect, useState } from "react";
 import {
   familyById,
@@ -14,11 +13,13 @@ import {
 } from "@/core";
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
-import { FADED_WHEN_SLOW } from "../parts/whenSlow";
+import slow from "../parts/slow.module.css";
 import { MONO } from "../theme/measures";
+import text from "../theme/text.module.css";
 import { useWords } from "../words/UsageProvider";
 import { AnswerChoice } from "./AnswerChoice";
 import { isShown } from "./isShown";
+import look from "./WindingDrawing.module.css";
 
 const UNIT_X = 118;
 const UNIT_Y = 92;
@@ -45,9 +46,7 @@ export function WindingDrawing() {
   }
   return (
     <Fading label="Winding">
-      <Typography variant="h2" sx={{ mb: 1 }}>
-        Winding
-      </Typography>
+      <h2 className={`${text.h2} ${look.heading}`}>Winding</h2>
       <Drawn answer={answer} />
     </Fading>
   );
@@ -55,13 +54,13 @@ export function WindingDrawing() {
 
 /** Faded while readings are weighed that it does not know of; what is inside is not drawn anew for that. */
 function Fading({ label, children }: { label?: string; children: ReactNode }) {
-  const sx = useWorking() ? FADED_WHEN_SLOW : undefined;
+  const fades = useWorking() ? slow.fades : undefined;
   return label === undefined ? (
-    <Box sx={sx}>{children}</Box>
+    <div className={fades}>{children}</div>
   ) : (
-    <Box component="section" aria-label={label} sx={sx}>
+    <section aria-label={label} className={fades}>
       {children}
-    </Box>
+    </section>
   );
 }
 
@@ -93,18 +92,16 @@ const Drawn = memo(function Drawn({ answer }: { answer: Identification }) {
     <>
       <AnswerChoice chosen={chosen} onChoose={setChosen} />
       {other ? (
-        <Box sx={{ mb: 2 }}>
-          <Typography sx={{ "&::first-letter": { textTransform: "uppercase" } }}>
-            {words(family?.title ?? "")}:
-          </Typography>
-          <Typography sx={{ fontFamily: MONO, fontSize: "0.875rem" }}>
+        <div className={look.other}>
+          <p className={`${text.text} ${text.capital}`}>{words(family?.title ?? "")}:</p>
+          <p className={look.roles}>
             {Object.entries(roles)
               .map(([lead, role]) => `${short(lead)} ${roleShort(role)}`)
               .join(" · ")}
-          </Typography>
-        </Box>
+          </p>
+        </div>
       ) : null}
-      <Box sx={{ overflowX: "auto" }} tabIndex={0} role="group" aria-label="Winding drawing">
+      <Box className={look.pan} tabIndex={0} role="group" aria-label="Winding drawing">
         <svg
           width="100%"
           style={{ maxWidth: width, minWidth: width * SMALLEST_SCALE }}

@@ -11,8 +11,8 @@ import { brought } from "../parts/brought";
 import { Choice } from "../parts/Choice";
 import { Coming } from "../parts/Coming";
 import { Fold } from "../parts/Fold";
+import slow from "../parts/slow.module.css";
 import { Verdict } from "../parts/Verdict";
-import { FADED_WHEN_SLOW } from "../parts/whenSlow";
 import { ExpectedTable } from "./ExpectedTable";
 import { InstrumentsFold } from "./Instruments";
 import { MoreEntry } from "./MoreEntry";
@@ -48,7 +48,7 @@ export function Proof() {
       }}
     >
       <Box sx={{ display: "grid", gap: 5, alignContent: "start", minWidth: 0 }}>
-        <Box sx={working ? FADED_WHEN_SLOW : undefined} aria-busy={working}>
+        <Box className={working ? slow.fades : undefined} aria-busy={working}>
           <ProofNow diagnosis={diagnosis} onSeen={onSeen} />
         </Box>
         <MoreEntry onSeen={onSeen} />
