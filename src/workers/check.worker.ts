@@ -1,5 +1,5 @@
 import { checked } from "./checked";
-import { answerAll } from "./work";
+import { answerAll, oneStep } from "./work";
 
 /** Runs plans away from the page: each state of the equipment is a circuit that is solved. */
-answerAll(checked);
+answerAll(checked, oneStep(checked));

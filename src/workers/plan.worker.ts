@@ -1,5 +1,5 @@
 import { wired } from "./planned";
-import { answerAll } from "./work";
+import { answerAll, oneStep } from "./work";
 
 /** Plans away from the page. */
-answerAll(wired);
+answerAll(wired, oneStep(wired));

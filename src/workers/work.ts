@@ -13,6 +13,14 @@ export interface GetReady {
   readonly readyFor: string;
 }
 
+/** A rehearsal that works one question out, and tells nobody: the next of its kind finds all of it ready. */
+export function oneStep<A>(answer: (question: string) => A): (question: string) => Iterator<void> {
+  return function* rehearsed(question) {
+    yield;
+    answer(question);
+  };
+}
+
 /**
  * In a worker: answers what comes.
  *

@@ -103,9 +103,9 @@ test("a reading is on its way to be weighed before it is drawn, and drawn with t
   await enter(page, "WH BK 12.4");
   await answered(page);
   await expect(page.getByRole("button", { name: /WH to BK, reads 12\.4/ })).toBeVisible();
-  expect(
-    await page.evaluate(() => (window as unknown as { drawnBefore: boolean[] }).drawnBefore),
-  ).toEqual([false]);
+  expect(await page.evaluate(() => (window as unknown as { drawnBefore: boolean[] }).drawnBefore)).toEqual([
+    false,
+  ]);
 
   // Without its answer it is drawn all the same, and nothing else has been by then but that one is awaited.
   await setHold(page);

@@ -73,8 +73,16 @@ interface PlanChoice<Plan extends WiringPlan> {
   readonly leads: readonly string[];
 }
 
-/** The wiring of a job: the plan for its settled motor, or its retrofit, on its equipment. */
-export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): JobWiring {
+/**
+ * The wiring of a job: the plan for its settled motor, or its retrofit, on its equipment.
+ *
+ * @param fitting what fits the motor to its plate.
+ */
+export function jobWiring(
+  job: WiringFactsOfJob,
+  answer: KnownAnswer | null,
+  fitting: typeof fitMotor = fitMotor,
+): JobWiring {
   if (!job.compartment) return { kind: "no-equipment" };
   const compartment = withPresent(job.compartment, job.capacitor.present);
   // The school chosen in Cap is the plan's, unless another plan was chosen here.
@@ -115,7 +123,9 @@ export function jobWiring(job: WiringFactsOfJob, answer: KnownAnswer | null): Jo
     };
   const ends = polarity(unproved, job.kicks);
   const motor = ends.kind === "proved" ? ends.motor : unproved;
-  const fitted = fittedTo(motor, plate, compartment, job.setInside?.now ?? null);
+  const { supply } = compartment;
+  const setAt = job.setInside?.now ?? null;
+  const fitted = fitting(motor, ratingOf(motor, plate, supply.volts, supply.hertz, setAt));
   const { runCapacitor } = plate;
   const byPlug = wish.reversed && wish.turnBy === "plug" && canHavePlug(motor);
   const asSet = byPlug ? turnedByPlug(motor) : motor;
@@ -176,15 +186,6 @@ function unprovedWords({ unread }: WoundMotor, ends: Polarity): string[] {
         ]
       : []),
   ];
-}
-
-function fittedTo(
-  motor: WoundMotor,
-  plate: Plate,
-  { supply }: Compartment,
-  setAt: "low" | "high" | null,
-): FittedMotor {
-  return fitMotor(motor, ratingOf(motor, plate, supply.volts, supply.hertz, setAt));
 }
 
 /** Two halves in series read four times what they read side by side. */

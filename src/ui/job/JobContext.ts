@@ -1,9 +1,9 @@
 "use client";
 
-import { createContext, useContext, useSyncExternalStore } from "react";
+import { createContext, useContext, useEffect, useSyncExternalStore } from "react";
 import { useSyncExternalStoreWithSelector } from "use-sync-external-store/with-selector";
-import type { Fact, FactBody, Identification, Job, JobWiring, Opening } from "@/core";
-import type { LeadNames, OpenJob } from "./openJob";
+import type { Fact, FactBody, Identification, Job, JobWiring } from "@/core";
+import type { JobNow, LeadNames, OpenJob } from "./openJob";
 import type { Watched } from "./watched";
 
 export const JobContext = createContext<OpenJob | null>(null);
@@ -85,13 +85,17 @@ export function usePlanning(): boolean {
   return usePart(useOpenJob().now, ({ planning }) => planning);
 }
 
-export function useLeadNames(): LeadNames {
-  return usePart(useOpenJob().now, ({ leadNames }) => leadNames);
+/** The check of the plan, as far as it is worked out; asked for as long as it is shown. */
+export function useCheck(): Pick<JobNow, "check" | "checking"> {
+  const { now, showCheck } = useOpenJob();
+  useEffect(showCheck, [showCheck]);
+  const check = usePart(now, (all) => all.check);
+  const checking = usePart(now, (all) => all.checking);
+  return { check, checking };
 }
 
-/** What came worked out with the page; null where it was not in time. */
-export function useOpening(): Opening | null {
-  return useOpenJob().opening;
+export function useLeadNames(): LeadNames {
+  return usePart(useOpenJob().now, ({ leadNames }) => leadNames);
 }
 
 /** How far it is kept and sent, and what sees to what is not. */

@@ -5,7 +5,13 @@ import { type ReactNode, useEffect, useState } from "react";
 import type { FactsSince } from "@/contract/routes/jobs";
 import type { Opening } from "@/core";
 import { JobContext } from "./JobContext";
-import { OpenJob } from "./openJob";
+import { type Entering, OpenJob } from "./openJob";
+
+/** Stages where what is entered is weighed at once. */
+const ENTERED: ReadonlyMap<string, Entering> = new Map([
+  ["probe", "readings"],
+  ["land", "wires"],
+]);
 
 interface Props {
   readonly id: string;
@@ -19,8 +25,8 @@ interface Props {
 /** Opens a job for the stages inside. No key draws this anew; the stages ask for the parts they show. */
 export function JobProvider({ id, first, opening = null, children }: Props) {
   const [open] = useState(() => new OpenJob(id, first, opening));
-  const probing = usePathname().endsWith("/probe");
+  const entering = ENTERED.get(usePathname().split("/").at(-1) ?? "") ?? "else";
   useEffect(() => open.open(), [open]);
-  useEffect(() => open.expectReadings(probing), [open, probing]);
+  useEffect(() => open.expect(entering), [open, entering]);
   return <JobContext.Provider value={open}>{children}</JobContext.Provider>;
 }

@@ -1,5 +1,7 @@
 import type { FactsSince } from "@/contract/routes/jobs";
 import {
+  type Checked,
+  checkQuestion,
   type Fact,
   type Identification,
   identifyQuestion,
@@ -18,6 +20,7 @@ import { JobFacts, type JobFactsState, type Saving } from "@/store/jobFacts";
 import { deviceId } from "@/store/making";
 import type { PhotoRow } from "@/store/shelf";
 import { Asker } from "@/workers/asker";
+import { checking } from "@/workers/check";
 import { identifying } from "@/workers/identify";
 import { planning } from "@/workers/plan";
 import { deviceName } from "./deviceName";
@@ -43,6 +46,9 @@ export interface JobNow {
   /** The plan for the settled motor on its equipment; while `planning` it is of the facts before. */
   readonly wiring: JobWiring;
   readonly planning: boolean;
+  /** The check of the plan, worked out where somebody shows it; while `checking` it is of the plan before. */
+  readonly check: Checked | null;
+  readonly checking: boolean;
 }
 
 /** How far what was entered is kept and sent. */
@@ -56,11 +62,21 @@ export interface JobSaving {
   readonly unreadable: number;
 }
 
+/** What is asked of the plan, and from which job and answer that was made. */
 interface Wish {
   readonly job: Job | null;
   readonly answer: Identification | null;
   readonly question: string;
 }
+
+/** What is asked of the check, and of which wiring. */
+interface Run {
+  readonly wiring: JobWiring | null;
+  readonly question: string;
+}
+
+/** What the open stage is about: what it enters waits to be drawn together with what that comes to. */
+export type Entering = "readings" | "wires" | "else";
 
 const NO_WISH: Wish = { job: null, answer: null, question: "" };
 const NO_EQUIPMENT: JobWiring = { kind: "no-equipment" };
@@ -70,10 +86,10 @@ const ON_ITS_WAY: JobWiring = { kind: "on-its-way" };
 const NO_DEVICE = "";
 
 /**
- * So long a reading waits to be drawn together with its answer, milliseconds. Of most sheets the answer is here by then,
- * and a page that is drawn once is drawn in half the time; longer, a hand would miss what it typed.
+ * So long what was entered waits to be drawn together with what it comes to, milliseconds. Mostly that is here by then,
+ * and a page that is drawn once is drawn in half the time; longer, a hand would miss what it entered.
  */
-const DRAWN_ALONE_AFTER_MS = 40;
+const DRAWN_ALONE_AFTER_MS = 50;
 
 /**
  * The open job, without framework: its facts, and what they come to. A question is on its way to its worker before
@@ -89,18 +105,22 @@ export class OpenJob {
   private readonly derive = jobFollower();
   private readonly identifier: Asker<Identification | null>;
   private readonly planner: Asker<JobWiring>;
+  private readonly checker: Asker<Checked | null>;
   private device = NO_DEVICE;
   private facts: readonly Fact[];
   private job: Job;
   private leadNames: LeadNames;
   /** What the readings ask; empty while there are too few leads. */
   private sheet: string;
-  /** Readings are to be expected. */
-  private probing = false;
-  private drawsAlone: ReturnType<typeof setTimeout> | undefined;
-  /** What the plan is asked from, of which job and answer. */
   private wish: Wish = NO_WISH;
+  private run: Run = { wiring: null, question: "" };
+  private entering: Entering = "else";
+  /** How many show the check. */
+  private checks = 0;
   private isOpen = false;
+  /** What is still worked out was drawn without its answer. */
+  private isAlone = true;
+  private drawsAlone: ReturnType<typeof setTimeout> | undefined;
 
   /**
    * @param first what the server had when the page was made; null where it did not answer.
@@ -109,19 +129,22 @@ export class OpenJob {
   constructor(
     readonly id: string,
     first: FactsSince | null,
-    readonly opening: Opening | null,
+    opening: Opening | null,
   ) {
+    const goOn = () => this.goOn();
     this.store = new JobFacts(id, first, deviceName);
-    this.identifier = new Asker(identifying, opening?.identified ?? null, () => this.show());
-    this.planner = new Asker(planning, opening?.wired ?? null, () => this.show());
+    this.identifier = new Asker(identifying, opening?.identified ?? null, goOn);
+    this.planner = new Asker(planning, opening?.wired ?? null, goOn);
+    this.checker = new Asker(checking, opening?.checked ?? null, goOn);
     const state = this.store.state();
     this.facts = state.facts;
     this.job = this.derive(this.facts, this.device);
     this.leadNames = namesOf(this.job.leads);
     this.sheet = identifyQuestion(this.job);
-    this.now = new Watched(this.made());
+    const made = this.made();
+    this.now = new Watched(made);
     this.saved = new Watched(savingOf(state));
-    this.asking = new Watched(this.asks());
+    this.asking = new Watched(made.working);
   }
 
   /** Begins to keep, send, follow and work out; gives the way to stop. */
@@ -130,21 +153,32 @@ export class OpenJob {
     this.device = deviceId();
     const stops = [this.store.subscribe(() => this.changed()), this.store.open()];
     this.read(this.store.state());
-    this.show();
+    this.goOn();
     return () => {
       this.isOpen = false;
       clearTimeout(this.drawsAlone);
       for (const stop of stops) stop();
-      this.identifier.stop();
-      this.planner.stop();
+      for (const asker of [this.identifier, this.planner, this.checker]) asker.stop();
     };
   }
 
-  /** Whether readings are to be expected: then what works them out is made ready. */
-  expectReadings(probing: boolean): void {
-    this.probing = probing;
-    if (probing) this.identifier.expect(rehearsalQuestion(this.job));
+  /** Tells what is to be expected: what works that out is made ready. */
+  expect(entering: Entering): void {
+    this.entering = entering;
+    if (entering === "readings") this.identifier.expect(rehearsalQuestion(this.job));
+    if (entering !== "wires" || this.run.question === "") return;
+    this.planner.expect(this.wish.question);
+    this.checker.expect(this.run.question);
   }
+
+  /** Has the plan checked for as long as somebody shows it; gives the way to stop. */
+  readonly showCheck = (): (() => void) => {
+    this.checks += 1;
+    if (this.isOpen) this.goOn();
+    return () => {
+      this.checks -= 1;
+    };
+  };
 
   private changed(): void {
     const state = this.store.state();
@@ -152,12 +186,7 @@ export class OpenJob {
     if (differs(saved, this.saved.now())) this.saved.show(saved);
     if (state.facts === this.facts) return;
     this.read(state);
-    const waits = this.asks() && this.probing && !this.now.now().working;
-    if (!waits) this.show();
-    else {
-      this.asking.show(true);
-      this.drawsAlone ??= setTimeout(() => this.show(), DRAWN_ALONE_AFTER_MS);
-    }
+    this.goOn();
   }
 
   private read({ facts }: JobFactsState): void {
@@ -165,46 +194,81 @@ export class OpenJob {
     this.job = this.derive(facts, this.device);
     if (this.job.leads !== this.now.now().job.leads) this.leadNames = namesOf(this.job.leads);
     this.sheet = identifyQuestion(this.job);
-    this.identifier.ask(this.sheet);
-    if (this.probing) this.identifier.expect(rehearsalQuestion(this.job));
+    if (this.entering === "readings") this.identifier.expect(rehearsalQuestion(this.job));
   }
 
-  private show(): void {
+  /** Asks what follows from what is known by now, and shows it, or waits a moment for the rest. */
+  private goOn(): void {
+    const made = this.made();
+    this.ask(made);
+    this.asking.show(made.working);
+    const isAwaited = made.working || (this.entering === "wires" && (made.planning || this.isRun(made)));
+    if (!isAwaited) this.isAlone = false;
+    if (!isAwaited || this.isAlone || this.entering === "else") this.show(made);
+    else this.drawsAlone ??= setTimeout(() => this.showAlone(), DRAWN_ALONE_AFTER_MS);
+  }
+
+  private ask({ working, planning }: JobNow): void {
+    this.identifier.ask(this.sheet);
+    if (working) return;
+    if (this.checks > 0 && !planning) this.checker.ask(this.run.question);
+    if (!planning) return;
+    // Of a motor that is being probed after the verdict is on the page, so that nothing is drawn with that.
+    if (this.entering === "readings") afterFrame(() => this.isOpen && this.planner.ask(this.wish.question));
+    else this.planner.ask(this.wish.question);
+  }
+
+  /** Whether the plan is being checked for somebody. */
+  private isRun({ checking }: JobNow): boolean {
+    return this.checks > 0 && checking;
+  }
+
+  private showAlone(): void {
+    this.isAlone = true;
+    this.show(this.made());
+  }
+
+  private show(made: JobNow): void {
     clearTimeout(this.drawsAlone);
     this.drawsAlone = undefined;
-    const made = this.made();
     if (differs(made, this.now.now())) this.now.show(made);
-    this.asking.show(made.working);
-    // After the verdict is on the page, so that nothing is drawn with it.
-    if (made.planning && !made.working) afterFrame(() => this.isOpen && this.planner.ask(this.wish.question));
-  }
-
-  private asks(): boolean {
-    return this.sheet !== "" && this.sheet !== this.identifier.known?.question;
   }
 
   private made(): JobNow {
-    const { facts, job, leadNames } = this;
+    const { facts, job, leadNames, sheet } = this;
     const { known } = this.identifier;
-    const working = this.asks();
-    const stands = this.sheet !== "" && known !== null && (!working || leadsStand(known.question, job));
+    const working = sheet !== "" && sheet !== known?.question;
+    const stands = sheet !== "" && known !== null && (!working || leadsStand(known.question, job));
     const answer = stands ? known.value : null;
-    return { facts, job, leadNames, answer, working, ...this.wired(answer, working) };
+    const wired = this.wired(answer, working);
+    return { facts, job, leadNames, answer, working, ...wired, ...this.checked(wired) };
   }
 
   private wired(answer: Identification | null, working: boolean): Pick<JobNow, "wiring" | "planning"> {
+    const { job } = this;
     // A motor that is being identified is not one without leads: nothing is asked of it before its answer.
-    if (working && answer === null && this.job.compartment !== null) {
+    if (working && answer === null && job.compartment !== null) {
       this.wish = NO_WISH;
       return { wiring: ON_ITS_WAY, planning: true };
     }
-    const { job } = this;
     if (this.wish.job !== job || this.wish.answer !== answer)
       this.wish = { job, answer, question: wiringQuestion(job, answer) };
     const { question } = this.wish;
     if (question === "") return { wiring: NO_EQUIPMENT, planning: working };
     const { known } = this.planner;
     return { wiring: known?.value ?? ON_ITS_WAY, planning: working || known?.question !== question };
+  }
+
+  private checked({
+    wiring,
+    planning,
+  }: Pick<JobNow, "wiring" | "planning">): Pick<JobNow, "check" | "checking"> {
+    if (this.run.wiring !== wiring) this.run = { wiring, question: checkQuestion(wiring) };
+    const { question } = this.run;
+    if (question === "") return { check: null, checking: false };
+    const { known } = this.checker;
+    const isKnown = known?.question === question;
+    return { check: known?.value ?? null, checking: planning || !isKnown };
   }
 }
 

@@ -1,10 +1,8 @@
 "use client";
 
 import { useMemo } from "react";
-import { type Checked, checkQuestion } from "@/core";
-import { checking } from "@/workers/check";
-import { useJobWiring, useOpening, usePlanning } from "../job/JobContext";
-import { useWorked } from "../parts/useWorked";
+import type { Checked } from "@/core";
+import { useCheck, useJobWiring } from "../job/JobContext";
 
 /** The check of the plan, as far as it is worked out. */
 export interface ShownCheck extends Checked {
@@ -14,15 +12,12 @@ export interface ShownCheck extends Checked {
 
 const NOT_YET: ShownCheck = { weight: "again", findings: [], assumes: [], speeds: [], working: true };
 
-/** The check of the plan as it stands now, in a worker: run anew whenever a wire moves. Null where there is no plan. */
+/** The check of the plan as it stands now: run anew whenever a wire moves. Null where there is no plan. */
 export function useWiringCheck(): ShownCheck | null {
-  const wiring = useJobWiring();
-  const planning = usePlanning();
-  const opening = useOpening();
-  const question = useMemo(() => checkQuestion(wiring), [wiring]);
-  const { known, working } = useWorked(question, checking, { first: opening?.checked ?? null, none: null });
+  const { kind } = useJobWiring();
+  const { check, checking } = useCheck();
   return useMemo(() => {
-    if (question === "") return null;
-    return known?.value ? { ...known.value, working: working || planning } : NOT_YET;
-  }, [question, known, working, planning]);
+    if (kind !== "plan" && kind !== "retrofit") return null;
+    return check ? { ...check, working: checking } : NOT_YET;
+  }, [kind, check, checking]);
 }
