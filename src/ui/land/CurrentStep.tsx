@@ -1,13 +1,12 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { FRAME, type PlanStep } from "@/core/wiring";
 import { useJobWiring, useLeadNames } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
 import { WirePiece } from "../parts/LeadTag";
-import { MONO } from "../theme/measures";
+import text from "../theme/text.module.css";
+import look from "./CurrentStep.module.css";
 import type { Steps } from "./useSteps";
 import { WireStrip } from "./WireStrip";
 
@@ -19,42 +18,31 @@ export function CurrentStep({ work, step, alone = false }: { work: Steps; step: 
   const nth = work.steps.indexOf(step) + 1;
   const wire = step.lead !== null && step.lead !== FRAME && wiring.kind === "plan";
   return (
-    <Box
-      component="section"
+    <section
       aria-label="Now"
       aria-live="polite"
       id={alone ? undefined : NOW}
-      sx={{ borderTop: "3px solid", borderColor: "primary.main", pt: 2, scrollMarginTop: 8 }}
+      className={alone ? `${look.now} ${look.alone}` : look.now}
     >
-      <Typography sx={{ color: "text.secondary" }}>
+      <p className={`${text.text} ${text.faint}`}>
         {nth} of {work.steps.length}
-      </Typography>
-      <Box sx={{ display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap", mt: 1 }}>
+      </p>
+      <div className={look.step}>
         {wire && step.lead ? <WirePiece lead={leadOf(step.lead)} width={54} height={22} /> : null}
-        <Box
-          component="span"
-          sx={{
-            fontSize: where === "" ? "1.375rem" : "1.75rem",
-            fontWeight: 750,
-            fontFamily: wire ? MONO : "inherit",
-            lineHeight: 1.2,
-            display: "inline-block",
-            "&::first-letter": { textTransform: "uppercase" },
-          }}
-        >
+        <span className={`${look.what} ${where === "" ? "" : look.placed} ${wire ? look.wire : ""}`}>
           {what}
-        </Box>
+        </span>
         {where === "" ? null : (
-          <Box component="span" sx={{ fontSize: "1.375rem", fontWeight: 700, lineHeight: 1.2 }}>
+          <span className={look.where}>
             {isCapped ? "⊓ " : "→ "}
             {where}
-          </Box>
+          </span>
         )}
-      </Box>
-      <Typography sx={{ color: "text.secondary", mt: 1 }}>{step.because}</Typography>
-      <Box sx={{ display: { xs: "block", md: alone ? "block" : "none" }, mt: 2 }}>
+      </div>
+      <p className={`${text.text} ${text.faint} ${look.because}`}>{step.because}</p>
+      <div className={look.strip}>
         <WireStrip work={work} step={step} />
-      </Box>
+      </div>
       <Button
         variant="contained"
         onClick={() => work.tick(step)}
@@ -67,6 +55,6 @@ export function CurrentStep({ work, step, alone = false }: { work: Steps; step: 
       >
         Done
       </Button>
-    </Box>
+    </section>
   );
 }

@@ -2,13 +2,15 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
-import { useRef, useState } from "react";
+import { memo, useRef, useState } from "react";
 import { type CheckFinding, FRAME } from "@/core/wiring";
 import { useJob, useLeadNames } from "../job/JobContext";
 import { Trouble } from "../parts/Trouble";
+import { useSteady } from "../parts/useSteady";
+import text from "../theme/text.module.css";
 import { usePlaceWords } from "../words/UsageProvider";
 import { usePlaceName } from "../words/usePlaceName";
+import look from "./DrawingPanel.module.css";
 import { HandChange } from "./HandChange";
 import { litOf } from "./lit";
 import { saveDrawingPdf, saveDrawingSvg } from "./saveDrawing";
@@ -35,51 +37,30 @@ export function DrawingPanel({ work, check }: Props) {
     check.findings.filter(({ weight }) => weight === "stop").flatMap(({ leads }) => leads),
   );
   const file = (job.title || "wiring").replace(/[^\p{L}\p{N}]+/gu, "-").toLowerCase();
-  const move = (lead: string, to: string) => {
+  const move = useSteady((lead: string, to: string) => {
     if (plan.landings[lead] !== to) add({ kind: "moved", lead, to });
-  };
+  });
+  const saveSvg = useSteady(() => {
+    if (svg.current) saveDrawingSvg(svg.current, file);
+  });
+  const savePdf = useSteady(() => {
+    setTrouble("");
+    saveDrawingPdf(drawing, {
+      title: `${job.title || "Wiring"} — ${plan.title}`,
+      name,
+      nameOf,
+      colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour),
+      file,
+    }).catch(() => setTrouble("The PDF could not be made here. Print the page to a file instead."));
+  });
   return (
-    <Box component="section" aria-label="Wiring drawing">
-      <Box sx={{ display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap", mb: 2 }}>
-        <Typography variant="h2" sx={{ mr: "auto" }}>
-          {plan.title}
-        </Typography>
-        <Box className="no-print" sx={{ display: "flex", gap: 2, flexWrap: "wrap" }}>
-          <Button size="small" color="inherit" onClick={() => window.print()}>
-            Print
-          </Button>
-          <Button
-            size="small"
-            color="inherit"
-            onClick={() => svg.current && saveDrawingSvg(svg.current, file)}
-          >
-            Save SVG
-          </Button>
-          <Button
-            size="small"
-            color="inherit"
-            onClick={() => {
-              setTrouble("");
-              saveDrawingPdf(drawing, {
-                title: `${job.title || "Wiring"} — ${plan.title}`,
-                name,
-                nameOf,
-                colourOf: (lead) => (lead === FRAME ? "green" : leadOf(lead).colour),
-                file,
-              }).catch(() => setTrouble("The PDF could not be made here. Print the page to a file instead."));
-            }}
-          >
-            Save PDF
-          </Button>
-        </Box>
-      </Box>
+    <section aria-label="Wiring drawing">
+      <div className={look.head}>
+        <h2 className={text.h2}>{plan.title}</h2>
+        <Files onSvg={saveSvg} onPdf={savePdf} />
+      </div>
       {trouble ? <Trouble>{trouble}</Trouble> : null}
-      <Box
-        tabIndex={0}
-        role="group"
-        aria-label="Drawing, pans sideways"
-        sx={{ overflowX: "auto", border: "1px solid", borderColor: "divider", bgcolor: "background.paper" }}
-      >
+      <Box tabIndex={0} role="group" aria-label="Drawing, pans sideways" className={look.pan}>
         <WiringDrawingView
           ref={svg}
           drawing={drawing}
@@ -91,11 +72,28 @@ export function DrawingPanel({ work, check }: Props) {
           onMove={move}
         />
       </Box>
-      <Typography className="no-print" sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1 }}>
+      <p className={`no-print ${text.text} ${text.faint} ${text.small} ${look.help}`}>
         Drag a lead’s name to a terminal, or press Enter on it and choose with the arrow keys. The check
         answers at once.
-      </Typography>
+      </p>
       <HandChange onMove={move} />
-    </Box>
+    </section>
   );
 }
+
+/** The drawing on paper and as a file; not drawn anew with every wire. */
+const Files = memo(function Files({ onSvg, onPdf }: { onSvg: () => void; onPdf: () => void }) {
+  return (
+    <Box className="no-print" sx={{ display: "flex", gap: 2, flexWrap: "wrap" }}>
+      <Button size="small" color="inherit" onClick={() => window.print()}>
+        Print
+      </Button>
+      <Button size="small" color="inherit" onClick={onSvg}>
+        Save SVG
+      </Button>
+      <Button size="small" color="inherit" onClick={onPdf}>
+        Save PDF
+      </Button>
+    </Box>
+  );
+});

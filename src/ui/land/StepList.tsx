@@ -1,8 +1,6 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import { type Assumption, type CheckFinding, emptied, FRAME, type PlanStep } from "@/core/wiring";
@@ -13,8 +11,10 @@ import { LeadTag } from "../parts/LeadTag";
 import { Notice } from "../parts/Notice";
 import { Tick } from "../parts/Tick";
 import { TOUCH } from "../theme/measures";
+import text from "../theme/text.module.css";
 import { useWords } from "../words/UsageProvider";
 import { CurrentStep } from "./CurrentStep";
+import look from "./StepList.module.css";
 import type { Steps } from "./useSteps";
 
 const StepMode = dynamic(() => brought(import("./StepMode").then((made) => made.StepMode)));
@@ -39,12 +39,12 @@ export function StepList({ work, check }: Props) {
     job.oldLeads.flatMap(({ terminal }) => (terminal ? [terminal] : [])),
   );
   return (
-    <Box component="section" aria-label="Landing list">
-      <Box sx={{ display: "flex", alignItems: "center", gap: 3, flexWrap: "wrap", mb: 2 }}>
-        <Typography variant="h2">One wire at a time</Typography>
-        <Typography sx={{ color: "text.secondary", mr: "auto" }}>
+    <section aria-label="Landing list">
+      <div className={look.head}>
+        <h2 className={text.h2}>One wire at a time</h2>
+        <p className={`${text.text} ${text.faint} ${look.count}`}>
           {done.length} of {steps.length} done
-        </Typography>
+        </p>
         {current ? (
           <Button
             className="no-print"
@@ -55,52 +55,47 @@ export function StepList({ work, check }: Props) {
             One wire a screen
           </Button>
         ) : null}
-      </Box>
+      </div>
       {check && check.weight === "stop" ? (
         <Notice weight="stop" word="Stop: do not power this" sx={{ mb: 3 }}>
-          <Typography>{words(check.findings[0]?.says ?? "")}</Typography>
+          <p className={text.text}>{words(check.findings[0]?.says ?? "")}</p>
         </Notice>
       ) : null}
       {check && check.assumes.length > 0 ? (
-        <Typography sx={{ borderLeft: "4px dashed", borderColor: "text.secondary", pl: 3, mb: 3 }}>
+        <p className={`${text.text} ${look.assumed}`}>
           Assumed still: {[...new Set(check.assumes.map((one) => one.short))].join(", ")}.
-        </Typography>
+        </p>
       ) : null}
       <PrintedSteps work={work} />
       {current ? (
-        <Box className="no-print">
+        <div className="no-print">
           <CurrentStep work={work} step={current} />
-        </Box>
+        </div>
       ) : null}
       {open.length > 1 ? (
-        <Box
-          component="ol"
-          className="no-print"
-          aria-label="Then"
-          sx={{ listStyle: "none", m: 0, mt: 4, p: 0, borderTop: "1.5px solid" }}
-        >
+        <ol className={`no-print ${look.then}`} aria-label="Then">
           {open.slice(1).map((step) => (
             <StepLine key={step.id} step={step} work={work} />
           ))}
-        </Box>
+        </ol>
       ) : null}
       {done.length > 0 ? (
-        <Box className="no-print" sx={{ mt: 3 }}>
+        <div className={`no-print ${look.folded}`}>
           <Fold title="Done" summary={`${done.length} of ${steps.length}`}>
-            <Box component="ol" aria-label="Done" sx={{ listStyle: "none", m: 0, p: 0 }}>
+            <ol aria-label="Done" className={look.done}>
               {done.map((step) => (
                 <StepLine key={step.id} step={step} work={work} />
               ))}
-            </Box>
+            </ol>
           </Fold>
-        </Box>
+        </div>
       ) : null}
       {empty.length > 0 ? (
-        <Typography sx={{ mt: 3 }}>
+        <p className={`${text.text} ${look.folded}`}>
           Becomes empty: <strong>{empty.join("; ")}</strong>.
-        </Typography>
+        </p>
       ) : null}
-      <Box component="ul" sx={{ m: 0, mt: 4, pl: 5, maxWidth: 640 }}>
+      <ul className={look.cautions}>
         {plan.cautions.map((caution) => (
           <li key={caution}>{words(caution)}</li>
         ))}
@@ -108,20 +103,16 @@ export function StepList({ work, check }: Props) {
           Locked out, tagged and proved dead first. The plate, the maker’s drawing and local code come before
           this list.
         </li>
-      </Box>
+      </ul>
       {alone ? <StepMode work={work} open onClose={() => setAlone(false)} /> : null}
-    </Box>
+    </section>
   );
 }
 
 /** On paper the whole list, to tick by pen. */
 function PrintedSteps({ work }: { work: Steps }) {
   return (
-    <Box
-      component="ol"
-      aria-label="Every step"
-      sx={{ display: "none", m: 0, pl: 6, "@media print": { display: "block" } }}
-    >
+    <ol aria-label="Every step" className={look.printed}>
       {work.steps.map((step) => {
         const { what, where, isCapped } = work.words(step);
         return (
@@ -131,7 +122,7 @@ function PrintedSteps({ work }: { work: Steps }) {
           </li>
         );
       })}
-    </Box>
+    </ol>
   );
 }
 
@@ -141,23 +132,10 @@ function StepLine({ step, work }: { step: PlanStep; work: Steps }) {
   const { what, where, isCapped } = work.words(step);
   const done = work.isDone(step);
   return (
-    <Box component="li" sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
-      <Tick
-        checked={done}
-        onTick={() => work.tick(step)}
-        sx={{ gridTemplateColumns: "26px minmax(84px,auto) 1fr", py: 1 }}
-      >
+    <li className={look.line}>
+      <Tick checked={done} onTick={() => work.tick(step)} className={look.tick}>
         {step.lead === null ? (
-          <Box
-            component="span"
-            sx={{
-              gridColumn: "2 / -1",
-              fontWeight: 650,
-              color: done ? "text.secondary" : "text.primary",
-            }}
-          >
-            {what}
-          </Box>
+          <span className={`${look.what} ${done ? look.past : ""}`}>{what}</span>
         ) : (
           <>
             <span>
@@ -167,19 +145,14 @@ function StepLine({ step, work }: { step: PlanStep; work: Steps }) {
                 <LeadTag lead={leadOf(step.lead)} name={what} />
               )}
             </span>
-            <Box
-              component="span"
-              sx={{ fontWeight: 650, color: isCapped || done ? "text.secondary" : "text.primary" }}
-            >
+            <span className={`${look.where} ${isCapped || done ? look.past : ""}`}>
               {isCapped ? "⊓ " : "→ "}
               {where}
-            </Box>
+            </span>
           </>
         )}
-        <Box component="span" sx={{ color: "text.secondary", gridColumn: "2 / -1", fontSize: "0.9375rem" }}>
-          {step.because}
-        </Box>
+        <span className={look.because}>{step.because}</span>
       </Tick>
-    </Box>
+    </li>
   );
 }

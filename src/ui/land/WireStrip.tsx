@@ -1,12 +1,12 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import type { PlanStep } from "@/core/wiring";
 import { useLeadNames } from "../job/JobContext";
 import { usePlaceName } from "../words/usePlaceName";
 import { litOf, stripOf } from "./lit";
 import type { Steps } from "./useSteps";
 import { useWireName } from "./useWireName";
+import look from "./WireStrip.module.css";
 import { WiringDrawingView } from "./WiringDrawingView";
 
 const NONE: ReadonlySet<string> = new Set();
@@ -21,7 +21,7 @@ export function WireStrip({ work, step }: { work: Steps; step: PlanStep }) {
   const part = stripOf(lit, drawing);
   if (!part) return null;
   return (
-    <Box sx={{ border: "1px solid", borderColor: "divider", bgcolor: "background.paper" }}>
+    <div className={look.strip}>
       <WiringDrawingView
         drawing={drawing}
         wrong={NONE}
@@ -31,6 +31,6 @@ export function WireStrip({ work, step }: { work: Steps; step: PlanStep }) {
         lit={lit}
         part={part}
       />
-    </Box>
+    </div>
   );
 }

@@ -25,7 +25,7 @@ export function Mounting({ need, name, plate }: { need: Need; name: string; plat
             <Tick
               checked={job.ticked.includes(stepOf(id))}
               onTick={(done) => add({ kind: "tick", step: stepOf(id), done })}
-              sx={{ alignItems: "start", py: 1 }}
+              high
             >
               <span>{words(says)}</span>
             </Tick>

@@ -153,7 +153,7 @@ function Step({ step, done }: { step: SafeStep; done: SafeStepDone | null }) {
     add({ kind: "safe-step", step: step.id, done: done === null, ...(volts === undefined ? {} : { volts }) });
   return (
     <Box component="li" sx={{ borderBottom: "1px solid", borderColor: "divider", py: 1 }}>
-      <Tick checked={done !== null} onTick={() => tick()} sx={{ alignItems: "start", py: 1 }}>
+      <Tick checked={done !== null} onTick={() => tick()} high>
         <span>
           <Box
             component="span"
