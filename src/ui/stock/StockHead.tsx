@@ -2,10 +2,16 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import NextLink from "next/link";
+import { memo } from "react";
 import { TOUCH } from "../theme/measures";
 
+interface Props {
+  readonly onAdd: () => void;
+  readonly onImport: () => void;
+}
+
 /** The page's heading with what may be done to the stock as a whole. */
-export function StockHead({ onAdd, onImport }: { onAdd: () => void; onImport: () => void }) {
+export const StockHead = memo(function StockHead({ onAdd, onImport }: Props) {
   return (
     <Box sx={{ display: "flex", alignItems: "center", gap: 3, flexWrap: "wrap", mb: 4 }}>
       <Typography variant="h1" sx={{ flex: "1 1 160px" }}>
@@ -25,4 +31,4 @@ export function StockHead({ onAdd, onImport }: { onAdd: () => void; onImport: ()
       </Button>
     </Box>
   );
-}
+});

@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import { QueryClient, QueryClientProvider, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import { v7 as uuid } from "uuid";
 import type { StockItem } from "@/core";
 import { MAIN } from "../parts/SkipLink";
@@ -51,17 +51,20 @@ function Stock({ search }: { search: string }) {
     open: "none",
   });
   const [removed, setRemoved] = useState<StockItem | null>(null);
-  const ask = (change: Partial<StockAsked>) => setAsked({ ...asked, ...change });
+  const ask = useCallback(
+    (change: Partial<StockAsked>) => setAsked((before) => ({ ...before, ...change })),
+    [],
+  );
+  const open = useCallback((line: SeenLine) => setPanel({ open: "edit", line }), []);
+  const add = useCallback(() => open({ item: newMotor(), version: 0 }), [open]);
+  const bring = useCallback(() => setPanel({ open: "import" }), []);
   const changed = () => {
     setPanel({ open: "none" });
     void queries.invalidateQueries({ queryKey: ["stock"] });
   };
   return (
     <>
-      <StockHead
-        onAdd={() => setPanel({ open: "edit", line: { item: newMotor(), version: 0 } })}
-        onImport={() => setPanel({ open: "import" })}
-      />
+      <StockHead onAdd={add} onImport={bring} />
       {panel.open === "import" ? (
         <ImportPanel
           onDone={() => void queries.invalidateQueries({ queryKey: ["stock"] })}
@@ -91,7 +94,7 @@ function Stock({ search }: { search: string }) {
         />
       ) : null}
       <StockSearch asked={asked} onAsk={ask} />
-      <StockList asked={asked} onAsk={ask} onOpen={(line) => setPanel({ open: "edit", line })} />
+      <StockList asked={asked} onAsk={ask} onOpen={open} />
     </>
   );
 }

@@ -1,13 +1,14 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Table from "@mui/material/Table";
-import { useTable } from "@tanstack/react-table";
+import { type Row, useTable } from "@tanstack/react-table";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useMemo, useRef } from "react";
+import { memo, useEffect, useMemo, useRef } from "react";
 import type { StockLine, StockSort } from "@/contract/routes/stock";
 import { useHeightAbove } from "../parts/useHeightAbove";
+import { useSteady } from "../parts/useSteady";
+import look from "./StockTable.module.css";
 import { STOCK_FEATURES, type StockPlace, TABLE_COLUMNS, WIDE_ALONE } from "./stockColumns";
 
 interface Props {
@@ -27,9 +28,9 @@ const ROW_HEIGHT = 49;
 const DRAWN_WHOLE = 200;
 const DRAWN_BESIDE = 12;
 
-const ON_WIDE = { display: { xs: "none", md: "table-cell" } } as const;
-const shownOn = (column: string) => (WIDE_ALONE.has(column) ? ON_WIDE : undefined);
+const shownOn = (column: string) => (WIDE_ALONE.has(column) ? look.wide : undefined);
 const NO_PLACES: readonly StockPlace[] = [];
+type StockTableMade = ReturnType<typeof useTable<typeof STOCK_FEATURES, StockPlace>>;
 
 /** The stock as a table; a heading sorts, a name opens its line. Of a long list the rows on the screen are drawn. */
 export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, onOpen }: Props) {
@@ -61,65 +62,98 @@ export function StockTable({ total, lineAt, onSeen, sort, descending, onSort, on
     enableSortingRemoval: false,
     state: { sorting: [{ id: sort, desc: descending }] },
   });
+  const sortBy = useSteady(onSort);
   const over = first ? first.start - above : 0;
   const under = last ? rows.getTotalSize() - (last.end - above) : 0;
   return (
-    <Table
-      ref={element}
-      aria-label="Stock"
-      aria-rowcount={total + 1}
-      sx={{ "& th, & td": { py: 0.5, verticalAlign: "middle" } }}
-    >
+    <Table ref={element} aria-label="Stock" aria-rowcount={total + 1} className={look.table}>
       <thead>
         <tr aria-rowindex={1}>
-          {table.getHeaderGroups().flatMap(({ headers }) =>
-            headers.map((header) => {
-              const { id } = header.column;
-              const way = header.column.getIsSorted();
-              return (
-                <Box
-                  component="th"
-                  key={id}
-                  scope="col"
-                  aria-sort={way === "desc" ? "descending" : way === "asc" ? "ascending" : "none"}
-                  sx={shownOn(id)}
-                >
-                  <Button
-                    variant="text"
-                    color="inherit"
-                    size="small"
-                    onClick={() => onSort(id as StockSort)}
-                    sx={{ px: 0, minWidth: 0, fontSize: "0.875rem", color: "text.secondary", minHeight: 44 }}
-                  >
-                    <table.FlexRender header={header} />
-                    {way === "desc" ? " ↓" : way === "asc" ? " ↑" : ""}
-                  </Button>
-                </Box>
-              );
-            }),
-          )}
+          {table
+            .getHeaderGroups()
+            .flatMap(({ headers }) =>
+              headers.map(({ column }) => (
+                <Heading
+                  key={column.id}
+                  id={column.id as StockSort}
+                  title={String(column.columnDef.header)}
+                  way={column.getIsSorted()}
+                  onSort={sortBy}
+                />
+              )),
+            )}
         </tr>
       </thead>
       <tbody>
         <Spacer height={over} />
         {table.getRowModel().rows.map((row) => (
-          <tr
+          <StockRow
             key={row.original.key}
-            ref={rows.measureElement}
-            data-index={row.original.index}
-            aria-rowindex={row.original.index + 2}
-            style={{ height: ROW_HEIGHT }}
-          >
-            {row.getAllCells().map((cell) => (
-              <Box component="td" key={cell.id} sx={shownOn(cell.column.id)}>
-                <table.FlexRender cell={cell} />
-              </Box>
-            ))}
-          </tr>
+            row={row}
+            measure={rows.measureElement}
+            FlexRender={table.FlexRender}
+          />
         ))}
         <Spacer height={under} />
       </tbody>
     </Table>
+  );
+}
+
+interface HeadingProps {
+  readonly id: StockSort;
+  readonly title: string;
+  readonly way: "asc" | "desc" | false;
+  readonly onSort: (sort: StockSort) => void;
+}
+
+/** A column's heading, which sorts by it. */
+const Heading = memo(function Heading({ id, title, way, onSort }: HeadingProps) {
+  return (
+    <th
+      scope="col"
+      aria-sort={way === "desc" ? "descending" : way === "asc" ? "ascending" : "none"}
+      className={shownOn(id)}
+    >
+      <Button
+        variant="text"
+        color="inherit"
+        size="small"
+        onClick={() => onSort(id)}
+        sx={{ px: 0, minWidth: 0, fontSize: "0.875rem", color: "text.secondary", minHeight: 44 }}
+      >
+        {title}
+        {way === "desc" ? " ↓" : way === "asc" ? " ↑" : ""}
+      </Button>
+    </th>
+  );
+});
+
+interface RowProps {
+  readonly row: Row<typeof STOCK_FEATURES, StockPlace>;
+  readonly measure: (node: Element | null) => void;
+  readonly FlexRender: StockTableMade["FlexRender"];
+}
+
+/** A line of the stock: drawn anew where another one came to its place, and not with every letter of a search. */
+const StockRow = memo(DrawnRow, ({ row: before }, { row: after }) =>
+  samePlace(before.original, after.original),
+);
+
+function samePlace(before: StockPlace, after: StockPlace): boolean {
+  return before.index === after.index && before.line === after.line && before.onOpen === after.onOpen;
+}
+
+function DrawnRow({ row, measure, FlexRender }: RowProps) {
+  const { index } = row.original;
+  return (
+    <tr ref={measure} data-index={index} aria-rowindex={index + 2} style={{ height: ROW_HEIGHT }}>
+      {row.getAllCells().map((cell) => (
+        <td key={cell.id} className={shownOn(cell.column.id)}>
+          <FlexRender cell={cell} />
+        </td>
+      ))}
+    </tr>
   );
 }
 

@@ -1,10 +1,8 @@
-import Box from "@mui/material/Box";
-import Button from "@mui/material/Button";
 import { createColumnHelper, rowSortingFeature, tableFeatures } from "@tanstack/react-table";
 import type { StockLine, StockSort } from "@/contract/routes/stock";
 import { formatCapacitor, parseCapacitor, readPlate, type StockItem } from "@/core";
 import { Verdict } from "../parts/Verdict";
-import { MONO } from "../theme/measures";
+import look from "./StockTable.module.css";
 
 /** A place of the list: its line, once that is fetched, and what opens it. */
 export interface StockPlace {
@@ -52,39 +50,25 @@ export const TABLE_COLUMNS = made.columns([
   made.accessor(({ line }) => line?.item.cost ?? null, {
     id: "cost" satisfies StockSort,
     header: "cost",
-    cell: ({ getValue }) => (
-      <Box component="span" sx={{ fontFamily: MONO }}>
-        {getValue()?.toFixed(2) ?? ""}
-      </Box>
-    ),
+    cell: ({ getValue }) => <span className={look.figure}>{getValue()?.toFixed(2) ?? ""}</span>,
   }),
 ]);
 
 function Name({ place: { line, onOpen } }: { place: StockPlace }) {
   if (!line) return "…";
   return (
-    <Button
-      variant="text"
-      color="inherit"
-      onClick={() => onOpen(line)}
-      sx={{ px: 0, minHeight: 44, textAlign: "left", fontWeight: 600 }}
-    >
+    <button type="button" className={look.name} onClick={() => onOpen(line)}>
       {line.item.name}
-    </Button>
+    </button>
   );
 }
 
 function OnHand({ line: { item, onHand, inUse } }: { line: StockLine }) {
   return (
-    <Box component="span" sx={{ fontFamily: MONO, whiteSpace: "nowrap" }}>
+    <span className={look.figure}>
       {onHand < item.minimum ? <Verdict weight="again" word={`${onHand} of ${item.minimum}`} /> : onHand}
-      {inUse > 0 ? (
-        <Box component="span" sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
-          {" "}
-          ({inUse} on jobs)
-        </Box>
-      ) : null}
-    </Box>
+      {inUse > 0 ? <span className={look.used}> ({inUse} on jobs)</span> : null}
+    </span>
   );
 }
 
