@@ -6,6 +6,8 @@ import dynamic from "next/dynamic";
 import type { JobLine } from "@/contract/routes/jobs";
 import { brought } from "../parts/brought";
 import { Coming } from "../parts/Coming";
+import { useSteady } from "../parts/useSteady";
+import look from "./JobList.module.css";
 import { JobRow } from "./JobRow";
 import type { RowAction } from "./rowAction";
 
@@ -36,6 +38,7 @@ export function JobSection({
   shows?: Readonly<Record<string, string>>;
   onAction: (job: JobLine, action: RowAction) => void;
 }) {
+  const act = useSteady(onAction);
   return (
     <Box component="section" sx={{ mb: 10 }} aria-label={title} aria-busy={busy}>
       <Box
@@ -53,15 +56,15 @@ export function JobSection({
       </Box>
       {jobs.length === 0 ? <Typography sx={{ py: 4, color: "text.secondary" }}>{empty}</Typography> : null}
       {jobs.length > DRAWN_WHOLE ? (
-        <LongJobList jobs={jobs} onAction={onAction} />
+        <LongJobList jobs={jobs} onAction={act} />
       ) : (
-        <Box component="ul" sx={{ listStyle: "none", m: 0, p: 0 }}>
+        <ul className={look.lines}>
           {jobs.map((job) => (
-            <Box component="li" key={job.id} sx={{ borderBottom: "1px solid", borderColor: "divider" }}>
-              <JobRow job={job} shows={shows[job.id] ?? ""} onAction={(action) => onAction(job, action)} />
-            </Box>
+            <li key={job.id} className={look.line}>
+              <JobRow job={job} shows={shows[job.id] ?? ""} onAction={act} />
+            </li>
           ))}
-        </Box>
+        </ul>
       )}
     </Box>
   );

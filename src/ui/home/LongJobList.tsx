@@ -1,10 +1,10 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import { useWindowVirtualizer } from "@tanstack/react-virtual";
 import { useRef } from "react";
 import type { JobLine } from "@/contract/routes/jobs";
 import { useHeightAbove } from "../parts/useHeightAbove";
+import look from "./JobList.module.css";
 import { JobRow } from "./JobRow";
 import type { RowAction } from "./rowAction";
 
@@ -32,10 +32,9 @@ export function LongJobList({
   const drawn = rows.getVirtualItems();
   const [first, last] = [drawn[0], drawn.at(-1)];
   return (
-    <Box
-      component="ul"
+    <ul
       ref={element}
-      sx={{ listStyle: "none", m: 0, p: 0 }}
+      className={look.lines}
       style={{
         paddingTop: first ? first.start - above : 0,
         paddingBottom: last ? rows.getTotalSize() - (last.end - above) : rows.getTotalSize(),
@@ -44,19 +43,18 @@ export function LongJobList({
       {drawn.map(({ index, key }) => {
         const job = jobs[index];
         return job ? (
-          <Box
-            component="li"
+          <li
             key={key}
             ref={rows.measureElement}
             data-index={index}
             aria-setsize={jobs.length}
             aria-posinset={index + 1}
-            sx={{ borderBottom: "1px solid", borderColor: "divider" }}
+            className={look.line}
           >
-            <JobRow job={job} shows="" onAction={(action) => onAction(job, action)} />
-          </Box>
+            <JobRow job={job} shows="" onAction={onAction} />
+          </li>
         ) : null;
       })}
-    </Box>
+    </ul>
   );
 }
