@@ -4,6 +4,8 @@
  */
 import { chromium } from "@playwright/test";
 import { CHROMIUM_ARGUMENTS, ensureChromium } from "../scripts/lib/chromium.mjs";
+import { landFelt, openingFelt, stockFelt } from "./feltElsewhere.mjs";
+import { stocked } from "./madeRecord.mjs";
 import { served } from "./served.mjs";
 
 const DATABASE = "odd_lead_bench";
@@ -29,6 +31,7 @@ const SETTLES_MS = 1500;
 const HAND_MS = 600;
 const MOST_READINGS = 40;
 const BARE_READINGS = 20;
+const STOCK_LINES = 100_000;
 
 /** Made-up motors: for each group, where each lead comes out, along which leg from its joint, in ohms. */
 const MOTORS = {
@@ -71,19 +74,24 @@ function reads(groups, a, b) {
 }
 
 async function main() {
-  const { times, weights, shifts } = await served(DATABASE, async ({ base }) => {
+  const felt = await served(DATABASE, async ({ base, url }) => {
     const browser = await chromium.launch({ executablePath: ensureChromium(), args: CHROMIUM_ARGUMENTS });
     try {
       return {
         times: [...(await bareAnswers(browser)), ...(await keyToVerdict(browser, base))],
         weights: await weightOf(browser, base),
         shifts: await shiftsOf(browser, base),
+        openings: await openingFelt(browser, base),
+        elsewhere: [
+          ...(await landFelt(browser, base, SLOWER)),
+          ...(await stocked(url, STOCK_LINES).then(() => stockFelt(browser, base, SLOWER, STOCK_LINES))),
+        ],
       };
     } finally {
       await browser.close();
     }
   });
-  console.log(section(times, weights, shifts));
+  console.log(section(felt));
 }
 
 async function keyToVerdict(browser, base) {
@@ -274,7 +282,7 @@ async function shiftsOf(browser, base) {
   return rows;
 }
 
-function section(times, weights, shifts) {
+function section({ times, elsewhere, openings, weights, shifts }) {
   const at = (list, share) => {
     const sorted = [...list].sort((a, b) => a - b);
     return (sorted[Math.floor(share * (sorted.length - 1))] ?? 0).toFixed(0);
@@ -290,6 +298,21 @@ function section(times, weights, shifts) {
       ({ leads, slower, felt, worked }) =>
         `| ${leads} | × ${slower} | ${felt.length} | ${at(felt, 0.5)} | ${at(felt, 0.95)} | ${worked.length > 0 ? `${at(worked, 0.5)} | ${at(worked, 0.95)}` : "– | –"} |`,
     ),
+    "",
+    "Elsewhere, in milliseconds, from the key or the choice:",
+    "",
+    "| what | page's thread | times | median | p95 |",
+    "| --- | --- | --- | --- | --- |",
+    ...elsewhere.map(
+      ({ what, slower, felt }) =>
+        `| ${what} | × ${slower} | ${felt.length} | ${at(felt, 0.5)} | ${at(felt, 0.95)} |`,
+    ),
+    "",
+    "Until a page can be used, in milliseconds, the slowest of three, on a phone's screen with a line of 400 ms and 50 kB/s and the page's thread four times slower; the first time, and the second with what the service worker keeps:",
+    "",
+    "| page | first | second |",
+    "| --- | --- | --- |",
+    ...openings.map(({ what, first, again }) => `| ${what} | ${at(first, 1)} | ${at(again, 1)} |`),
     "",
     "Compressed JavaScript that a page brings by itself, in kB:",
     "",

@@ -77,9 +77,14 @@ export const ASKED = [
 /** Puts a made-up record of this size in the place of the one before. */
 export async function filled(url, size) {
   await query(url, "delete from jobs where demo is null", jobs(size), units(size));
+  await stocked(url, size);
+  for (const table of ["jobs", "units"]) await query(url, `vacuum analyze ${table}`);
+}
+
+/** The same of the stock alone, beside whatever jobs there are. */
+export async function stocked(url, size) {
   await query(url, "delete from stock_items where name like 'Bench motor%'", stock(size));
-  for (const table of ["jobs", "units", "stock_items", "stock_counts"])
-    await query(url, `vacuum analyze ${table}`);
+  for (const table of ["stock_items", "stock_counts"]) await query(url, `vacuum analyze ${table}`);
 }
 
 async function get(base, path) {
