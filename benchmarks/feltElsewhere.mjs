@@ -15,15 +15,16 @@ const EDGE_SLOWER = 4;
 
 /**
  * On the page: what is felt from a touch (a key or a choice) until a part says something else and nothing in it is
- * awaited, and that is drawn. The part is told by `watched.part`.
+ * awaited, and that is drawn. The part is told by `watched.part`; a touch that changes nothing there
+ * does not count.
  */
 function watchTouches() {
-  window.watched = { part: "main", felt: [] };
-  let sent = 0;
+  const watched = { part: "main", felt: [], sent: 0 };
+  window.watched = watched;
   let before = "";
-  const part = () => document.querySelector(window.watched.part);
+  const part = () => document.querySelector(watched.part);
   const begun = () => {
-    sent = performance.now();
+    watched.sent = performance.now();
     before = part()?.textContent ?? "";
   };
   addEventListener("keydown", ({ key }) => key !== "Shift" && begun(), true);
@@ -31,9 +32,9 @@ function watchTouches() {
   const look = () => {
     const shown = part();
     const isDrawn = shown && !shown.querySelector('[aria-busy="true"]') && shown.textContent !== before;
-    if (sent > 0 && isDrawn) {
-      window.watched.felt.push(performance.now() - sent);
-      sent = 0;
+    if (watched.sent > 0 && isDrawn) {
+      watched.felt.push(performance.now() - watched.sent);
+      watched.sent = 0;
     }
     requestAnimationFrame(look);
   };
@@ -41,10 +42,7 @@ function watchTouches() {
 }
 
 async function begin(page, part, slower) {
-  await page.evaluate((watched) => {
-    window.watched.part = watched;
-    window.watched.felt.length = 0;
-  }, part);
+  await page.evaluate((watched) => Object.assign(window.watched, { part: watched, felt: [], sent: 0 }), part);
   const devtools = await page.context().newCDPSession(page);
   await devtools.send("Emulation.setCPUThrottlingRate", { rate: slower });
 }

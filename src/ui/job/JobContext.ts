@@ -3,7 +3,8 @@
 import { createContext, useContext, useEffect, useSyncExternalStore } from "react";
 import { useSyncExternalStoreWithSelector } from "use-sync-external-store/with-selector";
 import type { Fact, FactBody, Identification, Job, JobWiring } from "@/core";
-import type { JobNow, LeadNames, OpenJob } from "./openJob";
+import type { JobNow, LeadNames } from "./jobNow";
+import type { OpenJob } from "./openJob";
 import type { Watched } from "./watched";
 
 export const JobContext = createContext<OpenJob | null>(null);

@@ -13,6 +13,7 @@ import { usePlaceName } from "../words/usePlaceName";
 import look from "./DrawingPanel.module.css";
 import { HandChange } from "./HandChange";
 import { litOf } from "./lit";
+import panel from "./panelHead.module.css";
 import { saveDrawingPdf, saveDrawingSvg } from "./saveDrawing";
 import type { Steps } from "./useSteps";
 import { useWireName } from "./useWireName";
@@ -55,8 +56,8 @@ export function DrawingPanel({ work, check }: Props) {
   });
   return (
     <section aria-label="Wiring drawing">
-      <div className={look.head}>
-        <h2 className={text.h2}>{plan.title}</h2>
+      <div className={panel.head}>
+        <h2 className={`${text.h2} ${look.title}`}>{plan.title}</h2>
         <Files onSvg={saveSvg} onPdf={savePdf} />
       </div>
       {trouble ? <Trouble>{trouble}</Trouble> : null}

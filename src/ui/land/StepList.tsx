@@ -14,6 +14,7 @@ import { TOUCH } from "../theme/measures";
 import text from "../theme/text.module.css";
 import { useWords } from "../words/UsageProvider";
 import { CurrentStep } from "./CurrentStep";
+import panel from "./panelHead.module.css";
 import look from "./StepList.module.css";
 import type { Steps } from "./useSteps";
 
@@ -40,7 +41,7 @@ export function StepList({ work, check }: Props) {
   );
   return (
     <section aria-label="Landing list">
-      <div className={look.head}>
+      <div className={panel.head}>
         <h2 className={text.h2}>One wire at a time</h2>
         <p className={`${text.text} ${text.faint} ${look.count}`}>
           {done.length} of {steps.length} done
