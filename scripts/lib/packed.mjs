@@ -1,5 +1,5 @@
 import { existsSync, readdirSync, readFileSync, writeFileSync } from "node:fs";
-import { join } from "node:path";
+import { join, sep } from "node:path";
 import { promisify } from "node:util";
 import { brotliCompress, constants } from "node:zlib";
 
@@ -36,7 +36,7 @@ export function packedAnswers(folder) {
   const known = new Map();
   if (existsSync(folder))
     for (const name of readdirSync(folder, { recursive: true }))
-      if (name.endsWith(PACKED)) known.set(ADDRESS + name.slice(0, -PACKED.length), join(folder, name));
+      if (name.endsWith(PACKED)) known.set(addressOf(name.slice(0, -PACKED.length)), join(folder, name));
   return (request, response) => {
     const file = known.get(request.url?.split("?")[0]);
     const takes = /\bbr\b/.test(String(request.headers["accept-encoding"] ?? ""));
@@ -52,6 +52,11 @@ export function packedAnswers(folder) {
     response.end(request.method === "HEAD" ? undefined : body);
     return true;
   };
+}
+
+/** The address of a file, whose folders may be named after a part of an address: [job]. */
+function addressOf(name) {
+  return ADDRESS + name.split(sep).map(encodeURIComponent).join("/");
 }
 
 function typeOf(file) {

@@ -7,6 +7,9 @@ export interface OfflineFiles {
   readonly files: readonly string[];
 }
 
+/** What a file of the build is called that stands packed beside it. */
+const PACKED = ".br";
+
 let known: OfflineFiles | null = null;
 
 /** The files of the production build that is served. */
@@ -23,13 +26,13 @@ export function offlineFiles(root = process.cwd()): OfflineFiles {
   return known;
 }
 
-/** Files under a folder, by their paths from there. */
+/** Files under a folder, as addresses from there; not what stands beside a file packed. */
 function below(folder: string): string[] {
   return readdirSync(folder, { withFileTypes: true })
-    .flatMap((entry) =>
-      entry.isDirectory()
-        ? below(join(folder, entry.name)).map((file) => `${entry.name}/${file}`)
-        : [entry.name],
-    )
+    .flatMap((entry) => {
+      const name = encodeURIComponent(entry.name);
+      if (entry.isDirectory()) return below(join(folder, entry.name)).map((file) => `${name}/${file}`);
+      return entry.name.endsWith(PACKED) ? [] : [name];
+    })
     .sort();
 }
