@@ -342,3 +342,16 @@ test("the truck plan covers the wanted share, says how good it is, and can be gi
   await expect(plan).toContainText(/Proved the least|at most \d+\.\d % above/);
   await expect(plan.locator("svg.recharts-surface").first()).toBeVisible();
 });
+
+test("a list that cannot be had says so and is had again by a touch", async ({ page }) => {
+  const lists = /\/api\/v1\/stock\?/;
+  await page.goto("/stock");
+  await expect(page.getByRole("table", { name: "Stock" })).toBeVisible();
+  await page.route(lists, (route) => route.abort());
+  await page.getByLabel("Find").fill("larkhull");
+  await expect(page.getByText("The stock cannot be had from the server just now.")).toBeVisible();
+  await expect(page.getByLabel("Find")).toHaveValue("larkhull");
+  await page.unroute(lists);
+  await page.getByRole("button", { name: "Try again" }).click();
+  await expect(page.getByText(/lines? found\./)).toBeVisible();
+});

@@ -1,7 +1,6 @@
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { Notice } from "../parts/Notice";
-import { Trouble } from "../parts/Trouble";
 import { TOUCH } from "../theme/measures";
 import { StockTable } from "./StockTable";
 import type { StockAsked } from "./stockClient";
@@ -17,7 +16,7 @@ interface Props {
 /** The lines of the stock that are asked for, however many: those on the screen are fetched and drawn. */
 export function StockList({ asked, onAsk, onOpen }: Props) {
   const { total, more, failed, missing, again, lineAt, onSeen } = useStockPages(asked);
-  if (failed) return <Trouble>The stock cannot be had from the server just now.</Trouble>;
+  if (failed) return <Unfetched what="The stock cannot be had from the server just now." again={again} />;
   if (total === null) return <Typography role="status">Fetching the stock …</Typography>;
   const narrowed = Boolean(asked.search || asked.kind || asked.only);
   return (
@@ -42,15 +41,23 @@ export function StockList({ asked, onAsk, onOpen }: Props) {
         />
       )}
       {missing ? (
-        <Notice sx={{ position: "sticky", bottom: 0, py: 2, bgcolor: "background.default" }}>
-          <Typography sx={{ fontWeight: 600, mb: 1 }}>
-            Lines of this part of the list cannot be had from the server just now.
-          </Typography>
-          <Button color="inherit" onClick={again} sx={{ minHeight: TOUCH }}>
-            Try again
-          </Button>
-        </Notice>
+        <Unfetched
+          what="Lines of this part of the list cannot be had from the server just now."
+          again={again}
+        />
       ) : null}
     </>
+  );
+}
+
+/** What of the list did not come, and the way to ask for it once more: in sight however far the list is moved. */
+function Unfetched({ what, again }: { what: string; again: () => void }) {
+  return (
+    <Notice sx={{ position: "sticky", bottom: 0, py: 2, bgcolor: "background.default" }}>
+      <Typography sx={{ fontWeight: 600, mb: 1 }}>{what}</Typography>
+      <Button color="inherit" onClick={again} sx={{ minHeight: TOUCH }}>
+        Try again
+      </Button>
+    </Notice>
   );
 }

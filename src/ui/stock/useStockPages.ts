@@ -58,7 +58,7 @@ export function useStockPages(asked: StockAsked): StockPages {
     failed: first.isError,
     missing: others.some(({ isError }) => isError),
     again: () => {
-      for (const page of others) if (page.isError) void page.refetch();
+      for (const page of [first, ...others]) if (page.isError) void page.refetch();
     },
     lineAt: (place) => {
       const page = pageOf(place);
