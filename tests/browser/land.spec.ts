@@ -200,6 +200,30 @@ test("a lead moved to the wrong terminal is a stop at once; ready needs a reason
   await expect(line(page, "BN")).toContainText("T1, contactor");
 });
 
+test("a plan is not marked ready by the check of the wires before the one that is moved in the same breath", async ({
+  page,
+}) => {
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
+  await page.getByRole("button", { name: /Change by hand/ }).click();
+  await page
+    .getByRole("combobox", { name: "Lead", exact: true })
+    .selectOption({ label: "BN: FAN, dual capacitor" });
+  await page
+    .getByRole("combobox", { name: "To", exact: true })
+    .first()
+    .selectOption({ label: "T1, contactor" });
+  await expect(page.getByRole("button", { name: "Mark the plan ready" })).toBeEnabled();
+  await page.evaluate(() => {
+    for (const name of ["Move it", "Mark the plan ready"])
+      [...document.querySelectorAll("button")].find(({ textContent }) => textContent === name)?.click();
+  });
+  await expect(page.getByRole("alert").filter({ hasText: "Stop: do not power this" })).toBeVisible();
+  // The move alone was entered: one step back and the lead is where it was, with nothing marked.
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(line(page, "BN")).toContainText("FAN, dual capacitor");
+  await expect(page.getByRole("button", { name: "Mark the plan ready" })).toBeEnabled();
+});
+
 test("by keyboard alone: a lead is picked up in the drawing, taken to another terminal, and left again", async ({
   page,
 }) => {

@@ -71,6 +71,11 @@ export function useIsAsking(): () => boolean {
   return useOpenJob().asking.now;
 }
 
+/** Tells at the moment in which something is done whether what it goes by is of all that was entered. */
+export function useIsShown(): () => boolean {
+  return useOpenJob().isShown;
+}
+
 /** True while the first answer is being worked out: there is none yet that could be shown. */
 export function useFirstAnswerComes(): boolean {
   return usePart(useOpenJob().now, ({ answer, working }) => working && answer === null);

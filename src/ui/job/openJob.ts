@@ -142,6 +142,9 @@ export class OpenJob {
     };
   };
 
+  /** Whether all that was entered is on the page: what is not waits for what it comes to. */
+  readonly isShown = (): boolean => this.now.now().facts === this.facts;
+
   private changed(): void {
     const state = this.store.state();
     const saved = savingOf(state);

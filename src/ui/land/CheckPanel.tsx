@@ -7,7 +7,7 @@ import { useState } from "react";
 import { sourceWords } from "@/core";
 import type { Assumption, FittedMotor } from "@/core/wiring";
 import { keepDeviceName, MOST_NAME_LETTERS, useDeviceName } from "../job/deviceName";
-import { useJob, useJobWiring } from "../job/JobContext";
+import { useIsShown, useJob, useJobWiring } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
@@ -124,6 +124,7 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
 /** A plan with a stop is not marked ready; whoever goes on all the same writes down why. */
 function Ready({ check }: { check: ShownCheck }) {
   const { job, add } = useJob("ready");
+  const isShown = useIsShown();
   const known = useDeviceName();
   const day = useLocalDay(job.ready?.at ?? "");
   const [name, setName] = useState("");
@@ -150,7 +151,8 @@ function Ready({ check }: { check: ShownCheck }) {
         variant="contained"
         disabled={check.working}
         sx={{ mt: 3, minHeight: TOUCH, px: 6 }}
-        onClick={() => add({ kind: "ready", ready: true })}
+        // The check of the wires before a wire that is being drawn says nothing of them.
+        onClick={() => isShown() && add({ kind: "ready", ready: true })}
       >
         Mark the plan ready
       </Button>
