@@ -4,7 +4,7 @@ import { type Ref, useState } from "react";
 import type { Lead } from "@/core";
 import { type DrawnDevice, type DrawnWire, FRAME, type Point, type WiringDrawing } from "@/core/wiring";
 import { paintOf } from "../parts/insulation";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import { usePlaceWords } from "../words/UsageProvider";
 import { DeviceSymbol } from "./DeviceSymbol";
 import { LeadHandle } from "./LeadHandle";

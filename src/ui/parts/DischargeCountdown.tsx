@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { voltsLeft } from "@/core/capacitor";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 
 const TICK_MS = 100;
 

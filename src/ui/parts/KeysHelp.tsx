@@ -7,7 +7,8 @@ import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
-import { MONO, TOUCH } from "../theme/measures";
+import { MONO } from "../theme/faces";
+import { TOUCH } from "../theme/measures";
 
 /** A key, as it stands on the keyboard, and what it does. */
 export type KeyLine = readonly [keys: string, does: string];

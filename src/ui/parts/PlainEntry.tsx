@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import InputBase from "@mui/material/InputBase";
 import { type Ref, useId } from "react";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import { FieldFault } from "./FieldFault";
 import { FieldLabel } from "./FieldLabel";
 

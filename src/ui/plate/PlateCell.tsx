@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import { useId } from "react";
 import type { PlateField, PlateReading } from "@/core";
 import { TurnPicture } from "../parts/TurnPicture";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import { useWords } from "../words/UsageProvider";
 import { STAMPED } from "./plateLayout";
 import { useKeptField } from "./useKeptField";

@@ -7,7 +7,7 @@ import type { PlateField, PlateReading } from "@/core";
 import { FieldFault } from "../parts/FieldFault";
 import { FieldLabel } from "../parts/FieldLabel";
 import { PlainChoice } from "../parts/PlainChoice";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import { useWords } from "../words/UsageProvider";
 import { useKeptField } from "./useKeptField";
 

@@ -8,8 +8,8 @@ import { type FormEvent, useId, useState } from "react";
 import { PLATE_FIELDS, type PlateFieldId, readPlateLine } from "@/core";
 import { useJob } from "../job/JobContext";
 import { FieldLabel } from "../parts/FieldLabel";
+import { MONO } from "../theme/faces";
 import { MAIN_FIELD } from "../theme/fields";
-import { MONO } from "../theme/measures";
 
 const MOST_LETTERS = 200;
 

@@ -2,7 +2,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { formatOhms, type OhmsShown } from "@/core";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 
 interface Props {
   /** Both probes are on something. */

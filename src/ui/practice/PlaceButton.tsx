@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import type { ReactNode } from "react";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 
 interface Props {
   /** Which probe is on it. */

@@ -2,7 +2,8 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { noted } from "@/core/practice";
-import { MONO, TOUCH } from "../theme/measures";
+import { MONO } from "../theme/faces";
+import { TOUCH } from "../theme/measures";
 import type { PracticeWork } from "./practiceState";
 
 interface Props {

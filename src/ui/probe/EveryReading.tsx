@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Typography from "@mui/material/Typography";
 import { useJob, useLeadNames } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 
 /** So many are listed, the latest; the readings’ file in Record has all. */
 const MOST_LISTED = 5000;

@@ -2,7 +2,7 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 
 const KEYS = ["7", "8", "9", "OL", "4", "5", "6", "k", "1", "2", "3", "⌫", "0", "."] as const;
 

@@ -23,8 +23,9 @@ import { brought } from "../parts/brought";
 import { CLEARS } from "../parts/earlyTouches";
 import { FieldFault } from "../parts/FieldFault";
 import { LeadTag, WirePiece } from "../parts/LeadTag";
+import { MONO } from "../theme/faces";
 import { MAIN_FIELD } from "../theme/fields";
-import { MONO, TOUCH } from "../theme/measures";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 
 /** Brought where leads are entered, so that who only reads does not fetch it. */

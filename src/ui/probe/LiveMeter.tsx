@@ -7,7 +7,8 @@ import { type RefObject, useCallback, useEffect, useLayoutEffect, useRef, useSta
 import { formatOhms, type OhmsShown, ohmsDigits } from "@/core";
 import { useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Trouble } from "../parts/Trouble";
-import { MONO, TOUCH } from "../theme/measures";
+import { MONO } from "../theme/faces";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { HandsFree } from "./HandsFree";
 import type { Target } from "./target";

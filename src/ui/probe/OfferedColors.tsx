@@ -2,7 +2,8 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { COLOUR_WORD, type ColourLetters, type likelyColours } from "@/core";
 import { WirePiece } from "../parts/LeadTag";
-import { MONO, TOUCH } from "../theme/measures";
+import { MONO } from "../theme/faces";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 
 interface Props {

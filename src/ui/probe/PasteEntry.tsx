@@ -6,7 +6,8 @@ import Typography from "@mui/material/Typography";
 import { useMemo } from "react";
 import { parsePastedReadings } from "@/core";
 import { useJob, useLeadNames } from "../job/JobContext";
-import { MONO, TOUCH } from "../theme/measures";
+import { MONO } from "../theme/faces";
+import { TOUCH } from "../theme/measures";
 
 interface Props {
   readonly text: string;

@@ -14,7 +14,7 @@ import {
 import { useAnswer, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { Fold } from "../parts/Fold";
 import slow from "../parts/slow.module.css";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import text from "../theme/text.module.css";
 import { useWords } from "../words/UsageProvider";
 import { AnswerChoice } from "./AnswerChoice";

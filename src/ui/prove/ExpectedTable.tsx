@@ -6,7 +6,7 @@ import type { Diagnosis, Expectation } from "@/core/proving";
 import { useJob, useJobWiring } from "../job/JobContext";
 import { Mark } from "../parts/Verdict";
 import { WordLinks } from "../parts/WordLinks";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import { UNIT } from "./checkWords";
 import { useNames } from "./useNames";
 

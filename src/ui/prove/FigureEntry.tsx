@@ -3,7 +3,7 @@
 import InputBase from "@mui/material/InputBase";
 import { useState } from "react";
 import { parseNumber } from "@/core";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import { BigEntry } from "./BigEntry";
 import { StartClock } from "./StartClock";
 

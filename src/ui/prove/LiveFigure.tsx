@@ -6,7 +6,8 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import type { NextCheck } from "@/core/proving";
 import { Trouble } from "../parts/Trouble";
-import { MONO, TOUCH } from "../theme/measures";
+import { MONO } from "../theme/faces";
+import { TOUCH } from "../theme/measures";
 import { UNIT } from "./checkWords";
 import { type InstrumentSource, type ShownFigure, useInstrument } from "./useInstrument";
 

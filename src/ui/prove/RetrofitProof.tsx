@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { CONTROL_PAIR, type ProvingObservation } from "@/core/proving";
 import { useJobWiring } from "../job/JobContext";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import { FigureEntry } from "./FigureEntry";
 import { Touches } from "./Touches";
 

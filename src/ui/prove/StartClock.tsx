@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 
 const TICK_MS = 100;
 const TENTH = 0.1;

@@ -8,7 +8,7 @@ import dynamic from "next/dynamic";
 import { comparableMegohms, judgeInsulation, type KeptInsulationTest } from "@/core";
 import { useJob } from "../job/JobContext";
 import { Verdict } from "../parts/Verdict";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import { InsulationEntry } from "./InsulationEntry";
 
 const InsulationTrend = dynamic(() => import("./InsulationTrend").then((m) => m.InsulationTrend), {

@@ -8,7 +8,8 @@ import { formatOhms, parseTemperature, type Reference, type ReferenceVerdict } f
 import { useJob } from "../job/JobContext";
 import { KeptEntry } from "../parts/KeptEntry";
 import { type Shown, Verdict } from "../parts/Verdict";
-import { MONO, TOUCH } from "../theme/measures";
+import { MONO } from "../theme/faces";
+import { TOUCH } from "../theme/measures";
 import { REFERENCE_WEIGHT } from "./referenceWeight";
 
 const LINE_WORDS: Readonly<Record<ReferenceVerdict["lines"][number]["verdict"], readonly [Shown, string]>> = {

@@ -7,7 +7,8 @@ import { useMemo, useState } from "react";
 import { parsePastedReadings, type Reference, USUAL_REFERENCE_C, USUAL_TOLERANCE_PERCENT } from "@/core";
 import { useJob, useLeadNames } from "../job/JobContext";
 import { Trouble } from "../parts/Trouble";
-import { MONO, TOUCH } from "../theme/measures";
+import { MONO } from "../theme/faces";
+import { TOUCH } from "../theme/measures";
 
 /** Ohms as a plate or a manual prints them, a line for each place. */
 export function WrittenReference({ onReference }: { onReference: (reference: Reference) => void }) {

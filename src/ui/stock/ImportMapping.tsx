@@ -7,7 +7,8 @@ import Typography from "@mui/material/Typography";
 import { type MappedColumn, STOCK_COLUMNS } from "@/core/stock";
 import { PlainChoice } from "../parts/PlainChoice";
 import { Trouble } from "../parts/Trouble";
-import { MONO, TOUCH } from "../theme/measures";
+import { MONO } from "../theme/faces";
+import { TOUCH } from "../theme/measures";
 import { placed } from "./placed";
 import type { ImportState } from "./useImport";
 

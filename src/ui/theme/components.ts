@@ -1,5 +1,6 @@
 import type { Components, CssVarsTheme, Theme } from "@mui/material/styles";
-import { MONO, RAIL, RING, TOUCH } from "./measures";
+import { MONO } from "./faces";
+import { RAIL, RING, TOUCH } from "./measures";
 
 /** Hairlines over shadows. */
 const FLAT = { boxShadow: "none", border: "1.5px solid var(--mui-palette-text-primary)" } as const;

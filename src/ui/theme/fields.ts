@@ -1,4 +1,4 @@
-import { MONO } from "./measures";
+import { MONO } from "./faces";
 
 /** The field that a page is about: heavier than what else is typed there. */
 export const MAIN_FIELD = { flex: 1, minWidth: 0, minHeight: 56, border: "2px solid" } as const;

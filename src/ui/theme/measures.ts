@@ -1,7 +1,3 @@
-/** Numbers and lead letters: every digit as wide as the next. */
-export const MONO =
-  '"Atkinson Hyperlegible Mono Variable", "Odd Lead Mono Meanwhile", ui-monospace, monospace';
-
 /** Least size of what is touched with a probe in the other hand, in pixels. */
 export const TOUCH = 48;
 /** Height of the rail where it lies at the foot of a phone's screen, pixels. */

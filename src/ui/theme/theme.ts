@@ -1,7 +1,6 @@
 import { createTheme } from "@mui/material/styles";
 import { COMPONENTS } from "./components";
-
-const NEXT = '"Atkinson Hyperlegible Next Variable", "Odd Lead Text Meanwhile", system-ui, sans-serif';
+import { TEXT } from "./faces";
 
 /**
  * Two schemes: Day (paper and ink, for sun) and Attic (dark and dim). Copper marks what to do now, blue-green what is
@@ -37,7 +36,7 @@ export const theme = createTheme({
   spacing: 4,
   shape: { borderRadius: 3 },
   typography: {
-    fontFamily: NEXT,
+    fontFamily: TEXT,
     fontSize: 15,
     h1: { fontSize: "1.5rem", fontWeight: 700, lineHeight: 1.25 },
     h2: { fontSize: "1.0625rem", fontWeight: 700, lineHeight: 1.3 },

@@ -5,7 +5,7 @@ import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { type Compartment, compartment } from "@/core/wiring";
 import { Notice } from "../parts/Notice";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 
 /** A compartment as JSON: to copy to another job, and for what the editor has no field for. */
 export function EquipmentText({ made, onKeep }: { made: Compartment; onKeep: (made: Compartment) => void }) {

@@ -15,7 +15,7 @@ import { Fold } from "../parts/Fold";
 import { MAIN } from "../parts/SkipLink";
 import { TopBar } from "../parts/TopBar";
 import { Verdict } from "../parts/Verdict";
-import { MONO } from "../theme/measures";
+import { MONO } from "../theme/faces";
 import { Say, useWords } from "../words/UsageProvider";
 import { useTruckPlan } from "./useTruckPlan";
 
