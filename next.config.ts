@@ -1,5 +1,6 @@
 import { randomBytes } from "node:crypto";
 import type { NextConfig } from "next";
+import { FEW_SCRIPTS } from "./scripts/lib/fewScripts";
 
 /** Names this build: the page and the worker that keeps it must be of one. */
 const build = randomBytes(9).toString("base64url");
@@ -13,6 +14,10 @@ const config: NextConfig = {
   typescript: { tsconfigPath: "tsconfig.build.json" },
   env: { ODD_LEAD_BUILD: build },
   experimental: { optimizePackageImports: ["@mui/material"] },
+  webpack: (bundler, { isServer, dev }) => {
+    if (!isServer && !dev) bundler.optimization.splitChunks = FEW_SCRIPTS;
+    return bundler;
+  },
 };
 
 export default config;

@@ -70,6 +70,7 @@ const BUILD_INPUTS = [
   "scripts/prepare-database.ts",
   "scripts/lib/makeDirect.mjs",
   "scripts/lib/bundled.mjs",
+  "scripts/lib/fewScripts.ts",
   "package-lock.json",
   "next.config.ts",
   "tsconfig.json",
@@ -95,12 +96,12 @@ export async function ensureBuild() {
   if (isBuilt()) return;
   say("Building …");
   const env = { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" };
-  const status = await show(bin("next"), ["build"], {
+  const status = await show(bin("next"), ["build", "--webpack"], {
     cwd: ROOT,
     env,
     stdio: ["ignore", "ignore", "inherit"],
   });
-  if (status !== 0) throw new Error("the production build failed; run `npx next build` to see why");
+  if (status !== 0) throw new Error("the production build failed; run `npx next build --webpack` to see why");
   await packBuild(STATIC);
   await bundled(join(ROOT, "scripts", "prepare-database.ts"), PREPARING, "cjs");
   await bundled(join(ROOT, "src", "server", "heavy", "work.worker.ts"), WORK, "cjs");
