@@ -1,5 +1,8 @@
 "use client";
 
+import Accordion from "@mui/material/Accordion";
+import AccordionDetails from "@mui/material/AccordionDetails";
+import AccordionSummary from "@mui/material/AccordionSummary";
 import { type ReactNode, useId, useState } from "react";
 import look from "./Fold.module.css";
 
@@ -11,30 +14,42 @@ interface Props {
   readonly children: ReactNode;
 }
 
+/** Shown or not, at once: a screen that slides is a screen that waits. */
+function AtOnce({ in: shown, children }: { readonly in?: boolean; readonly children?: ReactNode }) {
+  return shown ? children : null;
+}
+
+/** Its part of the page is named by the section around it. */
+const PARTS = { heading: { component: "h2" }, region: { role: undefined } } as const;
+const WAYS = { transition: AtOnce };
+
 /** A part of a screen that is seldom needed: folded to one line that says what is set in it. */
 export function Fold({ title, summary, open: first = false, children }: Props) {
   const [open, setOpen] = useState(first);
   const id = useId();
   return (
-    <section aria-label={title} className={look.fold}>
-      <h2>
-        <button
-          type="button"
-          className={look.line}
-          aria-expanded={open}
-          aria-controls={id}
-          onClick={() => setOpen(!open)}
-        >
-          <span className={look.title}>{title}</span>
-          <span className={look.summary}>{open ? null : summary}</span>
-          <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true" fill="none" strokeWidth="2">
-            <path d={open ? "M2 7h10" : "M2 7h10M7 2v10"} stroke="currentColor" />
-          </svg>
-        </button>
-      </h2>
-      <div id={id} className={look.inside} hidden={!open}>
-        {open ? children : null}
-      </div>
-    </section>
+    <Accordion
+      component="section"
+      aria-label={title}
+      expanded={open}
+      onChange={(_, opens) => setOpen(opens)}
+      slots={WAYS}
+      slotProps={PARTS}
+    >
+      <AccordionSummary aria-controls={open ? id : undefined} expandIcon={<Sign open={open} />}>
+        <span className={look.title}>{title}</span>
+        <span className={look.summary}>{open ? null : summary}</span>
+      </AccordionSummary>
+      <AccordionDetails>{open ? children : null}</AccordionDetails>
+    </Accordion>
+  );
+}
+
+/** Plus while there is more to see, minus while it is seen. */
+function Sign({ open }: { open: boolean }) {
+  return (
+    <svg width="14" height="14" viewBox="0 0 14 14" aria-hidden="true" fill="none" strokeWidth="2">
+      <path d={open ? "M2 7h10" : "M2 7h10M7 2v10"} stroke="currentColor" />
+    </svg>
   );
 }

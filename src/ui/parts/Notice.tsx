@@ -1,4 +1,4 @@
-import Box from "@mui/material/Box";
+import Alert from "@mui/material/Alert";
 import type { SxProps, Theme } from "@mui/material/styles";
 import type { ReactNode } from "react";
 import { Verdict } from "./Verdict";
@@ -14,23 +14,16 @@ interface Props {
 }
 
 /** What has to be known before going on, read out at once: a bar at its side, its mark and word, and what to do. */
-export function Notice({ weight = "again", word, children, className, sx = [] }: Props) {
+export function Notice({ weight = "again", word, children, className, sx }: Props) {
   return (
-    <Box
-      role="alert"
+    <Alert
+      variant="outlined"
+      severity={weight === "stop" ? "error" : "warning"}
       className={className}
-      sx={[
-        {
-          borderLeft: "4px solid",
-          borderColor: weight === "stop" ? "error.main" : "warning.main",
-          pl: 3,
-          py: 1,
-        },
-        ...(Array.isArray(sx) ? sx : [sx]),
-      ]}
+      sx={sx}
     >
       {word === undefined ? null : <Verdict weight={weight} word={word} />}
       {children}
-    </Box>
+    </Alert>
   );
 }

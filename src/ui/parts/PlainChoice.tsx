@@ -1,7 +1,7 @@
-import Box from "@mui/material/Box";
+import InputBase from "@mui/material/InputBase";
+import NativeSelect from "@mui/material/NativeSelect";
 import type { SxProps, Theme } from "@mui/material/styles";
 import type { ReactNode } from "react";
-import { TOUCH } from "../theme/measures";
 
 interface Props {
   readonly value: string;
@@ -15,29 +15,17 @@ interface Props {
 }
 
 /** A choice of few by the browser's own list: quick with a thumb and by keyboard. */
-export function PlainChoice({ value, onChange, children, id, name, sx = [] }: Props) {
+export function PlainChoice({ value, onChange, children, id, name, sx }: Props) {
   return (
-    <Box
-      component="select"
+    <NativeSelect
+      input={<InputBase fullWidth />}
       id={id}
-      aria-label={name}
       value={value}
       onChange={(event) => onChange(event.target.value)}
-      sx={[
-        {
-          width: "100%",
-          minHeight: TOUCH,
-          font: "inherit",
-          color: "text.primary",
-          bgcolor: "background.paper",
-          border: "1px solid",
-          borderColor: "divider",
-          px: 2,
-        },
-        ...(Array.isArray(sx) ? sx : [sx]),
-      ]}
+      inputProps={{ "aria-label": name }}
+      sx={sx}
     >
       {children}
-    </Box>
+    </NativeSelect>
   );
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import Box from "@mui/material/Box";
+import FormControl from "@mui/material/FormControl";
 import InputBase from "@mui/material/InputBase";
 import { type Ref, useId } from "react";
 import { MONO } from "../theme/faces";
@@ -38,8 +38,9 @@ export function PlainEntry({
   inputRef,
 }: Props) {
   const id = useId();
+  const faultId = `${id}-fault`;
   return (
-    <Box sx={{ minWidth: 0 }}>
+    <FormControl fullWidth error={fault !== undefined}>
       <FieldLabel of={id}>{label}</FieldLabel>
       <InputBase
         id={id}
@@ -59,12 +60,11 @@ export function PlainEntry({
           inputMode: numeric ? "decimal" : undefined,
           maxLength,
           autoComplete: "off",
-          "aria-describedby": fault ? `${id}-fault` : undefined,
+          "aria-describedby": fault ? faultId : undefined,
         }}
-        error={fault !== undefined}
-        sx={{ width: "100%", fontFamily: MONO }}
+        sx={{ fontFamily: MONO }}
       />
-      {fault ? <FieldFault id={`${id}-fault`}>{fault}</FieldFault> : null}
-    </Box>
+      {fault ? <FieldFault id={faultId}>{fault}</FieldFault> : null}
+    </FormControl>
   );
 }

@@ -1,3 +1,5 @@
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import type { ReactNode } from "react";
 import look from "./Tick.module.css";
 
@@ -14,9 +16,10 @@ interface Props {
 /** A box to tick with its words, which are touched as one. */
 export function Tick({ checked, onTick, children, high = false, className }: Props) {
   return (
-    <label className={[look.tick, high ? look.high : "", className ?? ""].join(" ").trim()}>
-      <input type="checkbox" checked={checked} onChange={(event) => onTick(event.target.checked)} />
-      {children}
-    </label>
+    <FormControlLabel
+      className={[look.tick, high ? look.high : "", className ?? ""].join(" ").trim()}
+      control={<Checkbox checked={checked} onChange={(_, ticked) => onTick(ticked)} />}
+      label={children}
+    />
   );
 }
