@@ -14,6 +14,15 @@ export function wordsIn(search: string): string[] {
 }
 
 /**
+ * The ways in which a word may stand on a label: a dual capacitor's two figures have a stroke or a plus between them. Of a
+ * fraction of a horsepower, which is below one, the first figure is the smaller.
+ */
+export function writtenWays(word: string): readonly string[] {
+  const [, large, small] = /^(\d+(?:\.\d+)?)[/+](\d+(?:\.\d+)?)$/.exec(word) ?? [];
+  return Number(large) > Number(small) ? [`${large}/${small}`, `${large}+${small}`] : [word];
+}
+
+/**
  * The pattern of what holds a word anywhere inside, a short one where a word begins. A sign begins none: it is looked for
  * anywhere, which no index helps.
  */

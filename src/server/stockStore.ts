@@ -1,12 +1,12 @@
 import { isDeepStrictEqual } from "node:util";
-import { and, asc, desc, eq, gt, like, type SQL, type SQLWrapper, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gt, like, or, type SQL, type SQLWrapper, sql } from "drizzle-orm";
 import type { PgColumn } from "drizzle-orm/pg-core";
 import type { StockLine, StockQuery, StockSort } from "@/contract";
 import { type StockItem, stockItem } from "@/core";
 import type { Database } from "./database";
 import { readable } from "./readable";
 import { stockCounts, stockItems, stockUses } from "./schema";
-import { containing, wordsIn } from "./searchWords";
+import { containing, wordsIn, writtenWays } from "./searchWords";
 import { PIECES_IN_USE, rowOf } from "./stockRow";
 
 /** A list that is searched counts no further: whoever has more types on. */
@@ -277,7 +277,9 @@ const LABEL_LOST = "not readable";
 function wanted({ search, kind, only }: StockQuery): SQL | undefined {
   return and(
     kind ? eq(stockItems.kind, kind) : undefined,
-    ...wordsIn(search).map((word) => like(stockItems.words, containing(word))),
+    ...wordsIn(search).map((word) =>
+      or(...writtenWays(word).map((way) => like(stockItems.words, containing(way)))),
+    ),
     only === "on-hand" ? gt(stockItems.onHand, 0) : undefined,
     only === "short" ? sql`${stockItems.short}` : undefined,
   );

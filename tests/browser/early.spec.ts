@@ -130,27 +130,3 @@ test("what is done to a part whose own script comes late, on a page that listens
   await release();
   await expect(reference.getByLabel("Ohms from the plate or a manual")).toBeVisible();
 });
-
-test("the letters of our own come after what makes the page work, and at once the next time", async ({
-  page,
-}) => {
-  const asked: string[] = [];
-  page.on("request", (request) => asked.push(request.url()));
-  const release = await scriptsHeld(page);
-  const face = () => page.evaluate(() => getComputedStyle(document.body).fontFamily);
-  await page.goto("/", { waitUntil: "commit" });
-  await expect(page.getByRole("button", { name: "Start with a motor" })).toBeVisible();
-  expect(await face()).not.toContain("Atkinson");
-  expect(asked.filter((address) => address.endsWith(".woff2"))).toEqual([]);
-  await release();
-  await expect.poll(face).toContain("Atkinson");
-  await expect
-    .poll(() => page.evaluate(() => document.fonts.check("1rem 'Atkinson Hyperlegible Next Variable'")))
-    .toBe(true);
-  await expect.poll(() => asked.some((address) => address.endsWith(".woff2"))).toBe(true);
-
-  await scriptsHeld(page);
-  await page.reload({ waitUntil: "commit" });
-  await expect(page.getByRole("button", { name: "Start with a motor" })).toBeVisible();
-  expect(await face()).toContain("Atkinson");
-});

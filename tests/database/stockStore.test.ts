@@ -94,6 +94,21 @@ describe("the stock in PostgreSQL", () => {
     expect(await found("ull os")).toEqual([]);
   });
 
+  it("a dual capacitor is found however its two figures are parted, and no fraction of a horsepower with it", async () => {
+    const { stock } = shop();
+    const can = (label: string) =>
+      stockItem.parse({ kind: "capacitor", id: uuid(), name: label, count: 1, label });
+    for (const label of ["45+5 MFD 440", "45/5 370", "35+5 440"]) await stock.put(can(label));
+    await stock.put(motor("Larkhull", { power: "1/4" }));
+    const found = async (search: string) =>
+      (await stock.list(query({ search }))).lines.map(({ item }) => item.name).sort();
+    expect(await found("45/5")).toEqual(["45+5 MFD 440", "45/5 370"]);
+    expect(await found("45+5")).toEqual(["45+5 MFD 440", "45/5 370"]);
+    expect(await found("45/5 440")).toEqual(["45+5 MFD 440"]);
+    expect(await found("1/4")).toEqual(["Larkhull"]);
+    expect(await found("1+4")).toEqual([]);
+  });
+
   it("is sorted by figures, not by letters, and what has none comes last", async () => {
     const { stock } = shop();
     await stock.put(motor("half", { power: "1/2" }));

@@ -5,7 +5,6 @@ import type { WireLooks } from "../pdf/drawWiring";
 /** Ink and paper of a saved drawing: it leaves the page's scheme behind. */
 const INK = "#1a1613";
 const FACE = "Atkinson Hyperlegible Next, Verdana, sans-serif";
-const FIGURES_FACE = "Atkinson Hyperlegible Mono, Courier New, monospace";
 
 /** Saves the drawing that is on the page as an SVG of its own, ink on white. */
 export function saveDrawingSvg(svg: SVGSVGElement, file: string): void {
@@ -19,9 +18,6 @@ export function saveDrawingSvg(svg: SVGSVGElement, file: string): void {
   copy.removeAttribute("style");
   for (const node of copy.querySelectorAll("[tabindex],[role],[style]"))
     for (const name of ["tabindex", "role", "style", "aria-pressed"]) node.removeAttribute(name);
-  // On the page a variable says which letters may be drawn yet.
-  for (const figures of copy.querySelectorAll("[font-family]"))
-    figures.setAttribute("font-family", FIGURES_FACE);
   // What the step at hand lights is for the screen.
   for (const glow of copy.querySelectorAll("[data-glow]")) glow.remove();
   for (const shaded of copy.querySelectorAll("[data-shade]")) {
