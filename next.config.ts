@@ -15,6 +15,13 @@ const config: NextConfig = {
   env: { ODD_LEAD_BUILD: build },
   experimental: { optimizePackageImports: ["@mui/material"] },
   webpack: (bundler, { isServer, dev }) => {
+    // Under the name that the style sheet has for the same file.
+    bundler.module.rules.push({
+      test: /\.woff2$/,
+      issuer: /\.tsx$/,
+      type: "asset/resource",
+      generator: { filename: "static/media/[name].[hash:8][ext]" },
+    });
     if (!isServer && !dev) bundler.optimization.splitChunks = FEW_SCRIPTS;
     return bundler;
   },

@@ -14,7 +14,7 @@ interface Props {
   readonly children: ReactNode;
 }
 
-/** Shown or not, at once: a screen that slides is a screen that waits. */
+/** There or not, at once: a screen that slides is a screen that waits. */
 function AtOnce({ in: shown, children }: { readonly in?: boolean; readonly children?: ReactNode }) {
   return shown ? children : null;
 }
@@ -40,7 +40,7 @@ export function Fold({ title, summary, open: first = false, children }: Props) {
         <span className={look.title}>{title}</span>
         <span className={look.summary}>{open ? null : summary}</span>
       </AccordionSummary>
-      <AccordionDetails>{open ? children : null}</AccordionDetails>
+      <AccordionDetails>{children}</AccordionDetails>
     </Accordion>
   );
 }
