@@ -14,7 +14,9 @@ const config: NextConfig = {
   typescript: { tsconfigPath: "tsconfig.build.json" },
   env: { ODD_LEAD_BUILD: build },
   experimental: { optimizePackageImports: ["@mui/material"] },
-  webpack: (bundler, { isServer, dev }) => {
+  // `next dev` keeps Next's own bundler as it stands, which has a page in half the time.
+  turbopack: {},
+  webpack: (bundler, { isServer }) => {
     // Under the name that the style sheet has for the same file.
     bundler.module.rules.push({
       test: /\.woff2$/,
@@ -22,7 +24,7 @@ const config: NextConfig = {
       type: "asset/resource",
       generator: { filename: "static/media/[name].[hash:8][ext]" },
     });
-    if (!isServer && !dev) bundler.optimization.splitChunks = FEW_SCRIPTS;
+    if (!isServer) bundler.optimization.splitChunks = FEW_SCRIPTS;
     return bundler;
   },
 };

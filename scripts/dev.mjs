@@ -19,7 +19,7 @@ async function dev() {
   process.on("SIGINT", () => undefined);
   const port = await freePort(Number(process.env.PORT) || 3000);
   const env = { ...process.env, DATABASE_URL: url, NEXT_TELEMETRY_DISABLED: "1" };
-  await show(bin("next"), ["dev", "--webpack", "-H", "127.0.0.1", "-p", String(port)], { cwd: ROOT, env });
+  await show(bin("next"), ["dev", "-H", "127.0.0.1", "-p", String(port)], { cwd: ROOT, env });
   leave();
   if (postgres.own && others().length === 0) postgres.stop();
 }

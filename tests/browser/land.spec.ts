@@ -169,7 +169,8 @@ test("a four-speed blower on a two-stage board: a tap for each call, changed by 
   await expect(line(page, "BU")).toContainText("PARK1, board");
 });
 
-test("a lead moved to the wrong terminal is a stop at once; ready needs a reason then", async ({ page }) => {
+/** A landed condenser fan, its start end about to be moved by hand from the capacitor to the line. */
+async function wrongTerminalChosen(page: Page): Promise<void> {
   await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
   await page.getByRole("button", { name: /Change by hand/ }).click();
   await page
@@ -179,6 +180,10 @@ test("a lead moved to the wrong terminal is a stop at once; ready needs a reason
     .getByRole("combobox", { name: "To", exact: true })
     .first()
     .selectOption({ label: "T1, contactor" });
+}
+
+test("a lead moved to the wrong terminal is a stop at once; ready needs a reason then", async ({ page }) => {
+  await wrongTerminalChosen(page);
   await page.getByRole("button", { name: "Move it", exact: true }).click();
   await expect(page.getByRole("alert").filter({ hasText: "Stop: do not power this" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Mark the plan ready" })).toHaveCount(0);
@@ -203,15 +208,7 @@ test("a lead moved to the wrong terminal is a stop at once; ready needs a reason
 test("a plan is not marked ready by the check of the wires before the one that is moved in the same breath", async ({
   page,
 }) => {
-  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
-  await page.getByRole("button", { name: /Change by hand/ }).click();
-  await page
-    .getByRole("combobox", { name: "Lead", exact: true })
-    .selectOption({ label: "BN: FAN, dual capacitor" });
-  await page
-    .getByRole("combobox", { name: "To", exact: true })
-    .first()
-    .selectOption({ label: "T1, contactor" });
+  await wrongTerminalChosen(page);
   await expect(page.getByRole("button", { name: "Mark the plan ready" })).toBeEnabled();
   await page.evaluate(() => {
     for (const name of ["Move it", "Mark the plan ready"])
