@@ -2,19 +2,22 @@ import { database } from "@/server/database";
 import { historyOf } from "@/server/history";
 import { jobList } from "@/server/jobList";
 import { shopOf } from "@/server/shop";
-import { Home } from "@/ui/home/Home";
+import { type HomeLists, ServedHome } from "@/ui/home/ServedHome";
 
 const FIRST_PAGE = 30;
 
 export const dynamic = "force-dynamic";
 
-export default async function Page() {
+export default function Page() {
+  return <ServedHome lists={homeLists().catch(() => null)} />;
+}
+
+async function homeLists(): Promise<HomeLists> {
   const list = jobList(database(), shopOf());
-  const lists = await Promise.all([
+  const [own, demo, history] = await Promise.all([
     list.page({ search: "", of: "own", shelved: "listed", most: FIRST_PAGE }),
     list.demo(FIRST_PAGE),
     historyOf(database()),
-  ]).catch(() => null);
-  const [own, demo, history] = lists ?? [{ jobs: [], next: null }, [], null];
-  return <Home away={lists === null} own={own} demo={demo} history={history} />;
+  ]);
+  return { own, demo, history };
 }

@@ -5,7 +5,7 @@ import { database } from "@/server/database";
 import { jobStore } from "@/server/jobStore";
 import { openingOf } from "@/server/opening";
 import { shopOf } from "@/server/shop";
-import { JobProvider } from "@/ui/job/JobProvider";
+import { type JobServed, ServedJob } from "@/ui/job/ServedJob";
 
 const jobId = z.uuid();
 
@@ -21,14 +21,17 @@ export default async function Layout({
 }) {
   const id = jobId.safeParse((await params).job);
   if (!id.success) notFound();
+  return (
+    <ServedJob id={id.data} served={served(id.data)}>
+      {children}
+    </ServedJob>
+  );
+}
+
+async function served(id: string): Promise<JobServed> {
   const shop = shopOf();
   const first = await jobStore(database(), shop)
-    .factsOf(id.data)
+    .factsOf(id)
     .catch(() => null);
-  const opening = first && (await openingOf(shop, id.data, first));
-  return (
-    <JobProvider id={id.data} first={first} opening={opening}>
-      {children}
-    </JobProvider>
-  );
+  return { first, opening: first && (await openingOf(shop, id, first)) };
 }
