@@ -1,4 +1,5 @@
 import { LABEL_MM, type LabelContent, layoutLabel } from "@/core";
+import { LABEL } from "../theme/faces";
 
 /** The label as it prints: 100 × 60 mm, black on white, no colour needed to read it. */
 export function LabelDrawing({ content, width }: { content: LabelContent; width: string }) {
@@ -46,7 +47,7 @@ export function LabelDrawing({ content, width }: { content: LabelContent; width:
           y={text.y}
           fontSize={text.sizeMm}
           fontWeight={text.bold ? 700 : 400}
-          fontFamily="Atkinson Hyperlegible Next Variable, sans-serif"
+          fontFamily={LABEL}
           fill="#000"
         >
           {text.text}

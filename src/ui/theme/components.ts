@@ -1,5 +1,4 @@
 import type { Components, CssVarsTheme, Theme } from "@mui/material/styles";
-import { MONO } from "./faces";
 import { RAIL, RING, TOUCH } from "./measures";
 
 /** Hairlines over shadows. */
@@ -13,7 +12,6 @@ export const COMPONENTS: Components<Omit<Theme, "components" | "palette"> & CssV
     styleOverrides: {
       // For sheets of static classes, which cannot ask the theme.
       ":root": {
-        "--odd-mono": MONO,
         "--odd-touch": `${TOUCH}px`,
         "--odd-ring": `${RING}px`,
         "--odd-rail": `${RAIL}px`,
