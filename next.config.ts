@@ -7,6 +7,8 @@ const build = randomBytes(9).toString("base64url");
 
 const config: NextConfig = {
   poweredByHeader: false,
+  // The server in front of the framework packs more tightly (scripts/lib/serve.mjs).
+  compress: false,
   reactStrictMode: true,
   devIndicators: false,
   generateBuildId: () => build,

@@ -1,4 +1,6 @@
 import { createServer } from "node:http";
+import { constants } from "node:zlib";
+import compression from "compression";
 import { refusalOf, refuse } from "./asked.mjs";
 import { BACKUPS } from "./backups.mjs";
 import { allowedHosts, foreign, OWN_HEADERS } from "./ownPage.mjs";
@@ -7,6 +9,8 @@ import { DIRECT, ROOT, STATIC, WORK } from "./project.mjs";
 
 /** Ports looked through where the wanted one was taken meanwhile. */
 const MOST_PORTS = 50;
+/** A page is an eighth smaller than gzip makes it, in 2 ms more; tighter takes ten times as long. */
+const PAGE_QUALITY = 5;
 
 /**
  * Serves the production build on the database at `url` from this process: ending it ends the web server too.
@@ -29,6 +33,7 @@ export async function serve({ url, host, port, orNext = false, ready = Promise.r
   const packed = packedAnswers(STATIC);
   const { directAnswers } = await import("./directly.mjs");
   const direct = directAnswers(DIRECT);
+  const compress = compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: PAGE_QUALITY } } });
   const allowed = allowedHosts(host, process.env.ALLOWED_HOSTS);
   const server = createServer((request, response) => {
     for (const [name, value] of Object.entries(OWN_HEADERS)) response.setHeader(name, value);
@@ -39,7 +44,7 @@ export async function serve({ url, host, port, orNext = false, ready = Promise.r
     }
     if (packed(request, response)) return;
     tellRemote(request);
-    if (!direct(request, response)) handle(request, response);
+    if (!direct(request, response)) compress(request, response, () => void handle(request, response));
   });
   for (let tried = 0; ; tried++) {
     const taken = await listening(server, host, port + tried);

@@ -85,3 +85,28 @@ test("the OpenAPI document describes it, and health tells version and database",
   expect(health).toMatchObject({ status: "ok", database: "ok" });
   expect(health.version).toMatch(/^\d+\.\d+\.\d+$/);
 });
+
+test("whatever figure of the theme a style asks for, the theme has it", async ({ page }) => {
+  await page.goto("/", { waitUntil: "networkidle" });
+  const job =
+    (await page
+      .getByRole("link", { name: /condenser fan/i })
+      .first()
+      .getAttribute("href")) ?? "";
+  const pages = ["/", "/stock", "/truck", "/practice", "/words", "/files"];
+  for (const stage of ["safe", "plate", "match", "probe", "cap", "land", "prove", "record"])
+    pages.push(job.replace(/\w+$/, stage));
+  for (const path of pages) {
+    await page.goto(path, { waitUntil: "networkidle" });
+    const missing = await page.evaluate(() => {
+      const root = getComputedStyle(document.documentElement);
+      const asked = [...document.styleSheets].flatMap(({ cssRules }) =>
+        [...cssRules].flatMap(({ cssText }) =>
+          [...cssText.matchAll(/var\((--mui-[\w-]+)\)/g)].map(([, name]) => name),
+        ),
+      );
+      return [...new Set(asked)].filter((name) => name && root.getPropertyValue(name) === "");
+    });
+    expect(missing, path).toEqual([]);
+  }
+});

@@ -1,13 +1,29 @@
-import { createTheme } from "@mui/material/styles";
+import { createTheme, shouldSkipGeneratingVar } from "@mui/material/styles";
 import { COMPONENTS } from "./components";
 import { TEXT } from "./faces";
+
+/** Figures of parts that no page has: half of what every page would bring of the theme. */
+const UNASKED = {
+  palette:
+    /^(AppBar|Avatar|Chip|FilledInput|Skeleton|Slider|SnackbarContent|SpeedDialAction|StepCon\w+|Switch|Tooltip)$/,
+  // Hairlines stand for shadows, but where a button or a list lies over the page.
+  shadows: /^(?!(?:0|1|2|4|6|8|24)$)/,
+  overlays: /^(?!(?:0|1|8|24)$)/,
+  zIndex: /^(?!modal$)/,
+};
+
+const isUnasked = ([group = "", name = ""]: readonly string[]) =>
+  group in UNASKED && UNASKED[group as keyof typeof UNASKED].test(name);
 
 /**
  * Two schemes: Day (paper and ink, for sun) and Attic (dark and dim). Copper marks what to do now, blue-green what is
  * settled, amber and deep red what to look at again and where to stop; each comes with a shape and a word as well.
  */
 export const theme = createTheme({
-  cssVariables: { colorSchemeSelector: "data-scheme" },
+  cssVariables: {
+    colorSchemeSelector: "data-scheme",
+    shouldSkipGeneratingVar: (path) => isUnasked(path) || shouldSkipGeneratingVar(path),
+  },
   colorSchemes: {
     light: {
       palette: {
