@@ -3,6 +3,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { dirname, join } from "node:path";
 import { fileURLToPath } from "node:url";
 import { bundled } from "./bundled.mjs";
+import { compileEarly } from "./compileEarly.mjs";
 import { makeDirect } from "./makeDirect.mjs";
 import { packBuild } from "./packed.mjs";
 import { show } from "./run.mjs";
@@ -70,6 +71,7 @@ const BUILD_INPUTS = [
   "scripts/prepare-database.ts",
   "scripts/lib/makeDirect.mjs",
   "scripts/lib/bundled.mjs",
+  "scripts/lib/compileEarly.mjs",
   "scripts/lib/fewScripts.ts",
   "package-lock.json",
   "next.config.ts",
@@ -102,6 +104,7 @@ export async function ensureBuild() {
     stdio: ["ignore", "ignore", "inherit"],
   });
   if (status !== 0) throw new Error("the production build failed; run `npx next build --webpack` to see why");
+  compileEarly(join(ROOT, ".next"));
   await packBuild(STATIC);
   await bundled(join(ROOT, "scripts", "prepare-database.ts"), PREPARING, "cjs");
   await bundled(join(ROOT, "src", "server", "heavy", "work.worker.ts"), WORK, "cjs");
