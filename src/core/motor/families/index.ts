@@ -20,9 +20,7 @@ function phases({ feeding }: Family): number {
  */
 export const FAMILIES: readonly Family[] = FOUND.toSorted(
   (one, other) =>
-    phases(one) - phases(other) ||
-    fewestLeads(one) - fewestLeads(other) ||
-    one.id.localeCompare(other.id, "en"),
+    phases(one) - phases(other) || fewestLeads(one) - fewestLeads(other) || (one.id < other.id ? -1 : 1),
 );
 
 /** The family of this id; undefined when the catalogue has none. */
