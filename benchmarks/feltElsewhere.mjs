@@ -1,16 +1,12 @@
 /** What a hand feels on other pages than Probe: a wire moved, a what-if, a letter in the stock, and pages on a slow line. */
+import { poorLine } from "./poorLine.mjs";
 
 /** Between two touches: a hand takes longer. */
 const HAND_MS = 700;
 const MOVES = 8;
 const OPENINGS = 3;
 /** A phone at the edge of its cell. */
-const EDGE_LINE = {
-  offline: false,
-  latency: 400,
-  downloadThroughput: 50 * 1024,
-  uploadThroughput: 50 * 1024,
-};
+const EDGE_LINE = { roundTripMs: 400, bytesASecond: 50 * 1024 };
 const EDGE_SLOWER = 4;
 
 /**
@@ -121,7 +117,10 @@ export async function stockFelt(browser, base, slowers, lines) {
   return rows;
 }
 
-/** Until a page can be used on the line of a phone at the edge of its cell: what is touched then does what it says. */
+/**
+ * Until a page can be used on the line of a phone at the edge of its cell: what is touched then does what it says. The
+ * second time with the service worker and what it keeps, which was kept over a good line: it takes half a minute of this one.
+ */
 export async function openingFelt(browser, base) {
   const rows = [];
   const job = await jobAddress(browser, base);
@@ -129,28 +128,30 @@ export async function openingFelt(browser, base) {
     ["the first page", "/", "Start with a motor"],
     ["a stage", job, "Keypad"],
   ];
+  const line = await poorLine(Number(new URL(base).port), EDGE_LINE);
   for (const [what, path, button] of pages) {
     const first = [];
     const again = [];
     for (let opening = 0; opening < OPENINGS; opening++) {
       const context = await browser.newContext({
         viewport: { width: 390, height: 844 },
-        baseURL: base,
+        baseURL: `http://127.0.0.1:${line.port}`,
         serviceWorkers: "allow",
       });
+      line.isPoor = true;
       first.push(await usable(context, path, button));
-      // The second visit, with the service worker and what it keeps.
+      line.isPoor = false;
       const page = await context.newPage();
       await page.goto(path, { waitUntil: "networkidle" });
-      await page.waitForFunction(async () =>
-        (await navigator.serviceWorker.getRegistrations()).some(({ active }) => active !== null),
-      );
+      await page.evaluate(() => navigator.serviceWorker.ready);
       await page.close();
+      line.isPoor = true;
       again.push(await usable(context, path, button));
       await context.close();
     }
     rows.push({ what, first, again });
   }
+  line.close();
   return rows;
 }
 
@@ -170,8 +171,6 @@ async function usable(context, path, button) {
   const page = await context.newPage();
   const devtools = await context.newCDPSession(page);
   await devtools.send("Emulation.setCPUThrottlingRate", { rate: EDGE_SLOWER });
-  await devtools.send("Network.enable");
-  await devtools.send("Network.emulateNetworkConditions", EDGE_LINE);
   const began = performance.now();
   await page.goto(path, { waitUntil: "commit" });
   await page.waitForFunction(
