@@ -1,4 +1,4 @@
-import type { KeyLine } from "../parts/KeysHelp";
+import type { KeyLine } from "../parts/keyLine";
 import type { Stage } from "./stages";
 
 const EVERYWHERE: readonly KeyLine[] = [
