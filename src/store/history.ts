@@ -14,6 +14,7 @@ export function isSetBack(history: ServerHistory): boolean {
 
 /** Notes which history the server has; where it was set back only after {@link learnHistory}. */
 export function noteHistory(history: ServerHistory): void {
+  if (isSetBack(history)) void forgetPages().catch(() => undefined);
   try {
     localStorage.setItem(KEY, JSON.stringify(history));
   } catch {
@@ -38,6 +39,13 @@ export async function learnHistory(shelf: Shelf, history: ServerHistory): Promis
     ));
   if (kept) noteHistory(history);
   return setBack;
+}
+
+/** Pages that are kept as they came (public/sw.js) tell of the history before: each would set the device back again. */
+async function forgetPages(): Promise<void> {
+  if (!("caches" in globalThis)) return;
+  const names = (await caches.keys()).filter((name) => name.startsWith("odd-lead-pages-"));
+  await Promise.all(names.map((name) => caches.delete(name)));
 }
 
 function knownHistory(): ServerHistory | null {

@@ -125,3 +125,19 @@ test("a page that is loaded again comes from the server", async () => {
   await loaded;
   await expect(page.getByRole("button", START)).toBeVisible();
 });
+
+test("where the server goes on from a backup, pages that tell of before are kept no longer", async () => {
+  const page = await context.newPage();
+  await page.goto("/");
+  await kept(page, "/");
+  await page.evaluate((known) => {
+    const history = JSON.parse(localStorage.getItem(known) ?? "{}") as object;
+    localStorage.setItem(known, JSON.stringify({ ...history, latest: crypto.randomUUID() }));
+  }, "odd-lead:history");
+  await page.reload();
+  await expect
+    .poll(() =>
+      page.evaluate(async () => (await caches.keys()).some((name) => name.startsWith("odd-lead-pages-"))),
+    )
+    .toBe(false);
+});
