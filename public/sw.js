@@ -92,7 +92,9 @@ async function fetchedPage(request, withinMs) {
   try {
     const answer = await fetch(request, { signal: late.signal });
     const isPage = answer.headers.get("content-type")?.startsWith("text/html");
-    const keeping = answer.ok && isPage && !answer.redirected ? keepPage(request, answer.clone()) : null;
+    const isKept = answer.ok && isPage && !answer.redirected;
+    // A page that broke off, or that there is no room for, is not kept; what was kept before stays.
+    const keeping = isKept ? keepPage(request, answer.clone()).catch(() => undefined) : null;
     return { answer, keeping, away: answer.status >= 500 };
   } catch {
     return { answer: null, keeping: null, away: true };
