@@ -205,6 +205,28 @@ test("a lead moved to the wrong terminal is a stop at once; ready needs a reason
   await expect(line(page, "BN")).toContainText("T1, contactor");
 });
 
+test("of two speeds that are chosen in the same breath neither is lost", async ({ page }) => {
+  await landed(page, "WH BK BU YE RD BN BN/WH", BLOWER, "Furnace board, two-stage", PLATES.blower);
+  await openChoices(page);
+  await expect(page.getByLabel("Speed for heating, high")).toBeVisible();
+  await page.evaluate(() => {
+    for (const [call, speed] of [
+      ["cooling, low", "3"],
+      ["heating, high", "2"],
+    ]) {
+      const label = [...document.querySelectorAll("label")].find(
+        (one) => one.textContent === `Speed for ${call}`,
+      );
+      const list = label?.htmlFor ? document.getElementById(label.htmlFor) : label?.querySelector("select");
+      if (!(list instanceof HTMLSelectElement)) throw new Error(`no list for ${call}`);
+      list.value = speed ?? "";
+      list.dispatchEvent(new Event("change", { bubbles: true }));
+    }
+  });
+  await expect(line(page, "YE")).toContainText("COOL-LOW, board");
+  await expect(line(page, "BU")).toContainText("HEAT-HIGH, board");
+});
+
 test("a plan is not marked ready by the check of the wires before the one that is moved in the same breath", async ({
   page,
 }) => {

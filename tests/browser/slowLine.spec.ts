@@ -36,33 +36,3 @@ test("what comes late on a slow line pushes nothing away that a thumb was about 
     expect(await shifted(page), stage).toBeLessThan(0.05);
   }
 });
-
-/** The family that the page's text asks for first, and the files of letters that were fetched. */
-const letters = (page: Page) =>
-  page.evaluate(() => ({
-    first: getComputedStyle(document.body).fontFamily.split(",")[0]?.replaceAll('"', ""),
-    files: performance.getEntriesByType("resource").filter(({ name }) => name.endsWith(".woff2")).length,
-  }));
-
-test("a page that comes quickly is in letters of our own", async ({ page }) => {
-  await page.goto("/", { waitUntil: "networkidle" });
-  const { first, files } = await letters(page);
-  expect(first).toBe("Atkinson Hyperlegible Next Variable");
-  expect(files).toBeGreaterThan(0);
-});
-
-test("on a poor line letters wait for the next page, which is as wide in those of the device", async ({
-  page,
-}) => {
-  const line = await page.context().newCDPSession(page);
-  await line.send("Network.enable");
-  await line.send("Network.emulateNetworkConditions", {
-    offline: false,
-    latency: 400,
-    downloadThroughput: SLOW,
-    uploadThroughput: SLOW,
-  });
-  await page.goto("/");
-  await expect(page.getByRole("button", { name: "Start with a motor" })).toBeVisible();
-  expect(await letters(page)).toEqual({ first: "Odd Lead Text Meanwhile", files: 0 });
-});

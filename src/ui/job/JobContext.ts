@@ -76,6 +76,11 @@ export function useIsShown(): () => boolean {
   return useOpenJob().isShown;
 }
 
+/** Tells at the moment in which something is done the job with all that was entered: what is drawn may be of before. */
+export function useLatestJob(): () => Job {
+  return useOpenJob().latest;
+}
+
 /** True while the first answer is being worked out: there is none yet that could be shown. */
 export function useFirstAnswerComes(): boolean {
   return usePart(useOpenJob().now, ({ answer, working }) => working && answer === null);

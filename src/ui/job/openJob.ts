@@ -142,6 +142,9 @@ export class OpenJob {
     };
   };
 
+  /** The job with all that was entered, drawn or not. */
+  readonly latest = (): Job => this.job;
+
   /** Whether all that was entered is on the page: what is not waits for what it comes to. */
   readonly isShown = (): boolean => this.now.now().facts === this.facts;
 

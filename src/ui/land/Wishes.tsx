@@ -12,7 +12,7 @@ import {
   tapSlot,
   turnOfPlan,
 } from "@/core/wiring";
-import { useAnswer, useJob, useJobWiring } from "../job/JobContext";
+import { useAnswer, useJob, useJobWiring, useLatestJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { TurnPicture } from "../parts/TurnPicture";
 import { rememberSchool } from "./rememberedSchool";
@@ -22,11 +22,12 @@ export function Wishes({ forecast }: { forecast: readonly SpeedForecast[] }) {
   const { job, add } = useJob("wish", "changes");
   const answer = useAnswer();
   const wiring = useJobWiring();
+  const latest = useLatestJob();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   const { plans, asMade, compartment } = wiring;
   const turn = wiring.kind === "plan" ? turnOfPlan(wiring.plan) : null;
   const choose = (change: Partial<WiringWish>) =>
-    add({ kind: "wiring-wish", wish: { ...job.wish, ...change } });
+    add({ kind: "wiring-wish", wish: { ...latest().wish, ...change } });
   const speeds = wiring.kind === "plan" ? speedsOf(wiring.motor) : 1;
   const family = familyById(answer?.family ?? null);
   const words = (rank: number) => {
@@ -64,7 +65,7 @@ export function Wishes({ forecast }: { forecast: readonly SpeedForecast[] }) {
               key={call}
               label={`${wiring.kind === "plan" && wiring.fitted.rating.powers ? "Power lead" : "Speed"} for ${compartment.calls.find(({ id }) => id === call)?.name.toLowerCase() ?? call}`}
               value={String(speed)}
-              onChange={(value) => choose({ speeds: { ...job.wish.speeds, [call]: Number(value) } })}
+              onChange={(value) => choose({ speeds: { ...latest().wish.speeds, [call]: Number(value) } })}
             >
               {Array.from({ length: speeds }, (_, i) => i + 1).map((rank) => (
                 <option key={rank} value={rank}>

@@ -1,10 +1,10 @@
 import type { WiringDrawing } from "@/core/wiring";
 import { saveFile } from "../parts/saveFile";
 import type { WireLooks } from "../pdf/drawWiring";
-import { SAVED_MONO, SAVED_TEXT } from "../theme/faces";
 
 /** Ink and paper of a saved drawing: it leaves the page's scheme behind. */
 const INK = "#1a1613";
+const FACE = "Atkinson Hyperlegible Next, Verdana, sans-serif";
 
 /** Saves the drawing that is on the page as an SVG of its own, ink on white. */
 export function saveDrawingSvg(svg: SVGSVGElement, file: string): void {
@@ -14,9 +14,7 @@ export function saveDrawingSvg(svg: SVGSVGElement, file: string): void {
   copy.setAttribute("width", width);
   copy.setAttribute("height", height);
   copy.setAttribute("color", INK);
-  copy.setAttribute("font-family", SAVED_TEXT);
-  for (const figures of copy.querySelectorAll("[font-family]"))
-    figures.setAttribute("font-family", SAVED_MONO);
+  copy.setAttribute("font-family", FACE);
   copy.removeAttribute("style");
   for (const node of copy.querySelectorAll("[tabindex],[role],[style]"))
     for (const name of ["tabindex", "role", "style", "aria-pressed"]) node.removeAttribute(name);

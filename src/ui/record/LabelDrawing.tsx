@@ -1,5 +1,4 @@
 import { LABEL_MM, type LabelContent, layoutLabel } from "@/core";
-import { LABEL } from "../theme/faces";
 
 /** The label as it prints: 100 × 60 mm, black on white, no colour needed to read it. */
 export function LabelDrawing({ content, width }: { content: LabelContent; width: string }) {
@@ -47,7 +46,7 @@ export function LabelDrawing({ content, width }: { content: LabelContent; width:
           y={text.y}
           fontSize={text.sizeMm}
           fontWeight={text.bold ? 700 : 400}
-          fontFamily={LABEL}
+          fontFamily="Atkinson Hyperlegible Next Variable, sans-serif"
           fill="#000"
         >
           {text.text}

@@ -1,10 +1,10 @@
 import { A6_MM, LABEL_MM, type LabelContent, layoutLabel, STRIP_MM } from "@/core";
 import { embedFaces } from "../pdf/faces";
-import { LABEL } from "../theme/faces";
 
 const POINTS_A_MM = 72 / 25.4;
 /** Dots for each millimetre of a label as a picture: 300 for each inch. */
 const DOTS_A_MM = 300 / 25.4;
+const FACE = "Atkinson Hyperlegible Next Variable, sans-serif";
 const FRAME = { inset: 1, width: 0.4 } as const;
 
 /** The label as a PDF, faces embedded: of its own size, or as large as A6 takes it. */
@@ -62,7 +62,7 @@ export async function stripPdf(words: string): Promise<Uint8Array> {
 
 /** The label as a picture, 300 dots an inch, in the page's own face. */
 export async function labelPng(content: LabelContent): Promise<Blob> {
-  await Promise.all([400, 700].map((weight) => document.fonts.load(`${weight} 40px ${LABEL}`)));
+  await Promise.all([400, 700].map((weight) => document.fonts.load(`${weight} 40px ${FACE}`)));
   const canvas = document.createElement("canvas");
   canvas.width = Math.round(LABEL_MM.width * DOTS_A_MM);
   canvas.height = Math.round(LABEL_MM.height * DOTS_A_MM);
@@ -83,7 +83,7 @@ export async function labelPng(content: LabelContent): Promise<Blob> {
   const { texts, rules, qr } = layoutLabel(content);
   for (const y of rules) paint.fillRect(4, y - 0.15, 92, 0.3);
   for (const { x, y, sizeMm, bold, text } of texts) {
-    paint.font = `${bold ? 700 : 400} ${sizeMm}px ${LABEL}`;
+    paint.font = `${bold ? 700 : 400} ${sizeMm}px ${FACE}`;
     paint.fillText(text, x, y);
   }
   if (qr) {

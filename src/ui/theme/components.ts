@@ -1,4 +1,5 @@
 import type { Components, CssVarsTheme, Theme } from "@mui/material/styles";
+import { MONO } from "./faces";
 import { RAIL, RING, TOUCH } from "./measures";
 
 /** Hairlines over shadows. */
@@ -12,6 +13,7 @@ export const COMPONENTS: Components<Omit<Theme, "components" | "palette"> & CssV
     styleOverrides: {
       // For sheets of static classes, which cannot ask the theme.
       ":root": {
+        "--odd-mono": MONO,
         "--odd-touch": `${TOUCH}px`,
         "--odd-ring": `${RING}px`,
         "--odd-rail": `${RAIL}px`,

@@ -6,7 +6,7 @@ import Typography from "@mui/material/Typography";
 import dynamic from "next/dynamic";
 import { useState } from "react";
 import { COMPARTMENTS, type Compartment, compartment, compartmentById } from "@/core/wiring";
-import { useJob } from "../job/JobContext";
+import { useJob, useLatestJob } from "../job/JobContext";
 import { rememberedSchool } from "../land/rememberedSchool";
 import { brought } from "../parts/brought";
 import { Choice } from "../parts/Choice";
@@ -24,6 +24,7 @@ const EquipmentEditor = dynamic(
 /** What the motor is landed on: ready-made or the shop's own, copied into the job, to be edited there. */
 export function EquipmentChoice() {
   const { job, add } = useJob("compartment", "wish", "capacitor");
+  const latest = useLatestJob();
   const own = useOwnEquipment();
   const [editing, setEditing] = useState(false);
   const { compartment: made } = job;
@@ -35,7 +36,7 @@ export function EquipmentChoice() {
     take(known(id) ?? null);
     const school = rememberedSchool();
     if (school && !job.wish.plan && !job.capacitor.school)
-      add({ kind: "wiring-wish", wish: { ...job.wish, plan: school } });
+      add({ kind: "wiring-wish", wish: { ...latest().wish, plan: school } });
   };
   return (
     <Box sx={{ display: "grid", gap: 2 }}>
