@@ -1,6 +1,7 @@
 /**
  * Keeps the whole application on this device, so that it opens and works without a server. One build's files stand
- * together in one cache: a page goes on with the build that it began with, and the next opening is the new one.
+ * together in one cache: a page goes on with the build that it began with, and the next opening is the new one. Where
+ * the line is poor that may be the one after: a page is first shown as it came last.
  */
 
 const BUILD = new URL(self.location.href).searchParams.get("build") ?? "";

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import { formatCapacitor, hasNewMotor, parseCapacitor, readPlate } from "@/core";
 import { LIFE_HOURS } from "@/core/capacitor";
-import { useJob } from "../job/JobContext";
+import { useJob, useLatestJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
 
@@ -12,11 +12,12 @@ const LIFE_CLASSES = ["A", "B", "C", "D"] as const;
 /** The capacitor that is there now, typed as it is printed, and what is chosen beside it. */
 export function OldCapacitor({ hertz }: { hertz: 50 | 60 }) {
   const { job, add } = useJob("capacitor", "plates");
+  const latest = useLatestJob();
   const { capacitor } = job;
   const read = parseCapacitor(capacitor.present);
   const plate = readPlate(job.plates.old).plate.runCapacitor;
   const choose = (change: Partial<typeof capacitor>) =>
-    add({ kind: "capacitor", choice: { ...capacitor, ...change } });
+    add({ kind: "capacitor", choice: { ...latest().capacitor, ...change } });
   const keepPresent = (text: string) => {
     if (text.trim() !== "") {
       const given = parseCapacitor(text);

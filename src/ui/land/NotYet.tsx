@@ -3,13 +3,14 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useJob, useJobWiring } from "../job/JobContext";
+import { useJob, useJobWiring, useLatestJob } from "../job/JobContext";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/measures";
 
 /** Why there is nothing to land yet, and what to do about it. */
 export function NotYet() {
   const { job, add } = useJob("leads", "wish");
+  const latest = useLatestJob();
   const wiring = useJobWiring();
   if (wiring.kind === "plan" || wiring.kind === "retrofit") return null;
   if (wiring.kind === "on-its-way")
@@ -44,7 +45,7 @@ export function NotYet() {
       {wiring.kind === "refused" && job.wish.reversed && wiring.plug ? (
         <Button
           sx={{ mt: 2, mr: 2, minHeight: TOUCH }}
-          onClick={() => add({ kind: "wiring-wish", wish: { ...job.wish, turnBy: "plug" } })}
+          onClick={() => add({ kind: "wiring-wish", wish: { ...latest().wish, turnBy: "plug" } })}
         >
           It has a plug for rotation: turn that
         </Button>
@@ -52,7 +53,7 @@ export function NotYet() {
       {wiring.kind === "refused" && (job.wish.reversed || Object.keys(job.wish.speeds).length > 0) ? (
         <Button
           sx={{ mt: 2, minHeight: TOUCH }}
-          onClick={() => add({ kind: "wiring-wish", wish: { ...job.wish, speeds: {}, reversed: false } })}
+          onClick={() => add({ kind: "wiring-wish", wish: { ...latest().wish, speeds: {}, reversed: false } })}
         >
           Back to the usual speeds and turn
         </Button>

@@ -2,16 +2,17 @@
 
 import Box from "@mui/material/Box";
 import { formatLength, type MachinePlace, parseLength, parseNumber } from "@/core";
-import { useJob } from "../job/JobContext";
+import { useJob, useLatestJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 import { KeptEntry } from "../parts/KeptEntry";
 
 /** The place the new motor goes to: what of it bears on the choice. */
 export function PlaceEntry() {
   const { job, add } = useJob("place");
+  const latest = useLatestJob();
   const { place } = job;
   const set = (change: Partial<MachinePlace>) => {
-    const next = { ...place, ...change };
+    const next = { ...latest().place, ...change };
     add({
       kind: "place",
       place: Object.fromEntries(

@@ -6,12 +6,13 @@ import Typography from "@mui/material/Typography";
 import { useState } from "react";
 import { formatRotation } from "@/core";
 import { type FanSeen, rotationFor } from "@/core/replacement";
-import { useJob } from "../job/JobContext";
+import { useJob, useLatestJob } from "../job/JobContext";
 import { Choice } from "../parts/Choice";
 
 /** Works the needed turn out from the blade's pitch or the blower's scroll, as one stands before it. */
 export function RotationHelper() {
   const { job, add } = useJob("place");
+  const latest = useLatestJob();
   const [kind, setKind] = useState<"propeller" | "blower">("propeller");
   const [side, setSide] = useState("");
   const [leads, setLeads] = useState("");
@@ -68,7 +69,7 @@ export function RotationHelper() {
           <Typography>{answer.says}</Typography>
           <Button
             variant="contained"
-            onClick={() => add({ kind: "place", place: { ...job.place, rotation: answer.rotation } })}
+            onClick={() => add({ kind: "place", place: { ...latest().place, rotation: answer.rotation } })}
             sx={{ mt: 2, minHeight: 48 }}
           >
             Take this turn
@@ -81,7 +82,7 @@ export function RotationHelper() {
           <Button
             color="inherit"
             onClick={() => {
-              const { rotation: _, ...rest } = job.place;
+              const { rotation: _, ...rest } = latest().place;
               add({ kind: "place", place: rest });
             }}
           >

@@ -1,7 +1,7 @@
 import Box from "@mui/material/Box";
 import { turnedBy } from "@/core";
 import { CHECK_UP, type ProvingObservation } from "@/core/proving";
-import { useJob, useJobWiring } from "../job/JobContext";
+import { useJob, useJobWiring, useLatestJob } from "../job/JobContext";
 import { KeptEntry } from "../parts/KeptEntry";
 import { FigureEntry } from "./FigureEntry";
 import { Labelled } from "./Labelled";
@@ -13,6 +13,7 @@ const { call, lead } = CHECK_UP;
 /** What is read of a motor that runs where it is: volts, amps, a pump's pressure, the capacitor. */
 export function CheckUpFigures({ onSeen }: { onSeen: (seen: ProvingObservation) => void }) {
   const { job, add } = useJob("plates", "capacitor", "proof", "leads");
+  const latest = useLatestJob();
   const wiring = useJobWiring();
   return (
     <Box sx={{ display: "grid", gap: 3, mt: 3 }}>
@@ -59,7 +60,7 @@ export function CheckUpFigures({ onSeen }: { onSeen: (seen: ProvingObservation) 
             placeholder="35+5 440"
             maxLength={60}
             onKeep={(text) => {
-              add({ kind: "capacitor", choice: { ...job.capacitor, present: text.trim() } });
+              add({ kind: "capacitor", choice: { ...latest().capacitor, present: text.trim() } });
               return null;
             }}
           />
