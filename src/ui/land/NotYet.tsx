@@ -53,7 +53,9 @@ export function NotYet() {
       {wiring.kind === "refused" && (job.wish.reversed || Object.keys(job.wish.speeds).length > 0) ? (
         <Button
           sx={{ mt: 2, minHeight: TOUCH }}
-          onClick={() => add({ kind: "wiring-wish", wish: { ...latest().wish, speeds: {}, reversed: false } })}
+          onClick={() =>
+            add({ kind: "wiring-wish", wish: { ...latest().wish, speeds: {}, reversed: false } })
+          }
         >
           Back to the usual speeds and turn
         </Button>
