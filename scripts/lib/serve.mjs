@@ -1,6 +1,5 @@
 import { createServer } from "node:http";
 import { constants } from "node:zlib";
-import compression from "compression";
 import { refusalOf, refuse } from "./asked.mjs";
 import { BACKUPS } from "./backups.mjs";
 import { allowedHosts, foreign, OWN_HEADERS } from "./ownPage.mjs";
@@ -26,7 +25,11 @@ export async function serve({ url, host, port, orNext = false, ready = Promise.r
     NEXT_TELEMETRY_DISABLED: "1",
     ODD_LEAD_WORK: WORK,
   });
-  const { default: next } = await import("next");
+  // Packages are loaded when they are wanted: who starts this may still have to install them.
+  const [{ default: next }, { default: compression }] = await Promise.all([
+    import("next"),
+    import("compression"),
+  ]);
   const app = next({ dev: false, dir: ROOT, hostname: host, port });
   await Promise.all([app.prepare(), ready]);
   const handle = app.getRequestHandler();
