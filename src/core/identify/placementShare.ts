@@ -87,16 +87,20 @@ function arrangements(leads: readonly number[], count: readonly number[], taken:
 }
 
 /** How the builds of a skeleton share their leads out to its groups: the ways there are, and which one each build has. */
-interface BuildSeats {
+export interface BuildSeats {
+  /** For each group of the template, its leads. */
   readonly kinds: readonly (readonly number[])[];
   readonly of: readonly number[];
   /** Nodes that some build has leads on. */
   readonly seated: readonly number[];
+  /** The groups that they belong to, and for each group of the template a text that is equal for those that are alike. */
+  readonly groups: readonly number[];
+  readonly likeness: readonly string[];
 }
 
 const knownSeats = new WeakMap<Skeleton, BuildSeats>();
 
-function seatsOfBuilds(skeleton: Skeleton): BuildSeats {
+export function seatsOfBuilds(skeleton: Skeleton): BuildSeats {
   const before = knownSeats.get(skeleton);
   if (before) return before;
   const { template, builds } = skeleton;
@@ -113,7 +117,9 @@ function seatsOfBuilds(skeleton: Skeleton): BuildSeats {
     return index;
   });
   const seated = template.variant.nodes.flatMap((node, n) => (node.leads > 0 ? [n] : []));
-  const made = { kinds, of, seated };
+  const groups = [...new Set(seated.map((n) => template.group[n] as number))];
+  const likeness = template.group.map((_, g) => kinds.map((places) => places[g]).join());
+  const made = { kinds, of, seated, groups, likeness };
   knownSeats.set(skeleton, made);
   return made;
 }

@@ -1,3 +1,4 @@
+import { islandGroups, type MayLie, NOWHERE, withGroup } from "./islandGroups";
 import type { IslandTree } from "./islandTrees";
 import { type LeadSet, NO_LEADS } from "./leadSet";
 import type { Placement } from "./placement";
@@ -22,7 +23,8 @@ export interface Placements {
  * `share`, not told apart.
  *
  * Depth-first over the vertices. Bonded leads, separate groups and the order along the winding are in the trees
- * already, so that they prune the search and not a trial of all orders.
+ * already, so that they prune the search and not a trial of all orders; an island is begun only in a group where all others
+ * find one too ({@link islandGroups}).
  *
  * @param limit stop after this many placements.
  * @param effort steps that the search may still take, over all skeletons of a call: taken off as it goes.
@@ -44,6 +46,8 @@ export function placements(
     limit,
     effort,
     seating: emptySeating(template, facts),
+    mayLie: islandGroups(skeleton, facts),
+    lie: NOWHERE,
     at: facts.islands.map(() => new Int8Array(nodes.length + 1).fill(-1)),
     visible,
     spare: leadCount - visible,
@@ -62,6 +66,9 @@ interface Search {
   readonly limit: number;
   readonly effort: { left: number };
   readonly seating: Seating;
+  readonly mayLie: MayLie | null;
+  /** The groups in which the islands lie that are begun: see {@link withGroup}. */
+  lie: number;
   /** Nodes of the vertices seated, island by island. */
   readonly at: readonly Int8Array[];
   /** Nodes that leads come out of. */
@@ -125,6 +132,7 @@ function seatTree(search: Search, tree: IslandTree, vertex: number, used: number
   const seats = search.at[depth.island] as Int8Array;
   const path = parent < 0 ? null : (template.path[seats[parent] as number] as readonly number[]);
   const ahead = parent < 0 ? null : template.ahead[seats[parent] as number];
+  const lay = search.lie;
   const hanging = tree.hanging[vertex] as readonly number[];
   for (let node = 0; node < nodes.length; node++) {
     // The edge from the parent: over a node that is taken, or back along a winding in use, it would not be free.
@@ -140,6 +148,11 @@ function seatTree(search: Search, tree: IslandTree, vertex: number, used: number
     }
     const beside = there > 0 ? leads.length : leads.length - 1;
     if (beside > search.spare || !maySit(seating, node, leads, set)) continue;
+    if (parent < 0 && search.mayLie) {
+      const lie = withGroup(lay, template.group[node] as number);
+      if (!search.mayLie(lie)) continue;
+      search.lie = lie;
+    }
     const alike = imagesOf(seating, node);
     const deeper = alike === 1 ? depth : { ...depth, images: depth.images * alike };
     search.spare -= beside;
@@ -148,6 +161,7 @@ function seatTree(search: Search, tree: IslandTree, vertex: number, used: number
     seatInPlace(seating, node, leads, set, false);
     search.spare += beside;
   }
+  search.lie = lay;
 }
 
 /** Whether what hangs on a vertex finds room: each branch goes a direction of its own, the largest the roomiest. */

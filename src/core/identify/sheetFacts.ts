@@ -23,7 +23,10 @@ export interface Facts {
    * asked for: a sheet that no build of a family has the groups for is refuted without them.
    */
   readonly islands: readonly IslandTrees[];
-  /** What was done for them so far: see {@link IslandTrees}. */
+  /** The leads of each island, and those that some of them read open to. */
+  readonly members: readonly LeadSet[];
+  readonly shutTo: readonly LeadSet[];
+  /** What was done for the trees so far: see {@link IslandTrees}. */
   readonly treeWork: number;
   /** Leads of the largest island, and of all islands. */
   readonly largestIsland: number;
@@ -53,6 +56,8 @@ export function factsOf(evidence: Evidence): Facts {
     get treeWork() {
       return trees.work;
     },
+    members: islands.map(leadSet),
+    shutTo: shutTo(islands, openTo),
     largestIsland: islands[0]?.length ?? 0,
     placed: placed.length,
     leastGroups: mutuallyOpen([...islands, ...leadsOf(floaters).map((lead) => [lead])], openTo),
@@ -83,15 +88,20 @@ class TreesWhenAsked {
   }
 }
 
+/** For each part the leads that some lead of it read open to. */
+function shutTo(parts: readonly (readonly number[])[], openTo: readonly LeadSet[]): LeadSet[] {
+  return parts.map((leads) =>
+    leads.reduce<LeadSet>((set, lead) => union(set, openTo[lead] as LeadSet), NO_LEADS),
+  );
+}
+
 /**
  * So many islands and lone leads at most, each of which has read open to each other one: the largest clique, by trying
  * with and without each of at most a dozen.
  */
 function mutuallyOpen(parts: readonly (readonly number[])[], openTo: readonly LeadSet[]): number {
   const members = parts.map(leadSet);
-  const shut = parts.map((leads) =>
-    leads.reduce<LeadSet>((set, lead) => union(set, openTo[lead] as LeadSet), NO_LEADS),
-  );
+  const shut = shutTo(parts, openTo);
   const largest = (from: number, allowed: readonly number[]): number => {
     if (from === allowed.length) return 0;
     const part = allowed[from] as number;
