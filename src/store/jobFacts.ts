@@ -87,11 +87,13 @@ export class JobFacts {
   /**
    * @param first what the server had when the page was made; null where the page came without it.
    * @param by who works on this device.
+   * @param drawn resolves once what was entered by then is on the page.
    */
   constructor(
     private readonly job: string,
     private readonly first: FactsSince | null,
     private readonly by: () => string,
+    private readonly drawn: () => Promise<void>,
   ) {
     for (const fact of first?.facts ?? []) this.known.set(fact.id, fact);
     this.heard = first !== null;
@@ -142,10 +144,12 @@ export class JobFacts {
           says: read.faults.map(({ says }) => says).join(" "),
         };
     this.fresh.set(row.id, row);
-    if (read.ok) writeDown(this.job, read.fact);
-    // First on its way to the disk, then drawn.
-    void this.keep(row);
+    const written = read.ok && writeDown(this.job, read.fact);
+    // First on its way to the disk, then drawn. What is written down is safe: its way to the database and the server takes
+    // nothing of the time until it is drawn.
+    if (!written) void this.keep(row);
     this.show();
+    if (written) void this.drawn().then(() => this.keep(row));
     return made.id;
   };
 

@@ -8,12 +8,13 @@ import { ENTRY_PREFIX, OLDER_PREFIX } from "./journalPrefixes";
  * that dies in the milliseconds until the database has them loses none. What the database has is taken out.
  */
 
-/** Writes a fact down; where storage is refused it is passed over. */
-export function writeDown(job: string, fact: Fact): void {
+/** Writes a fact down; false where storage is refused. */
+export function writeDown(job: string, fact: Fact): boolean {
   try {
     localStorage.setItem(`${ENTRY_PREFIX}${job}:${fact.id}`, JSON.stringify(fact));
+    return true;
   } catch {
-    return;
+    return false;
   }
 }
 

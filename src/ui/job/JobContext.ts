@@ -76,6 +76,12 @@ export function useIsShown(): () => boolean {
   return useOpenJob().isShown;
 }
 
+/** True once all that was entered is on the page, for who waits for that. */
+export function useIsDrawn(waits: () => boolean): boolean {
+  const { now, isShown } = useOpenJob();
+  return usePart(now, () => waits() && isShown());
+}
+
 /** Tells at the moment in which something is done the job with all that was entered: what is drawn may be of before. */
 export function useLatestJob(): () => Job {
   return useOpenJob().latest;

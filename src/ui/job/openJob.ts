@@ -20,6 +20,7 @@ import { Asker } from "@/workers/asker";
 import { checking } from "@/workers/check";
 import { identifying } from "@/workers/identify";
 import { planning } from "@/workers/plan";
+import { afterFrame } from "../parts/afterFrame";
 import { deviceName } from "./deviceName";
 import type { JobNow, JobSaving, LeadNames } from "./jobNow";
 import { Watched } from "./watched";
@@ -49,9 +50,10 @@ const NO_DEVICE = "";
 
 /**
  * So long what was entered waits to be drawn together with what it comes to, milliseconds. Mostly that is here by then,
- * and a page that is drawn once is drawn in half the time; longer, a hand would miss what it entered.
+ * and a page that is drawn once is drawn in half the time; longer, a hand would miss what it entered: a tenth of a second
+ * is what still seems at once (Miller, Response time in man-computer conversational transactions, 1968).
  */
-const DRAWN_ALONE_AFTER_MS = 50;
+const DRAWN_ALONE_AFTER_MS = 100;
 
 /**
  * The open job, without framework: its facts, and what they come to. A question is on its way to its worker before
@@ -83,6 +85,8 @@ export class OpenJob {
   /** What is still worked out was drawn without its answer. */
   private isAlone = true;
   private drawsAlone: ReturnType<typeof setTimeout> | undefined;
+  /** Who waits until what was entered is on the page. */
+  private readonly awaitDrawn: (() => void)[] = [];
 
   /**
    * @param first what the server had when the page was made; null where it did not answer.
@@ -94,7 +98,7 @@ export class OpenJob {
     opening: Opening | null,
   ) {
     const goOn = () => this.goOn();
-    this.store = new JobFacts(id, first, deviceName);
+    this.store = new JobFacts(id, first, deviceName, this.drawn);
     this.identifier = new Asker(identifying, opening?.identified ?? null, goOn);
     this.planner = new Asker(planning, opening?.wired ?? null, goOn);
     this.checker = new Asker(checking, opening?.checked ?? null, goOn);
@@ -119,8 +123,10 @@ export class OpenJob {
     return () => {
       this.isOpen = false;
       clearTimeout(this.drawsAlone);
+      this.drawsAlone = undefined;
       for (const stop of stops) stop();
       for (const asker of [this.identifier, this.planner, this.checker]) asker.stop();
+      this.letGo();
     };
   }
 
@@ -148,13 +154,30 @@ export class OpenJob {
   /** Whether all that was entered is on the page: what is not waits for what it comes to. */
   readonly isShown = (): boolean => this.now.now().facts === this.facts;
 
+  /** Resolves once what was entered by now is on the page. */
+  private readonly drawn = (): Promise<void> =>
+    new Promise((resolve) => {
+      this.awaitDrawn.push(resolve);
+      if (this.drawsAlone === undefined) this.letGo();
+    });
+
+  private letGo(): void {
+    for (const goOn of this.awaitDrawn.splice(0)) afterFrame(goOn);
+  }
+
   private changed(): void {
     const state = this.store.state();
-    const saved = savingOf(state);
+    if (state.facts !== this.facts) {
+      this.read(state);
+      this.goOn();
+    }
+    // How far an entry is kept is told with the entry.
+    if (this.drawsAlone === undefined) this.showSaved();
+  }
+
+  private showSaved(): void {
+    const saved = savingOf(this.store.state());
     if (differs(saved, this.saved.now())) this.saved.show(saved);
-    if (state.facts === this.facts) return;
-    this.read(state);
-    this.goOn();
   }
 
   private read({ facts }: JobFactsState): void {
@@ -200,6 +223,8 @@ export class OpenJob {
     clearTimeout(this.drawsAlone);
     this.drawsAlone = undefined;
     if (differs(made, this.now.now())) this.now.show(made);
+    this.showSaved();
+    this.letGo();
   }
 
   private made(): JobNow {
@@ -263,10 +288,4 @@ function leadsStand(sheet: string, job: Job): boolean {
 
 function differs<T extends object>(one: T, other: T): boolean {
   return (Object.keys(one) as (keyof T)[]).some((part) => one[part] !== other[part]);
-}
-
-/** Does something once what is shown now has been drawn; a page that nobody sees draws nothing. */
-function afterFrame(then: () => void): void {
-  if (document.hidden) setTimeout(then);
-  else requestAnimationFrame(() => setTimeout(then));
 }

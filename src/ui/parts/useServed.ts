@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
+import { afterFrame } from "./afterFrame";
 
 /** What the server was asked, as far as it answered. */
 export interface ServedAnswer<A> {
@@ -45,7 +46,10 @@ export function useServed<A>(
     // Asked again with the same words where somebody wants that.
     if (question === "" || times < 0) return;
     const gone = new AbortController();
-    void answered(latest.current, gone.signal, retries).then((value) => {
+    // Asking takes some of the time in which the page would draw what it is asked about.
+    afterFrame(async () => {
+      if (gone.signal.aborted) return;
+      const value = await answered(latest.current, gone.signal, retries);
       if (gone.signal.aborted) return;
       if (value !== AWAY) keep(question, value);
       setState({ question, away: value === AWAY });

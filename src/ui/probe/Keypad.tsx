@@ -2,22 +2,22 @@
 
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
+import { memo } from "react";
 import { MONO } from "../theme/faces";
 
 const KEYS = ["7", "8", "9", "OL", "4", "5", "6", "k", "1", "2", "3", "⌫", "0", "."] as const;
 
 interface Props {
-  /** What stands in the field. */
-  readonly text: string;
-  readonly onText: (text: string) => void;
+  /** Changes what stands in the field. */
+  readonly onChange: (by: (text: string) => string) => void;
 }
 
 /** Digits for a thumb, probes in the other hand: big keys and no keyboard that hides the page. */
-export function Keypad({ text, onText }: Props) {
+export const Keypad = memo(function Keypad({ onChange }: Props) {
   const press = (key: (typeof KEYS)[number]) => {
-    if (key === "⌫") onText(text.slice(0, -1));
-    else if (key === "OL") onText("OL");
-    else onText(`${text === "OL" ? "" : text}${key}`);
+    if (key === "⌫") onChange((text) => text.slice(0, -1));
+    else if (key === "OL") onChange(() => "OL");
+    else onChange((text) => `${text === "OL" ? "" : text}${key}`);
   };
   return (
     <Box
@@ -52,4 +52,4 @@ export function Keypad({ text, onText }: Props) {
       </Button>
     </Box>
   );
-}
+});

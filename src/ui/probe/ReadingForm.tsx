@@ -1,10 +1,8 @@
 import Button from "@mui/material/Button";
-import InputBase from "@mui/material/InputBase";
-import { memo, useMemo } from "react";
+import { memo, useLayoutEffect, useMemo } from "react";
 import { CLEARS } from "../parts/earlyTouches";
 import { useSteady } from "../parts/useSteady";
 import { MONO } from "../theme/faces";
-import { FIGURE_FIELD } from "../theme/fields";
 import { TOUCH } from "../theme/measures";
 import { Keypad } from "./Keypad";
 import look from "./ReadingForm.module.css";
@@ -22,33 +20,34 @@ export function ReadingForm({ field, keypad }: Props) {
   const type = useSteady((typed: string) => field.setText(typed));
   const onKeyDown = useSteady(field.onKeyDown);
   const onPaste = useSteady(field.onPaste);
+  const change = useSteady(field.change);
   const onOpen = useSteady(() => {
-    field.setText(`${text.trim()} OL`.trim());
+    field.change((before) => `${before.trim()} OL`.trim());
     input.current?.focus();
   });
   const faulty = said !== null;
+  // The page is about what goes in here. Before effects, so that no heading is read out first.
+  useLayoutEffect(() => input.current?.focus(), [input]);
   // Made anew with what is typed, and not with every reading.
   const typed = useMemo(
     () => (
-      <InputBase
-        inputRef={input}
+      <input
+        ref={input}
+        type="text"
+        className={look.figure}
         value={text}
         onChange={(event) => type(event.target.value)}
         onKeyDown={onKeyDown}
         onPaste={onPaste}
         placeholder="ohms / OL"
-        autoFocus
-        inputProps={{
-          "aria-label": "Reading in ohms, or OL for open",
-          "data-undo": "job",
-          autoComplete: "off",
-          spellCheck: false,
-          inputMode: keypad ? "none" : undefined,
-          maxLength: 60,
-          "aria-describedby": "reading-fault reading-help",
-        }}
-        error={faulty}
-        sx={FIGURE_FIELD}
+        aria-label="Reading in ohms, or OL for open"
+        aria-describedby="reading-fault reading-help"
+        aria-invalid={faulty}
+        data-undo="job"
+        autoComplete="off"
+        spellCheck={false}
+        inputMode={keypad ? "none" : undefined}
+        maxLength={60}
       />
     ),
     [input, text, faulty, keypad, type, onKeyDown, onPaste],
@@ -59,7 +58,7 @@ export function ReadingForm({ field, keypad }: Props) {
         {typed}
         <Keys onOpen={onOpen} />
       </div>
-      {keypad ? <Keypad text={text} onText={type} /> : null}
+      {keypad ? <Keypad onChange={change} /> : null}
     </form>
   );
 }

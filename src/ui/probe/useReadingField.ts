@@ -4,12 +4,14 @@ import {
   type KeyboardEvent,
   type RefObject,
   useCallback,
+  useLayoutEffect,
   useMemo,
   useRef,
   useState,
 } from "react";
+import { flushSync } from "react-dom";
 import { type OhmsShown, ohmsDigits, parseOhms } from "@/core";
-import { useIsAsking, useJob, useLeadNames, useWorking } from "../job/JobContext";
+import { useIsAsking, useIsDrawn, useIsShown, useJob, useLeadNames, useWorking } from "../job/JobContext";
 import { readEntry } from "./entryGrammar";
 import { allPairs, sameTarget, type Target } from "./target";
 
@@ -28,6 +30,8 @@ interface Aim {
 export interface ReadingField {
   readonly text: string;
   readonly setText: (text: string) => void;
+  /** Changes what stands there, for keys that are not of a keyboard. */
+  readonly change: (by: (text: string) => string) => void;
   /** What is wrong with the entry. */
   readonly said: string | null;
   readonly input: RefObject<HTMLInputElement | null>;
@@ -40,19 +44,35 @@ export interface ReadingField {
   readonly onPaste: (event: ClipboardEvent) => void;
 }
 
+/**
+ * Whether what was typed was entered: then it goes from the field when the entry is drawn, with all that this comes to.
+ * Emptied at once, the field would be a drawing of its own.
+ */
+type Kept = "not" | "kept" | "drawn";
+
 /** Type, Enter, next: what is typed goes to the target, or to the leads that are named in it. */
 export function useReadingField({ target, isChosen, onChoose, onTable, keepsCursor }: Aim): ReadingField {
   const { job, add } = useJob("leads", "meter");
   const { names } = useLeadNames();
   const working = useWorking();
   const isAsking = useIsAsking();
-  const [text, type] = useState("");
+  const isShown = useIsShown();
+  const [typed, setTyped] = useState("");
+  const kept = useRef<Kept>("not");
+  const isDrawn = useIsDrawn(useCallback(() => kept.current === "kept", []));
+  const text = isDrawn || kept.current === "drawn" ? "" : typed;
+  useLayoutEffect(() => {
+    if (isDrawn) kept.current = "drawn";
+  });
+  /** What stands in the field for who types on. */
+  const standing = () => (kept.current === "not" ? typed : "");
   const [fault, setFault] = useState<string | null>(null);
   const hold = useRef<(() => boolean) | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const shortNames = useMemo(() => new Map([...names].map(([id, name]) => [id, name.short])), [names]);
   const setText = (next: string) => {
-    type(next);
+    setTyped(next);
+    kept.current = "not";
     setFault(null);
   };
 
@@ -90,7 +110,7 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
       return;
     }
     const parsed = parseOhms(entry.value);
-    if (!meant || !parsed.ok) type(line);
+    if (!meant || !parsed.ok) setTyped(line);
     if (!parsed.ok && (meant || entry.value !== "")) {
       setFault(parsed.faults[0]?.says ?? "That is not a reading.");
       return;
@@ -100,7 +120,9 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
       return;
     }
     keep(meant, parsed.typed, parsed.shown);
-    setText("");
+    if (isShown()) setText("");
+    else kept.current = "kept";
+    setFault(null);
     onChoose(null);
     if (keepsCursor) input.current?.focus();
   };
@@ -115,6 +137,7 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
   return {
     text,
     setText,
+    change: (by) => setText(by(standing())),
     // That an entry must wait is so only while it must.
     said: fault === MUST_WAIT && !working ? null : fault,
     input,
@@ -122,10 +145,13 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
     held,
     onSubmit: (event) => {
       event.preventDefault();
-      if (text.trim() === "" && hold.current?.()) return;
-      enter(text);
+      const line = standing();
+      if (line.trim() === "" && hold.current?.()) return;
+      enter(line);
     },
     onKeyDown: (event) => {
+      // What comes next is typed into an empty field.
+      if (kept.current === "kept") flushSync(() => setText(""));
       if (event.key === "ArrowDown" || event.key === "ArrowUp") {
         event.preventDefault();
         step(event.key === "ArrowDown" ? 1 : -1);
