@@ -227,3 +227,63 @@ test("a verdict lays out what changed, never the whole page", async ({ page, bro
   // A whole page is some five hundred; a style sheet that makes the fonts be sorted anew lays out all of it.
   expect(layouts.filter(({ dirtyObjects, totalObjects }) => dirtyObjects > 0.9 * totalObjects)).toEqual([]);
 });
+
+test("a reading is drawn with what it comes to, and only after a tenth of a second without it", async ({
+  page,
+}) => {
+  await startMotor(page, "WH BK BU BN");
+  await enter(page, "WH shell OL");
+  await page.evaluate(() => {
+    const drawn: number[] = [];
+    Object.assign(window, { drawn });
+    let key = 0;
+    const enters = ({ key: name }: KeyboardEvent) => {
+      if (name === "Enter") key = performance.now();
+    };
+    addEventListener("keydown", enters, true);
+    new MutationObserver((changes) => {
+      const isAwaited = document.querySelector('section[aria-busy="true"]') !== null;
+      const isSeen = changes.some(({ attributeName }) => attributeName !== "aria-busy");
+      if (isAwaited && isSeen) drawn.push(performance.now() - key);
+    }).observe(document.body, { attributes: true, childList: true, characterData: true, subtree: true });
+  });
+  for (const line of ["WH BK 8.0", "WH BU 11.0", "WH BN 24.0", "BK BN 32.0"]) {
+    const input = field(page);
+    await input.fill(line);
+    await input.press("Enter");
+    await expect(input).toHaveValue("");
+    await answered(page);
+    await expect(page.getByRole("group", { name: "Table of readings" })).toContainText(
+      line.split(" ")[2] ?? "",
+    );
+  }
+  const early = await page.evaluate(() => (window as unknown as { drawn: number[] }).drawn);
+  for (const ms of early) expect(ms).toBeGreaterThan(90);
+});
+
+test("what is typed while a reading waits to be drawn goes into an empty field, by keys and by the keypad", async ({
+  page,
+}) => {
+  await startMotor(page, "WH BK BU BN");
+  await enter(page, "WH shell OL");
+  const table = page.getByRole("group", { name: "Table of readings" });
+  await field(page).fill("WH BK 8.0");
+  // In one turn of the page, as no hand does it: nothing can have been drawn between.
+  const after = await field(page).evaluate((input: HTMLInputElement) => {
+    input.form?.requestSubmit();
+    const entered = input.value;
+    input.dispatchEvent(new KeyboardEvent("keydown", { key: "W", bubbles: true }));
+    return { entered, typedInto: input.value };
+  });
+  expect(after).toEqual({ entered: "WH BK 8.0", typedInto: "" });
+  await expect(table).toContainText("8.0");
+  await answered(page);
+  await page.getByRole("button", { name: "Keypad", exact: true }).click();
+  await field(page).fill("WH BU 11.0");
+  await page.evaluate(() => {
+    document.querySelector<HTMLFormElement>("form:has([aria-label='Keypad'])")?.requestSubmit();
+    document.querySelector<HTMLButtonElement>("[aria-label='Keypad'] [aria-label='7']")?.click();
+  });
+  await expect(table).toContainText("11.0");
+  await expect(field(page)).toHaveValue("7");
+});
