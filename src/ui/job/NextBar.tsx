@@ -1,10 +1,12 @@
 "use client";
 
+import Button from "@mui/material/Button";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { memo, useEffect, useState } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { useWireName } from "../land/useWireName";
+import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
 import { useAnswer, useJobWiring, useWholeJob, useWorking } from "./JobContext";
 import look from "./NextBar.module.css";
@@ -38,9 +40,15 @@ export function NextBar({ stage }: { stage: Stage }) {
 /** Where it leads; drawn anew with another step. */
 const NextLink = memo(function NextLink({ href, says }: { href: string; says: string }) {
   return (
-    <Link href={href} aria-keyshortcuts="Control+Enter" className={look.next}>
+    <Button
+      component={Link}
+      variant="contained"
+      href={href}
+      aria-keyshortcuts="Control+Enter"
+      sx={{ minHeight: TOUCH, px: 5, width: { xs: "100%", sm: "auto" }, lineHeight: 1.2 }}
+    >
       Next: {says}
-    </Link>
+    </Button>
   );
 });
 

@@ -1,11 +1,16 @@
-import type { ReactNode } from "react";
-import look from "./FieldFault.module.css";
+import FormHelperText from "@mui/material/FormHelperText";
+import { memo, type ReactNode } from "react";
+
+interface Props {
+  readonly id: string;
+  readonly children: ReactNode;
+}
 
 /** What is wrong with what stands in a field, under it, read out at once; with nothing wrong it waits there unseen. */
-export function FieldFault({ id, children }: { readonly id: string; readonly children: ReactNode }) {
+export const FieldFault = memo(function FieldFault({ id, children }: Props) {
   return (
-    <p id={id} role="alert" className={look.fault}>
+    <FormHelperText id={id} role="alert" error>
       {children}
-    </p>
+    </FormHelperText>
   );
-}
+});

@@ -1,8 +1,10 @@
 import Button from "@mui/material/Button";
-import { memo, useLayoutEffect, useMemo } from "react";
+import InputBase from "@mui/material/InputBase";
+import { memo, useMemo } from "react";
 import { CLEARS } from "../parts/earlyTouches";
 import { useSteady } from "../parts/useSteady";
 import { MONO } from "../theme/faces";
+import { FIGURE_FIELD } from "../theme/fields";
 import { TOUCH } from "../theme/measures";
 import { Keypad } from "./Keypad";
 import look from "./ReadingForm.module.css";
@@ -26,28 +28,28 @@ export function ReadingForm({ field, keypad }: Props) {
     input.current?.focus();
   });
   const faulty = said !== null;
-  // The page is about what goes in here. Before effects, so that no heading is read out first.
-  useLayoutEffect(() => input.current?.focus(), [input]);
   // Made anew with what is typed, and not with every reading.
   const typed = useMemo(
     () => (
-      <input
-        ref={input}
-        type="text"
-        className={look.figure}
+      <InputBase
+        inputRef={input}
         value={text}
         onChange={(event) => type(event.target.value)}
         onKeyDown={onKeyDown}
         onPaste={onPaste}
         placeholder="ohms / OL"
-        aria-label="Reading in ohms, or OL for open"
-        aria-describedby="reading-fault reading-help"
-        aria-invalid={faulty}
-        data-undo="job"
-        autoComplete="off"
-        spellCheck={false}
-        inputMode={keypad ? "none" : undefined}
-        maxLength={60}
+        autoFocus
+        inputProps={{
+          "aria-label": "Reading in ohms, or OL for open",
+          "data-undo": "job",
+          autoComplete: "off",
+          spellCheck: false,
+          inputMode: keypad ? "none" : undefined,
+          maxLength: 60,
+          "aria-describedby": "reading-fault reading-help",
+        }}
+        error={faulty}
+        sx={FIGURE_FIELD}
       />
     ),
     [input, text, faulty, keypad, type, onKeyDown, onPaste],

@@ -63,6 +63,18 @@ export const COMPONENTS: Components<Omit<Theme, "components" | "palette"> & CssV
       }),
     },
   },
+  MuiFormHelperText: {
+    styleOverrides: {
+      root: ({ theme }) => ({
+        fontSize: "0.875rem",
+        lineHeight: 1.35,
+        fontWeight: 600,
+        margin: `${RING}px 0 0`,
+        "&.Mui-error": { color: theme.vars.palette.warning.main },
+        "&:empty": { margin: 0 },
+      }),
+    },
+  },
   MuiNativeSelect: {
     styleOverrides: {
       // All of the field opens the list, not its middle alone.
@@ -77,6 +89,30 @@ export const COMPONENTS: Components<Omit<Theme, "components" | "palette"> & CssV
     },
   },
   MuiFormControlLabel: { defaultProps: { disableTypography: true } },
+  MuiAccordion: {
+    defaultProps: { disableGutters: true, square: true, elevation: 0 },
+    styleOverrides: {
+      root: ({ theme }) => ({
+        backgroundColor: "transparent",
+        borderTop: `1px solid ${theme.vars.palette.divider}`,
+        "&::before": { display: "none" },
+      }),
+    },
+  },
+  MuiAccordionSummary: {
+    styleOverrides: {
+      root: {
+        font: "inherit",
+        minHeight: TOUCH,
+        padding: "4px 0",
+        gap: 12,
+        "&.Mui-focusVisible": { backgroundColor: "transparent", ...FOCUSED },
+      },
+      content: { alignItems: "center", gap: 12, margin: 0 },
+      expandIconWrapper: { color: "inherit", transform: "none !important" },
+    },
+  },
+  MuiAccordionDetails: { styleOverrides: { root: { padding: "0 0 16px" } } },
   // With a bar at its side where it heads something, without where it is one sentence: MUI's picture says no more.
   MuiAlert: {
     defaultProps: { icon: false },
