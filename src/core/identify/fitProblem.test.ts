@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { pairsRead } from "../../../tests/material/pairsRead";
 import { familyById } from "../motor/families";
 import type { Variant } from "../motor/family";
-import { evidenceOf, type PairEvidence } from "./evidence";
 import { fitSections } from "./fit";
 import { type FitProblem, problemOf } from "./fitProblem";
 import { pathBetween, sectionsOn } from "./paths";
@@ -10,18 +10,8 @@ import { factsOf } from "./sheetFacts";
 import { gather } from "./skeleton";
 import { APART } from "./template";
 
-function evidence(leadCount: number, pairs: readonly [number, number, number | null][]) {
-  return evidenceOf({
-    leadCount,
-    last: null,
-    pairs: pairs.map(
-      ([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, shown: [], discarded: [] }),
-    ),
-  });
-}
-
 /** Everything the family has for so many leads, placed on the readings. */
-function placed(family: string, leadCount: number, read: ReturnType<typeof evidence>) {
+function placed(family: string, leadCount: number, read: ReturnType<typeof pairsRead>) {
   const made = familyById(family);
   if (!made) throw new Error(family);
   const variants: readonly Variant[] = made.variants(leadCount, {});
@@ -30,7 +20,7 @@ function placed(family: string, leadCount: number, read: ReturnType<typeof evide
 }
 
 describe("the fit that a placement asks for", () => {
-  const read = evidence(3, [
+  const read = pairsRead(3, [
     [0, 1, 4],
     [0, 2, 12],
     [1, 2, 16],
@@ -73,7 +63,7 @@ describe("the fit that a placement asks for", () => {
 });
 
 describe("paths between leads", () => {
-  const read = evidence(4, [
+  const read = pairsRead(4, [
     [0, 1, 5],
     [2, 3, 9],
     [0, 2, null],

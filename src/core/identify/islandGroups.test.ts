@@ -1,23 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { pairsRead } from "../../../tests/material/pairsRead";
 import { seededRandom, shuffled } from "../bench/random";
 import { FAMILIES } from "../motor/families";
 import type { Variant } from "../motor/family";
-import { type Evidence, evidenceOf, type PairEvidence } from "./evidence";
 import { islandGroups, NOWHERE, withGroup } from "./islandGroups";
 import { leadsOf } from "./leadSet";
 import { factsOf } from "./sheetFacts";
 import { brokenSkeletons, gather, type Skeleton } from "./skeleton";
-
-function evidence(leadCount: number, pairs: readonly [number, number, number | null][]): Evidence {
-  return evidenceOf({
-    leadCount,
-    last: null,
-    pairs: pairs.map(
-      ([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, shown: [], discarded: [] }),
-    ),
-  });
-}
 
 /** Builds of several groups with so many leads, whole and broken, each alone. */
 function builds(leads: number): Skeleton[] {
@@ -67,7 +57,7 @@ describe("the groups that islands may lie in", () => {
             .map((to, k): [number, number, number | null] => [a, a + 1 + k, from === to ? 5 : null]),
         );
         const facts = factsOf(
-          evidence(leads, shuffled(random, pairs).slice(0, 2 + Math.floor(random() * 8))),
+          pairsRead(leads, shuffled(random, pairs).slice(0, 2 + Math.floor(random() * 8))),
         );
         const mayLie = islandGroups(skeleton, facts);
         if (!mayLie) return;
@@ -105,7 +95,7 @@ describe("the groups that islands may lie in", () => {
 
   it("are not asked of one island, nor of a build in one group", () => {
     const [build] = BUILDS.get(4) as [Skeleton];
-    expect(islandGroups(build, factsOf(evidence(4, [[0, 1, 5]])))).toBeNull();
+    expect(islandGroups(build, factsOf(pairsRead(4, [[0, 1, 5]])))).toBeNull();
     const whole = FAMILIES.flatMap((family) =>
       family.variants(4, {}).flatMap((one: Variant) => gather(family, 4, [one])),
     ).find(({ template }) => template.groups === 1) as Skeleton;
@@ -113,6 +103,6 @@ describe("the groups that islands may lie in", () => {
       [0, 1, 5],
       [2, 3, 5],
     ];
-    expect(islandGroups(whole, factsOf(evidence(4, pairs)))).toBeNull();
+    expect(islandGroups(whole, factsOf(pairsRead(4, pairs)))).toBeNull();
   });
 });

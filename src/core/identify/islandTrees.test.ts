@@ -1,23 +1,14 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { pairsRead } from "../../../tests/material/pairsRead";
 import { METER } from "../../../tests/material/sheets";
 import { ohmmeter } from "../bench/ohmmeter";
 import { seededRandom } from "../bench/random";
 import { randomMotor } from "../bench/randomMotor";
 import { FAMILIES } from "../motor/families";
-import { type Evidence, evidenceOf, type PairEvidence } from "./evidence";
+import { evidenceOf, type PairEvidence } from "./evidence";
 import { type IslandTree, islandTrees } from "./islandTrees";
 import { templateOf } from "./template";
-
-function evidence(leadCount: number, pairs: readonly [number, number, number][]): Evidence {
-  return evidenceOf({
-    leadCount,
-    last: null,
-    pairs: pairs.map(
-      ([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, shown: [], discarded: [] }),
-    ),
-  });
-}
 
 /** A tree as its edges, each named by the leads at its ends, in one order. */
 function edges({ vertices, parents }: IslandTree): string[] {
@@ -29,7 +20,7 @@ describe("the trees that readings allow", () => {
   it("three in a row: the highest pair is the ends", () => {
     const { trees } = islandTrees(
       [0, 1, 2],
-      evidence(3, [
+      pairsRead(3, [
         [0, 1, 8],
         [1, 2, 14],
         [0, 2, 22],
@@ -41,7 +32,7 @@ describe("the trees that readings allow", () => {
   it("zero between two leads makes them one conductor", () => {
     const { trees } = islandTrees(
       [0, 1, 2],
-      evidence(3, [
+      pairsRead(3, [
         [0, 1, 0.1],
         [1, 2, 14],
         [0, 2, 14],
@@ -53,7 +44,7 @@ describe("the trees that readings allow", () => {
   it("three that close only over a joint of their own have a hidden joint", () => {
     const { trees } = islandTrees(
       [0, 1, 2],
-      evidence(3, [
+      pairsRead(3, [
         [0, 1, 10],
         [1, 2, 10],
         [0, 2, 10],
@@ -65,7 +56,7 @@ describe("the trees that readings allow", () => {
   it("one reading to each leaves open who lies between", () => {
     const { trees, cut } = islandTrees(
       [0, 1, 2],
-      evidence(3, [
+      pairsRead(3, [
         [0, 1, 20],
         [0, 2, 12],
       ]),

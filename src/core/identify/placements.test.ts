@@ -1,25 +1,15 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { pairsRead } from "../../../tests/material/pairsRead";
 import { seededRandom, shuffled } from "../bench/random";
 import { FAMILIES, familyById } from "../motor/families";
 import type { Family, Variant } from "../motor/family";
-import { type Evidence, evidenceOf, type PairEvidence } from "./evidence";
 import { placements } from "./placements";
 import { factsOf } from "./sheetFacts";
 import { gather, type Skeleton } from "./skeleton";
 import { APART } from "./template";
 
 const ALL = 1e6;
-
-function evidence(leadCount: number, pairs: readonly [number, number, number | null][]): Evidence {
-  return evidenceOf({
-    leadCount,
-    last: null,
-    pairs: pairs.map(
-      ([a, b, ohms]): PairEvidence => ({ a, b, ohms, sigmaOhms: 0.1, shown: [], discarded: [] }),
-    ),
-  });
-}
 
 /** One build alone as a skeleton. */
 function alone(family: Family, leads: number, variant: Variant): Skeleton {
@@ -50,12 +40,12 @@ describe("placing leads on a template", () => {
         for (const variant of family.variants(leads, {})) {
           const found = placements(
             alone(family, leads, variant),
-            factsOf(evidence(leads, [[0, 1, 5]])),
+            factsOf(pairsRead(leads, [[0, 1, 5]])),
             ALL,
           ).found;
           const apart = placements(
             alone(family, leads, variant),
-            factsOf(evidence(leads, [[0, 1, null]])),
+            factsOf(pairsRead(leads, [[0, 1, null]])),
             ALL,
           ).found;
           const shares = [...found, ...apart].reduce((sum, p) => sum + p.share, 0);
@@ -83,7 +73,7 @@ describe("placing leads on a template", () => {
         return [a, b, sum(template.path[truth[a] as number]?.[truth[b] as number] ?? 0)];
       };
       const pairs = [read(0, 1), read(0, 2), read(1, 3), read(2, 4), read(0, 4)];
-      const found = placements(skeleton, factsOf(evidence(5, pairs)), ALL).found;
+      const found = placements(skeleton, factsOf(pairsRead(5, pairs)), ALL).found;
       expect(found.some((p) => p.nodeOf.every((node, lead) => node === truth[lead]))).toBe(true);
       for (const placement of found) {
         for (const [a, b] of pairs) {
@@ -117,7 +107,7 @@ describe("placing leads on a template", () => {
         );
         const some = shuffled(random, pairs).slice(0, 1 + Math.floor(random() * pairs.length));
         const read = new Set([...some.map(([a]) => a), ...some.map(([, b]) => b)]);
-        const facts = factsOf(evidence(leads, some));
+        const facts = factsOf(pairsRead(leads, some));
         // What was cut short for the number of trees promises nothing.
         if (facts.islands.some(({ cut }) => cut)) return;
         const { found } = placements(skeleton, facts, ALL);
@@ -133,7 +123,7 @@ describe("placing leads on a template", () => {
     const family = familyById("one-winding") as Family;
     const found = placements(
       alone(family, 4, family.variants(4, {})[0] as Variant),
-      factsOf(evidence(4, [[0, 1, 5]])),
+      factsOf(pairsRead(4, [[0, 1, 5]])),
       ALL,
     ).found;
     expect(found).toHaveLength(12);
