@@ -84,6 +84,41 @@ test("a line is added, understood, changed, taken out and put back", async ({ pa
   await expect(table.getByRole("button", { name })).toBeVisible();
 });
 
+test("a line that is kept while it is searched for is found, though the search was answered of before", async ({
+  page,
+}) => {
+  const name = `Osmund & Pike ${tag()}`;
+  await page.goto("/stock");
+  await page.getByRole("button", { name: "Add a line" }).click();
+  await page.getByLabel("Name", { exact: true }).fill(name);
+  let isKept = () => {};
+  const kept = new Promise<void>((resolve) => {
+    isKept = resolve;
+  });
+  let isAsked = () => {};
+  const asked = new Promise<void>((resolve) => {
+    isAsked = resolve;
+  });
+  // The line is kept once the search for it has been answered, and that answer comes after it was kept.
+  await page.route("**/api/v1/stock/*", async (route) => {
+    await asked;
+    await route.fulfill({ response: await route.fetch() });
+    isKept();
+  });
+  await page.route("**/api/v1/stock?*search=*", async (route) => {
+    const before = await route.fetch();
+    isAsked();
+    await kept;
+    await page.waitForTimeout(500);
+    await route.fulfill({ response: before }).catch(() => undefined);
+  });
+  await page.getByRole("button", { name: "Keep it" }).click();
+  await page.getByLabel("Find").fill(name);
+  await kept;
+  const table = page.getByRole("table", { name: "Stock" });
+  await expect(table.getByRole("button", { name })).toBeVisible();
+});
+
 test("two who change one line do not write over each other unasked", async ({ page, context }) => {
   const name = `Osmund & Pike ${tag()}`;
   const open = async (on: Page) => {

@@ -58,18 +58,20 @@ function Stock({ search }: { search: string }) {
   const open = useCallback((line: SeenLine) => setPanel({ open: "edit", line }), []);
   const add = useCallback(() => open({ item: newMotor(), version: 0 }), [open]);
   const bring = useCallback(() => setPanel({ open: "import" }), []);
+  const askAnew = async () => {
+    // A first answer that is on its way may be of before the change, and would stand as one of after it.
+    await queries.cancelQueries({ queryKey: ["stock"] });
+    await queries.invalidateQueries({ queryKey: ["stock"] });
+  };
   const changed = () => {
     setPanel({ open: "none" });
-    void queries.invalidateQueries({ queryKey: ["stock"] });
+    void askAnew();
   };
   return (
     <>
       <StockHead onAdd={add} onImport={bring} />
       {panel.open === "import" ? (
-        <ImportPanel
-          onDone={() => void queries.invalidateQueries({ queryKey: ["stock"] })}
-          onClose={() => setPanel({ open: "none" })}
-        />
+        <ImportPanel onDone={() => void askAnew()} onClose={() => setPanel({ open: "none" })} />
       ) : null}
       {panel.open === "edit" ? (
         <StockEditor
