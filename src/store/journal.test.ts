@@ -37,11 +37,12 @@ describe("facts written down before the database has them", () => {
     expect(localStorage.getItem(key)).toBe(newer);
   });
 
-  it("cost nothing where storage is full or refused", () => {
+  it("cost nothing where storage is full or refused, and it is told that they were not written", () => {
+    expect(writeDown("j", made(1))).toBe(true);
     vi.stubGlobal("localStorage", testStorage(10));
-    expect(() => writeDown("j", made(1))).not.toThrow();
+    expect(writeDown("j", made(1))).toBe(false);
     vi.stubGlobal("localStorage", undefined);
-    expect(() => writeDown("j", made(1))).not.toThrow();
+    expect(writeDown("j", made(1))).toBe(false);
     expect(leftBehind().rows).toEqual([]);
   });
 });

@@ -241,11 +241,15 @@ test("a reading is drawn with what it comes to, and only after a tenth of a seco
       if (name === "Enter") key = performance.now();
     };
     addEventListener("keydown", enters, true);
-    new MutationObserver((changes) => {
+    const changed = new MutationObserver((changes) => {
       const isAwaited = document.querySelector('section[aria-busy="true"]') !== null;
       const isSeen = changes.some(({ attributeName }) => attributeName !== "aria-busy");
       if (isAwaited && isSeen) drawn.push(performance.now() - key);
-    }).observe(document.body, { attributes: true, childList: true, characterData: true, subtree: true });
+    });
+    const parts = ["Reading", "Verdict", "Readings"].map((name) => `section[aria-label="${name}"]`);
+    const all = { attributes: true, childList: true, characterData: true, subtree: true };
+    for (const part of document.querySelectorAll([...parts, '[role="status"]'].join()))
+      changed.observe(part, all);
   });
   for (const line of ["WH BK 8.0", "WH BU 11.0", "WH BN 24.0", "BK BN 32.0"]) {
     const input = field(page);
@@ -256,6 +260,8 @@ test("a reading is drawn with what it comes to, and only after a tenth of a seco
     await expect(page.getByRole("group", { name: "Table of readings" })).toContainText(
       line.split(" ")[2] ?? "",
     );
+    // Nothing of this one is on its way any more when the next begins.
+    await expect(page.getByRole("status").filter({ hasText: "Saved" })).toBeVisible();
   }
   const early = await page.evaluate(() => (window as unknown as { drawn: number[] }).drawn);
   for (const ms of early) expect(ms).toBeGreaterThan(90);

@@ -66,6 +66,7 @@ interface Search {
   readonly limit: number;
   readonly effort: { left: number };
   readonly seating: Seating;
+  /** Null where nothing tells the groups apart. */
   readonly mayLie: MayLie | null;
   /** The groups in which the islands lie that are begun: see {@link withGroup}. */
   lie: number;
@@ -132,7 +133,7 @@ function seatTree(search: Search, tree: IslandTree, vertex: number, used: number
   const seats = search.at[depth.island] as Int8Array;
   const path = parent < 0 ? null : (template.path[seats[parent] as number] as readonly number[]);
   const ahead = parent < 0 ? null : template.ahead[seats[parent] as number];
-  const lay = search.lie;
+  const before = search.lie;
   const hanging = tree.hanging[vertex] as readonly number[];
   for (let node = 0; node < nodes.length; node++) {
     // The edge from the parent: over a node that is taken, or back along a winding in use, it would not be free.
@@ -149,7 +150,7 @@ function seatTree(search: Search, tree: IslandTree, vertex: number, used: number
     const beside = there > 0 ? leads.length : leads.length - 1;
     if (beside > search.spare || !maySit(seating, node, leads, set)) continue;
     if (parent < 0 && search.mayLie) {
-      const lie = withGroup(lay, template.group[node] as number);
+      const lie = withGroup(before, template.group[node] as number);
       if (!search.mayLie(lie)) continue;
       search.lie = lie;
     }
@@ -161,7 +162,7 @@ function seatTree(search: Search, tree: IslandTree, vertex: number, used: number
     seatInPlace(seating, node, leads, set, false);
     search.spare += beside;
   }
-  search.lie = lay;
+  search.lie = before;
 }
 
 /** Whether what hangs on a vertex finds room: each branch goes a direction of its own, the largest the roomiest. */
