@@ -168,6 +168,29 @@ describe("speeds told that no sound motor with these leads has", () => {
   });
 });
 
+describe("two leads that only the last digits tell apart", () => {
+  // One lead twice and a last speed that is open read so too, and have as many speeds.
+  const rows = "a b 4.9\na c 0.6\nb d 5.1\nb e OL\ne f 5.8\nb c 5.9\nc d 0.5";
+  const about = { phase: 1, capacitor: "run", speeds: 3 } as const;
+
+  it("are read to each other before anything is settled", () => {
+    const led = answer(table(rows, { about }));
+    expect(led.roles).toMatchObject({ a: { role: "speed", rank: 1 }, d: { role: "speed", rank: 2 } });
+    expect(led.status).toBe("needs-probe");
+    expect(led.nextProbe).toMatchObject({ kind: "pair", between: ["a", "d"] });
+  });
+
+  it("are not settled as two where they read zero", () => {
+    expect(answer(table(`${rows}\na d 0`, { about })).status).toBe("tied");
+  });
+
+  it("are settled where more than zero is between them, and the others bear it out", () => {
+    const apart = "a b 4.9\na c 0.8\nb d 5.1\nb e OL\ne f 5.8\nb c 5.7\nc d 0.6";
+    expect(answer(table(apart, { about })).nextProbe).toMatchObject({ between: ["a", "d"] });
+    expect(answer(table(`${apart}\na d 0.3`, { about })).status).toBe("settled");
+  });
+});
+
 describe("a winding by exclusion", () => {
   it("is read, not presumed: two pairs found of three do not settle a three-phase motor", () => {
     const leads = [..."abcdef"].map((id) => ({ id }));

@@ -6,7 +6,15 @@ import type { NextProbe } from "./identification";
 import { checkingPair, decidingPair, decisivePair, disputedPair, furtherPair, strainedPair } from "./probing";
 import { SETTLED } from "./settled";
 import { brokenShare, isAnswered, openStakes, stakesOf } from "./stakes";
-import { bondPair, type LeadPair, legPair, unreadWindings, untestedGroup, wholenessPair } from "./wholeness";
+import {
+  apartPair,
+  bondPair,
+  type LeadPair,
+  legPair,
+  unreadWindings,
+  untestedGroup,
+  wholenessPair,
+} from "./wholeness";
 
 /** A question answered this surely stands though builds were left out of the search: they are the rare ones. */
 const SURE_OF_THE_REST = 0.999;
@@ -72,6 +80,7 @@ export function progressOf(
   const checking = (): NextProbe | null =>
     whole ??
     bondPair(best, all, sheet) ??
+    apartPair(best, all, sheet) ??
     legPair(best, all, sheet) ??
     checkingPair(best, all, sheet) ??
     strainedPair(best, context.evidence, sheet) ??

@@ -5,8 +5,10 @@ import { breakOf, type Hypothesis } from "./hypotheses";
 import type { NextProbe } from "./identification";
 import { firstLeads, leadsOf, less } from "./leadSet";
 import { pathBetween, sectionsOn } from "./paths";
+import { predict } from "./prediction";
 import { capitalised, listed } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
+import { toldApartOhms } from "./toldApart";
 
 /** Two leads by their place in the sheet. */
 export type LeadPair = readonly [number, number];
@@ -111,6 +113,32 @@ export function bondPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet
       kind: "pair",
       between: [sheet.leads[first]?.id ?? "", sheet.leads[lead]?.id ?? ""],
       because: "They read alike to the others: near zero between them proves them one lead.",
+    };
+  }
+  return null;
+}
+
+/**
+ * The reading that proves two leads two, where they are told apart by a difference of readings to others that is lost in
+ * the display's last digits: one lead twice reads so too, and what was taken for a speed is then somewhere else, or open.
+ * Null where every such pair was read.
+ */
+export function apartPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
+  const hypothesis = soundMember(answer);
+  if (!hypothesis) return null;
+  const { template, nodeOf } = hypothesis.placement;
+  const least = toldApartOhms(sheet.meter);
+  const atNode = (node: number | null | undefined) =>
+    nodeOf.flatMap((other, lead) => (other === node ? [lead] : []));
+  for (const [a, b] of pairsOf(evidence.leadCount)) {
+    const path = pathBetween(template, nodeOf, a, b);
+    if (path <= 0 || predict(hypothesis, path).ohms > least) continue;
+    const others = atNode(nodeOf[b]);
+    if (atNode(nodeOf[a]).some((one) => others.some((other) => evidence.pairOf(one, other)))) continue;
+    return {
+      kind: "pair",
+      between: [sheet.leads[a]?.id ?? "", sheet.leads[b]?.id ?? ""],
+      because: "They read nearly alike to the others: more than zero between them proves them two leads.",
     };
   }
   return null;

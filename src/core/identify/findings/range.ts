@@ -1,10 +1,8 @@
 import type { Finding } from "../identification";
 import { predict } from "../prediction";
 import { capitalised, listed } from "../reasoning";
+import { toldApartOhms } from "../toldApart";
 import { type FindingContext, idsOf, ohmsIn, wordOf } from "./context";
-
-/** A section under this many standard deviations of the meter near zero is not told from none. */
-const TOLD_APART_SIGMAS = 3;
 
 /**
  * The leads that the meter's range is too coarse to put in order: they differ between the two best answers, and the
@@ -19,7 +17,7 @@ export function rangeFindings(context: FindingContext): Finding[] {
     return role && other && (role.role !== other.role || role.rank !== other.rank) ? [lead] : [];
   });
   const { meter } = context.sheet;
-  const least = (TOLD_APART_SIGMAS * meter.counts * meter.resolutionOhms) / 2;
+  const least = toldApartOhms(meter);
   const { template, nodeOf } = hypothesis.placement;
   for (const a of differ) {
     for (let b = 0; b < nodeOf.length; b++) {
