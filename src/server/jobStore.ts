@@ -5,6 +5,7 @@ import type { FactsSince } from "@/contract";
 import { deriveJob, type Fact } from "@/core";
 import type { Database } from "./database";
 import { readRows, rowsOf } from "./factRows";
+import { gatheredWrites } from "./gatheredWrites";
 import { thatIsThere } from "./history";
 import { keptSummaryOf, MOST_SUMMED_AT_ONCE } from "./keptSummary";
 import { type KnownJob, KnownJobs } from "./knownJobs";
@@ -38,7 +39,8 @@ export function jobStore(db: Database, shopId: string) {
      * Adds facts, and the job itself with its first. Facts already there are passed over: writing twice is once. Where one
      * has the id of another fact, none is kept.
      *
-     * A job that this process wrote to last, or that is new, costs one statement; else its row is locked and read first.
+     * A job that this process wrote to last, or that is new, costs one statement, and shares it with others that are written
+     * to at the time; else its row is locked and read first.
      *
      * @returns the ids that stand for other facts here.
      */
@@ -59,7 +61,11 @@ export function jobStore(db: Database, shopId: string) {
     if (news.length < added.length || others.length > 0 || made.length > MOST_SUMMED_AT_ONCE) return false;
     if (news.some(changesUses)) return false;
     const write = { shopId, jobId, demo, after: before.lastWrite, as: randomUUID(), facts: news };
-    const kept = await writeFacts(db, { ...write, madeAt: newest(news), summary: keptSummaryOf(made) });
+    const kept = await gatheredWrites(db).ask({
+      ...write,
+      madeAt: newest(news),
+      summary: keptSummaryOf(made),
+    });
     if (kept) known.remember(shopId, jobId, { lastWrite: write.as, facts: made });
     else known.forget(shopId, jobId);
     return kept;
@@ -89,7 +95,7 @@ export function jobStore(db: Database, shopId: string) {
     if (refused.length > 0 || news.length === 0) return { refused };
     const made = [...before, ...news];
     const write = { shopId, jobId, demo, after, as: randomUUID(), facts: news, madeAt: newest(news) };
-    await writeFacts(tx, { ...write, summary: long ? null : keptSummaryOf(made) });
+    await writeFacts(tx, [{ ...write, summary: long ? null : keptSummaryOf(made) }]);
     if (news.some(changesUses))
       await setUses(tx, shopId, jobId, long ? readRows(await rowsOf(tx, shopId, jobId)).read : made);
     return { refused, ...(long || unreadable.size > 0 ? {} : { now: { lastWrite: write.as, facts: made } }) };

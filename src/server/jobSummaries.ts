@@ -65,7 +65,7 @@ async function sumUp(
     madeAt: lastFactAt,
     facts: [],
   };
-  await writeFacts(db, { ...write, summary: keptSummaryOf(made) });
+  await writeFacts(db, [{ ...write, summary: keptSummaryOf(made) }]);
 }
 
 function weighed(made: readonly Fact[]): {

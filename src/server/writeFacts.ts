@@ -8,7 +8,7 @@ import type { KeptSummary } from "./keptSummary";
 import { jobs } from "./schema";
 
 /** One write to one job. */
-interface Write {
+export interface Write {
   readonly shopId: string;
   readonly jobId: string;
   /** The last write that the writer knows, null of a job that is new: the write holds only where it is the last still. */
@@ -25,146 +25,141 @@ interface Write {
   readonly summary: KeptSummary | null;
 }
 
+/** Where statements are sent: a database, or a transaction on it. */
+export type On = Pick<Database, "_">;
+
 /**
- * Adds facts, the job with its first, and what is kept beside them, all in one statement. The job's row is written first,
- * and others who write to it wait there: the facts of one job are seen in the order of their arrival numbers, and whoever
- * follows a job by the last one he saw misses none.
+ * Adds facts, the jobs with their first, and what is kept beside them, all in one statement for any number of jobs. A job's
+ * row is written first, and others who write to it wait there: the facts of one job are seen in the order of their arrival
+ * numbers, and whoever follows a job by the last one he saw misses none.
  *
- * @returns false where somebody wrote meanwhile: then nothing was kept.
+ * @param writes each to a job of its own.
+ * @returns those that hold, by `as`; where somebody else wrote to a job meanwhile, nothing of that write was kept.
  */
-export async function writeFacts(on: Pick<Database, "_">, write: Write): Promise<boolean> {
-  const { shopId, jobId, after, summary, facts } = write;
-  const columns: Columns = {
-    shopId,
-    id: jobId,
-    demo: write.demo,
-    lastWrite: write.as,
-    ...summary?.columns,
-  };
-  const unit = summary?.columns.unit ?? null;
-  const beside: Rest = {
-    after,
-    madeAt: write.madeAt,
-    facts: JSON.stringify(facts.map(rowOf)),
-    unitWords: unit && searchable([unit.customer, unit.site, unit.name]),
-    unitAt: summary?.at ?? null,
-    unitName: unit?.name ?? null,
-    unitSite: unit?.site ?? null,
-    unitCustomer: unit?.customer ?? null,
-  };
-  const { text, name, params } = statementFor(keysOf(columns), unit !== null);
-  const values = fillPlaceholders(params, { ...driven(columns), ...beside });
+export async function writeFacts(on: On, writes: readonly Write[]): Promise<ReadonlySet<string>> {
+  const { text, name, params } = statement();
+  const values = fillPlaceholders(params, { given: JSON.stringify(inOrder(writes).map(rowOf)) });
   const prepared = on._.session.prepareQuery({ sql: text, params: values }, undefined, name, false);
-  const { rows } = (await prepared.execute()) as QueryResult;
-  return rows.length === 1;
+  const { rows } = (await prepared.execute()) as QueryResult<{ last_write: string }>;
+  return new Set(rows.map(({ last_write }) => last_write));
 }
 
-/** What the statement is given beside the job's columns. */
-interface Rest {
-  readonly after: string | null;
-  readonly madeAt: string;
-  readonly facts: string;
-  readonly unitWords: string | null;
-  readonly unitAt: string | null;
-  readonly unitName: string | null;
-  readonly unitSite: string | null;
-  readonly unitCustomer: string | null;
+/** In one order for everybody: two statements that write to the same jobs wait for each other and not in a circle. */
+function inOrder(writes: readonly Write[]): readonly Write[] {
+  return [...writes].sort((a, b) => (a.jobId < b.jobId ? -1 : 1));
 }
 
-/** A statement with places for what it is given. */
+/** What a write is to the statement: the columns of its job by their names, and what goes beside them. */
+function rowOf({ shopId, jobId, after, as, demo, madeAt, facts, summary }: Write) {
+  const columns: Columns = { shopId, id: jobId, demo, lastWrite: as, ...(summary?.columns ?? UNSUMMED) };
+  const unit = summary?.columns.unit;
+  return {
+    ...Object.fromEntries(KEYS.map((key) => [COLUMNS[key].name, columns[key]])),
+    known_write: after,
+    made_at: madeAt,
+    facts: facts.map(factRow),
+    ...(unit && {
+      unit_customer: unit.customer,
+      unit_site: unit.site,
+      unit_name: unit.name,
+      unit_words: searchable([unit.customer, unit.site, unit.name]),
+      unit_at: summary.at,
+    }),
+  };
+}
+
+function factRow({ id, at, by, made, body }: Fact) {
+  return { id, at, by, device: made?.device ?? null, seq: made?.seq ?? null, body };
+}
+
+/** What a job's row begins with where nothing is summed up, and by which the statement knows it: the version is 0. */
+const UNSUMMED: KeptSummary["columns"] = {
+  title: "",
+  leads: [],
+  signed: false,
+  cause: "",
+  shelved: "listed",
+  words: "",
+  unit: null,
+  unitId: null,
+  summarised: 0,
+};
+
+const COLUMNS = getTableColumns(jobs);
+/** Columns that the first write of a job sets for good. */
+const OF_THE_FIRST = ["shopId", "id", "demo"] as const;
+const OF_THE_SUMMARY = Object.keys(UNSUMMED) as (keyof typeof UNSUMMED)[];
+const KEYS = [...OF_THE_FIRST, "lastWrite", ...OF_THE_SUMMARY] as const;
+type Columns = { readonly [key in (typeof KEYS)[number]]?: unknown };
+
+/** The statement with a place for what it is given; the database keeps its plan under this name, for each connection. */
 interface Statement {
   readonly text: string;
-  /** The database keeps its plan under this name, for each connection. */
   readonly name: string;
   readonly params: unknown[];
 }
 
-/** There are as many as there are sets of columns: three. */
-const statements = new Map<string, Statement>();
+let made: Statement | undefined;
 
-function statementFor(columns: readonly Key[], withUnit: boolean): Statement {
-  const key = `${columns.join()} ${withUnit}`;
-  const made = statements.get(key) ?? compiled(columns, withUnit);
-  statements.set(key, made);
+function statement(): Statement {
+  made ??= compiled();
   return made;
 }
 
-function compiled(columns: readonly Key[], withUnit: boolean): Statement {
-  const names = columns.map((key) => sql.identifier(COLUMNS[key].name));
-  const given = columns.map((key) => sql`${sql.placeholder(key)}::${sql.raw(COLUMNS[key].getSQLType())}`);
-  const changed = columns
-    .filter((key) => !OF_THE_FIRST.has(key))
-    .map((key) => {
-      const name = sql.identifier(COLUMNS[key].name);
-      return sql`${name} = excluded.${name}`;
-    });
+function compiled(): Statement {
+  const named = (key: (typeof KEYS)[number]) => sql.identifier(COLUMNS[key].name);
+  const names = sql.join(KEYS.map(named), sql`, `);
+  const typed = KEYS.map((key) => sql`${named(key)} ${sql.raw(COLUMNS[key].getSQLType())}`);
+  const summed = OF_THE_SUMMARY.map(
+    (key) =>
+      sql`${named(key)} = case when excluded.summarised = 0 then jobs.${named(key)} else excluded.${named(key)} end`,
+  );
   const { sql: text, params } = new PgDialect().sqlToQuery(sql`
-    with job as (
-      insert into jobs (${list(names)}, last_fact_at)
-      select ${list(given)}, least(${place("madeAt")}::timestamptz, date_trunc('milliseconds', now()))
-      where ${place("after")}::uuid is null
-        or exists (select from jobs where shop_id = ${sql.placeholder("shopId")}::uuid and id = ${sql.placeholder("id")}::uuid)
+    with given as materialized (
+      select * from rows from (jsonb_to_recordset(${sql.placeholder("given")}::jsonb) as (
+        ${sql.join(typed, sql`, `)}, known_write uuid, made_at timestamptz, facts jsonb,
+        unit_customer text, unit_site text, unit_name text, unit_words text, unit_at timestamptz
+      )) with ordinality as given(${names}, known_write, made_at, facts,
+        unit_customer, unit_site, unit_name, unit_words, unit_at, place)
+    ), job as (
+      insert into jobs (${names}, last_fact_at)
+      select ${names}, least(made_at, date_trunc('milliseconds', now()))
+      from given
+      where known_write is null
+        or (select true from jobs there where there.shop_id = given.shop_id and there.id = given.id)
+      order by place
       on conflict (shop_id, id) do update
-        set ${list(changed)}, last_fact_at = greatest(jobs.last_fact_at, excluded.last_fact_at)
-        where jobs.last_write is not distinct from ${place("after")}::uuid
-      returning shop_id, id
+        set last_write = excluded.last_write, ${sql.join(summed, sql`, `)},
+          last_fact_at = greatest(jobs.last_fact_at, excluded.last_fact_at)
+        where jobs.last_write is not distinct from
+          (select known_write from given where given.last_write = excluded.last_write)
+      returning last_write
     ), fact as (
       insert into facts (shop_id, job_id, id, at, by, device, seq, body)
-      select job.shop_id, job.id, f.id, f.at, f.by, f.device, f.seq, f.body
-      from job, rows from (jsonb_to_recordset(${place("facts")}::jsonb)
-        as (id uuid, at timestamptz, by text, device uuid, seq bigint, body jsonb))
-        with ordinality as f(id, at, by, device, seq, body, place)
-      order by f.place
-    )${withUnit ? UNIT : sql``}
-    select from job`);
+      select given.shop_id, given.id, f.id, f.at, f.by, f.device, f.seq, f.body
+      from job join given using (last_write), ${FACTS}
+      order by given.place, f.place
+    ), ${UNIT}
+    select last_write from job`);
   const digest = createHash("sha256").update(text).digest("hex");
   return { text, params, name: `write_facts_${digest.slice(0, 16)}` };
 }
 
-/** Where the statement takes it. */
-function place(name: keyof Rest) {
-  return sql.placeholder(name);
-}
+const FACTS: SQL = sql`rows from (jsonb_to_recordset(given.facts)
+        as (id uuid, at timestamptz, by text, device uuid, seq bigint, body jsonb))
+        with ordinality as f(id, at, by, device, seq, body, place)`;
 
-/** Columns that the first write of a job sets for good. */
-const OF_THE_FIRST: ReadonlySet<Key> = new Set(["shopId", "id", "demo"]);
-
-const COLUMNS = getTableColumns(jobs);
-type Key = keyof typeof COLUMNS;
-
-type Columns = Partial<Record<Key, unknown>>;
-
-function keysOf(columns: Columns): Key[] {
-  return Object.keys(columns) as Key[];
-}
-
-/** The columns' values as the driver takes them. */
-function driven(columns: Columns): Columns {
-  return Object.fromEntries(
-    keysOf(columns).map((key) => {
-      const value = columns[key] ?? null;
-      return [key, value === null ? null : COLUMNS[key].mapToDriverValue(value)];
-    }),
-  );
-}
-
-function list(parts: readonly SQL[] | ReturnType<typeof sql.identifier>[]): SQL {
-  return sql.join([...parts], sql`, `);
-}
-
-function rowOf({ id, at, by, made, body }: Fact) {
-  return { id, at, by, device: made?.device ?? null, seq: made?.seq ?? null, body };
-}
-
-/** The unit by the names that its latest visit gives it, whichever is written last; one that has them already is not written. */
-const UNIT = sql`, unit as (
-    insert into units (shop_id, id, customer, site, name, words, changed_at)
-    select job.shop_id, ${sql.placeholder("unitId")}::uuid, ${place("unitCustomer")}, ${place("unitSite")},
-      ${place("unitName")}, ${place("unitWords")}, ${place("unitAt")}::timestamptz
-    from job
-    on conflict (shop_id, id) do update set
-      customer = excluded.customer, site = excluded.site, name = excluded.name,
-      words = excluded.words, changed_at = excluded.changed_at
-      where units.changed_at <= excluded.changed_at
-        and (units.customer, units.site, units.name) <> (excluded.customer, excluded.site, excluded.name)
-  )`;
+/** Units by the names that their latest visits give them, whichever is written last; one that has them already is not written. */
+const UNIT: SQL = sql`unit as (
+      insert into units (shop_id, id, customer, site, name, words, changed_at)
+      select distinct on (given.shop_id, unit_id)
+        given.shop_id, unit_id, unit_customer, unit_site, unit_name, unit_words, unit_at
+      from job join given using (last_write)
+      where unit_id is not null
+      order by given.shop_id, unit_id, unit_at desc
+      on conflict (shop_id, id) do update set
+        customer = excluded.customer, site = excluded.site, name = excluded.name,
+        words = excluded.words, changed_at = excluded.changed_at
+        where units.changed_at <= excluded.changed_at
+          and (units.customer, units.site, units.name) <> (excluded.customer, excluded.site, excluded.name)
+    )`;
