@@ -38,6 +38,7 @@ async function loaded({ base, url }) {
   const nowhere = await together(users, (user) => user.writeNowhere(), SECONDS / 2);
   const writing = await together(users, (user) => user.write(), SECONDS);
   const both = await together(users, (user) => user.writeAndRead(), SECONDS);
+  const either = await together(users, (user, turn) => (turn % 2 ? user.read() : user.write()), SECONDS);
   const health = [];
   const mixed = await together(
     users,
@@ -60,7 +61,8 @@ async function loaded({ base, url }) {
     ["an address with nothing under it: the framework alone", nowhere],
     ["writing facts", writing],
     ["writing facts and reading what arrived", both],
-    ["the same, one in ten a search, one in forty a page", mixed],
+    ["each request of these", either],
+    ["writing and reading, one in ten a search, one in forty a page", mixed],
     ["health meanwhile", { times: health, failures: new Map(), seconds: SECONDS }],
   ];
   return rows.map(([what, row]) => [what, { ...row, bare: select }]);

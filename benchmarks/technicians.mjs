@@ -37,6 +37,7 @@ export function technician(base, number) {
   return {
     number,
     write,
+    read,
     get: (path) => ask("GET", path),
     /** As many letters as a reading has, to an address with nothing under it: what asking alone costs. */
     writeNowhere: () => ask("POST", "/api/v1/nothing", { facts: factsOf(1) }, 404),

@@ -25,10 +25,15 @@ export function directAnswers(file) {
       },
       { errorHandler: (error) => failed(error, response), ...BESIDE_THE_FRAMEWORK },
     );
-    inTurn(() => compress(request, response, () => void listener(request, response)));
+    const begin = () => compress(request, response, () => void listener(request, response));
+    if (request.url === HEALTH) begin();
+    else inTurn(begin);
     return true;
   };
 }
+
+/** Whoever asks whether the server is well waits for nobody. */
+const HEALTH = "/api/health";
 
 /** So many are begun in one turn of the event loop. */
 const A_TURN = 4;

@@ -1,6 +1,7 @@
 import { type ChildProcessByStdio, spawn } from "node:child_process";
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { request } from "node:http";
+import { connect } from "node:net";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import type { Readable } from "node:stream";
@@ -38,6 +39,11 @@ const ROUTES: Readonly<Record<string, string>> = {
     });
     return new Response(body, { headers: { "content-type": "text/csv" } });
   };`,
+  "v1/counted/route.ts": `export const GET = () => {
+    globalThis.begun = (globalThis.begun ?? 0) + 1;
+    return new Response(null, { status: 204 });
+  };`,
+  "health/route.ts": `export const GET = () => Response.json({ after: globalThis.begun ?? 0 });`,
   "[[...path]]/route.ts": `export const GET = () => Response.json({ is: "the rest" });`,
 };
 
@@ -171,4 +177,22 @@ test("an answer that fails on the way breaks off and tells nothing of why", asyn
   const { broken, text } = await ask("GET", "/api/v1/broken");
   expect(broken).toBe(true);
   expect(text).not.toContain("secret");
+});
+
+test("whoever asks whether the server is well waits for none of those who asked before him", async () => {
+  const line = connect(port, "127.0.0.1");
+  line.setEncoding("utf8");
+  const asking = (path: string) => `GET ${path} HTTP/1.1\r\nhost: here\r\n\r\n`;
+  // Asked in one breath, so that all of it is there before any is begun.
+  line.write(asking("/api/v1/counted").repeat(40) + asking("/api/health"));
+  const text = await new Promise<string>((resolve) => {
+    let all = "";
+    line.on("data", (part: string) => {
+      all += part;
+      if (all.includes("after")) resolve(all);
+    });
+  });
+  line.destroy();
+  expect(text.match(/ 204 /g)).toHaveLength(40);
+  expect(text).toContain('{"after":0}');
 });
