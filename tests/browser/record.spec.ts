@@ -27,6 +27,25 @@ async function find(page: Page, words: string): Promise<void> {
   await expect(found(page)).toHaveAttribute("aria-busy", "false");
 }
 
+test("words that are looked for stay where the page is loaded again, and a new opening begins without them", async ({
+  page,
+  context,
+}) => {
+  await find(page, "nowhere at all");
+  await page.reload();
+  await expect(page.getByLabel("Find a job")).toHaveValue("nowhere at all");
+  await expect(page.getByLabel("Find a job")).toBeFocused();
+  await expect(found(page)).toContainText("Nothing has all of these words");
+  await page.getByLabel("Find a job").clear();
+  await page.reload();
+  await expect(page.getByRole("button", { name: "Start with a motor" })).toBeVisible();
+  await expect(page.getByLabel("Find a job")).toHaveValue("");
+  await find(page, "nowhere at all");
+  const other = await context.newPage();
+  await other.goto("/", { waitUntil: "networkidle" });
+  await expect(other.getByLabel("Find a job")).toHaveValue("");
+});
+
 test("a job becomes a visit of a unit in passing, is found by what is remembered, and has its unit's page", async ({
   page,
 }) => {

@@ -10,6 +10,7 @@ import { useHotkeys } from "react-hotkeys-hook";
 import type { JobLine } from "@/contract/routes/jobs";
 import { Trouble } from "../parts/Trouble";
 import { localDay, useToday } from "../parts/useLocalDay";
+import { useOverReload } from "../parts/useOverReload";
 import { MAIN_FIELD } from "../theme/fields";
 import { TOUCH } from "../theme/measures";
 import { useWords } from "../words/UsageProvider";
@@ -38,6 +39,7 @@ export function JobFinder({
   const router = useRouter();
   const [search, setSearch] = useState("");
   const field = useRef<HTMLInputElement>(null);
+  useOverReload("find-a-job", search, setSearch, field);
   const [shelved, setShelved] = useState<"listed" | "archived">("listed");
   const [done, setDone] = useState<{ says: string; job: string; was: JobLine["shelved"] } | null>(null);
   // Without the server the words are looked for in what this device keeps.
