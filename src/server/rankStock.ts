@@ -46,7 +46,10 @@ async function candidates(db: Database, where: SQL): Promise<Candidate[]> {
   return (await db.select(JUDGED).from(stockItems).where(where)).map(candidateOf);
 }
 
-/** Of those that their columns rule out the ones that miss the fewest conditions. */
+/**
+ * Of those that their columns rule out the ones that miss the fewest conditions. Those that miss one are first in any case:
+ * where there are enough of them they are met walking by name, and nobody looks at every line.
+ */
 async function nearlyFitting(db: Database, motors: SQL, need: Need): Promise<Candidate[]> {
   const conditions = mayFit(need);
   if (conditions.length === 0) return [];
@@ -54,12 +57,15 @@ async function nearlyFitting(db: Database, motors: SQL, need: Need): Promise<Can
     conditions.map((condition) => sql`(not (${condition}))::int`),
     sql` + `,
   );
-  const rows = await db
-    .select(JUDGED)
-    .from(stockItems)
-    .where(and(motors, sql`not (${allOf(conditions)})`))
-    .orderBy(sql`${missed}`, asc(stockItems.name), asc(stockItems.id))
-    .limit(MOST_RULED_OUT);
+  const nearest = (which: SQL, ...order: SQL[]) =>
+    db
+      .select(JUDGED)
+      .from(stockItems)
+      .where(and(motors, which))
+      .orderBy(...order, asc(stockItems.name), asc(stockItems.id))
+      .limit(MOST_RULED_OUT);
+  const byOne = await nearest(sql`${missed} = 1`);
+  const rows = byOne.length === MOST_RULED_OUT ? byOne : await nearest(sql`${missed} > 0`, sql`${missed}`);
   return rows.map(candidateOf);
 }
 

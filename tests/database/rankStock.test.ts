@@ -70,6 +70,37 @@ describe("ranking the stock", () => {
     );
   });
 
+  it.each([
+    { by: "one rule, enough of them to be shown alone", single: 70, double: 10 },
+    { by: "one rule, fewer than are shown", single: 25, double: 50 },
+    { by: "no rule by itself", single: 0, double: 65 },
+  ])("shows of those ruled out the nearest: by $by", async ({ single, double }) => {
+    const shop = randomUUID();
+    const stock = stockStore(test.db, shop);
+    const made = (i: number, typed: TypedPlate) =>
+      stockItem.parse({ kind: "motor", id: uuid(), name: `Motor ${1000 + i}`, count: 1, plate: typed });
+    const [slow, both] = [
+      { power: "1/3", speed: "825", volts: "230", phase: "1" },
+      { power: "1/3", speed: "825", volts: "460", phase: "1" },
+    ];
+    // In turn by name, so that neither comes first in the list.
+    const items = Array.from({ length: single + double }, (_, i) =>
+      made((i * 37) % 1000, i < single ? slow : both),
+    );
+    for (const item of items) await stock.put(item);
+    const old = { power: "1/3", speed: "1075", volts: "230", phase: "1" };
+    const asked = matchRequest.parse({ old, place: { supplyVolts: 236 } });
+    const all = match(
+      needOf(asked),
+      items.map((item) => candidateOf(item as never)),
+      { offers: 40, ruledOut: 60 },
+    );
+    const ranked = await rankStock(test.db, shop, asked);
+    const names = (list: typeof all.ruledOut) => list.map(({ candidate }) => candidate.name);
+    expect(names(ranked.ruledOut)).toEqual(names(all.ruledOut));
+    expect(ranked.refused).toBe(single + double);
+  });
+
   it("judges a line whose figures an earlier version kept by what is typed, until they are brought up", async () => {
     const shop = randomUUID();
     const stock = stockStore(test.db, shop);
