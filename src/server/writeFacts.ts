@@ -25,18 +25,19 @@ export interface Write {
   readonly summary: KeptSummary | null;
 }
 
-/** Where statements are sent: a database, or a transaction on it. */
-export type On = Pick<Database, "_">;
-
 /**
  * Adds facts, the jobs with their first, and what is kept beside them, all in one statement for any number of jobs. A job's
  * row is written first, and others who write to it wait there: the facts of one job are seen in the order of their arrival
  * numbers, and whoever follows a job by the last one he saw misses none.
  *
+ * @param on a database, or a transaction on it.
  * @param writes each to a job of its own.
  * @returns those that hold, by `as`; where somebody else wrote to a job meanwhile, nothing of that write was kept.
  */
-export async function writeFacts(on: On, writes: readonly Write[]): Promise<ReadonlySet<string>> {
+export async function writeFacts(
+  on: Pick<Database, "_">,
+  writes: readonly Write[],
+): Promise<ReadonlySet<string>> {
   const { text, name, params } = statement();
   const values = fillPlaceholders(params, { given: JSON.stringify(inOrder(writes).map(rowOf)) });
   const prepared = on._.session.prepareQuery({ sql: text, params: values }, undefined, name, false);
