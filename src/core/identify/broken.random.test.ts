@@ -191,6 +191,9 @@ describe("two leads that only the last digits tell apart", () => {
     const apart = "a b 4.9\na c 0.8\nb d 5.1\nb e OL\ne f 5.8\nb c 5.7\nc d 0.6";
     expect(answer(table(apart, { about })).nextProbe).toMatchObject({ between: ["a", "d"] });
     expect(answer(table(`${apart}\na d 0.3`, { about })).status).toBe("settled");
+    const zero = answer(table(`${apart}\na d 0.1`, { about }));
+    expect(zero.status).toBe("tied");
+    expect(zero.findings).toMatchObject([{ code: "range-too-coarse", leads: ["a", "d"] }]);
   });
 });
 

@@ -4,6 +4,11 @@ import type { ReadingSheet } from "./sheet";
 const TOLD_APART_SIGMAS = 3;
 
 /** The ohms under which a display cannot tell two leads from one: its last digits, since near zero nothing else counts. */
-export function toldApartOhms({ counts, resolutionOhms }: ReadingSheet["meter"]): number {
-  return (TOLD_APART_SIGMAS * counts * resolutionOhms) / 2;
+export function toldApartOhms(meter: ReadingSheet["meter"]): number {
+  return TOLD_APART_SIGMAS * zeroOhms(meter);
+}
+
+/** The most ohms that a display shows of no ohms: its last digits in one standard deviation, half of the stated accuracy. */
+export function zeroOhms({ counts, resolutionOhms }: ReadingSheet["meter"]): number {
+  return (counts * resolutionOhms) / 2;
 }

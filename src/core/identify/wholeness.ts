@@ -8,7 +8,7 @@ import { pathBetween, sectionsOn } from "./paths";
 import { predict } from "./prediction";
 import { capitalised, listed } from "./reasoning";
 import type { ReadingSheet } from "./sheet";
-import { toldApartOhms } from "./toldApart";
+import { toldApartOhms, zeroOhms } from "./toldApart";
 
 /** Two leads by their place in the sheet. */
 export type LeadPair = readonly [number, number];
@@ -124,24 +124,42 @@ export function bondPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet
  * Null where every such pair was read.
  */
 export function apartPair(answer: Answer, evidence: Evidence, sheet: ReadingSheet): NextProbe | null {
+  const unread = nearlyOne(answer, evidence, sheet).find(({ read }) => read.length === 0);
+  if (!unread) return null;
+  const [a, b] = unread.leads;
+  return {
+    kind: "pair",
+    between: [sheet.leads[a]?.id ?? "", sheet.leads[b]?.id ?? ""],
+    because: "They read nearly alike to the others: more than zero between them proves them two leads.",
+  };
+}
+
+/** Of tenths that were added and taken away. */
+const SLACK_OHMS = 1e-9;
+
+/** Leads that an answer takes for two, though each reading between them is one that one lead twice gives; null where none. */
+export function unprovedApart(answer: Answer, evidence: Evidence, sheet: ReadingSheet): LeadPair | null {
+  const zero = zeroOhms(sheet.meter);
+  const pair = nearlyOne(answer, evidence, sheet).find(
+    ({ read }) => read.length > 0 && read.every(({ ohms }) => ohms !== null && ohms <= zero + SLACK_OHMS),
+  );
+  return pair?.leads ?? null;
+}
+
+/** Pairs of two conductors so near to each other that the display loses what is between them, with what was read of it. */
+function nearlyOne(answer: Answer, evidence: Evidence, sheet: ReadingSheet) {
   const hypothesis = soundMember(answer);
-  if (!hypothesis) return null;
+  if (!hypothesis) return [];
   const { template, nodeOf } = hypothesis.placement;
   const least = toldApartOhms(sheet.meter);
-  const atNode = (node: number | null | undefined) =>
-    nodeOf.flatMap((other, lead) => (other === node ? [lead] : []));
-  for (const [a, b] of pairsOf(evidence.leadCount)) {
+  const alike = (lead: number) => nodeOf.flatMap((node, other) => (node === nodeOf[lead] ? [other] : []));
+  return pairsOf(evidence.leadCount).flatMap((leads) => {
+    const [a, b] = leads;
     const path = pathBetween(template, nodeOf, a, b);
-    if (path <= 0 || predict(hypothesis, path).ohms > least) continue;
-    const others = atNode(nodeOf[b]);
-    if (atNode(nodeOf[a]).some((one) => others.some((other) => evidence.pairOf(one, other)))) continue;
-    return {
-      kind: "pair",
-      between: [sheet.leads[a]?.id ?? "", sheet.leads[b]?.id ?? ""],
-      because: "They read nearly alike to the others: more than zero between them proves them two leads.",
-    };
-  }
-  return null;
+    if (path <= 0 || predict(hypothesis, path).ohms > least) return [];
+    const read = alike(a).flatMap((one) => alike(b).flatMap((other) => evidence.pairOf(one, other) ?? []));
+    return [{ leads, read }];
+  });
 }
 
 /**

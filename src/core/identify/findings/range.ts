@@ -1,7 +1,10 @@
+import type { Hypothesis } from "../hypotheses";
 import type { Finding } from "../identification";
+import { pathBetween } from "../paths";
 import { predict } from "../prediction";
 import { capitalised, listed } from "../reasoning";
 import { toldApartOhms } from "../toldApart";
+import { type LeadPair, unprovedApart } from "../wholeness";
 import { type FindingContext, idsOf, ohmsIn, wordOf } from "./context";
 
 /**
@@ -11,30 +14,38 @@ import { type FindingContext, idsOf, ohmsIn, wordOf } from "./context";
 export function rangeFindings(context: FindingContext): Finding[] {
   const [first, second] = context.answers;
   const hypothesis = first?.members[0];
-  if (!first || !second || !hypothesis || second.family !== first.family) return [];
+  if (!first || !hypothesis) return [];
+  const unproved = unprovedApart(first, context.evidence, context.sheet);
+  if (unproved) return tooNear(context, hypothesis, unproved);
+  if (!second || second.family !== first.family) return [];
   const differ = first.roles.flatMap((role, lead) => {
     const other = second.roles[lead];
     return role && other && (role.role !== other.role || role.rank !== other.rank) ? [lead] : [];
   });
-  const { meter } = context.sheet;
-  const least = toldApartOhms(meter);
-  const { template, nodeOf } = hypothesis.placement;
-  for (const a of differ) {
+  const { nodeOf } = hypothesis.placement;
+  for (const a of differ)
     for (let b = 0; b < nodeOf.length; b++) {
-      const mask = template.path[nodeOf[a] ?? -1]?.[nodeOf[b] ?? -1] ?? -1;
-      if (mask <= 0) continue;
-      const { ohms } = predict(hypothesis, mask);
-      if (ohms > least) continue;
-      const words = listed([wordOf(context, a), wordOf(context, b)]);
-      return [
-        {
-          code: "range-too-coarse",
-          severity: "doubt",
-          leads: idsOf(context, [a, b]),
-          says: `${capitalised(words)} are only about ${ohmsIn(context, ohms)} apart, too little for a display of ${meter.resolutionOhms} Ω. Read them on a low-ohm range or with a current source.`,
-        },
-      ];
+      const found = tooNear(context, hypothesis, [a, b]);
+      if (found.length > 0) return found;
     }
-  }
   return [];
+}
+
+/** What is said of two leads with no more between them than the display loses; nothing of others. */
+function tooNear(context: FindingContext, hypothesis: Hypothesis, [a, b]: LeadPair): Finding[] {
+  const { meter } = context.sheet;
+  const { template, nodeOf } = hypothesis.placement;
+  const path = pathBetween(template, nodeOf, a, b);
+  if (path <= 0) return [];
+  const { ohms } = predict(hypothesis, path);
+  if (ohms > toldApartOhms(meter)) return [];
+  const words = listed([wordOf(context, a), wordOf(context, b)]);
+  return [
+    {
+      code: "range-too-coarse",
+      severity: "doubt",
+      leads: idsOf(context, [a, b]),
+      says: `${capitalised(words)} are only about ${ohmsIn(context, ohms)} apart, too little for a display of ${meter.resolutionOhms} Ω. Read them on a low-ohm range or with a current source.`,
+    },
+  ];
 }
