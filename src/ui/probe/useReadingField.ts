@@ -44,9 +44,16 @@ export interface ReadingField {
   readonly onPaste: (event: ClipboardEvent) => void;
 }
 
+/** What was typed: an object of its own each time, so that what was entered is never taken for what is typed after it. */
+interface Typed {
+  readonly text: string;
+}
+
+const NOTHING: Typed = { text: "" };
+
 /**
- * Whether what was typed was entered: then it goes from the field when the entry is drawn, with all that this comes to.
- * Emptied at once, the field would be a drawing of its own.
+ * Whether what was typed last was entered: then it goes from the field when the entry is drawn, with all that this comes
+ * to. Emptied at once, the field would be a drawing of its own.
  */
 type Kept = "not" | "kept" | "drawn";
 
@@ -57,22 +64,32 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
   const working = useWorking();
   const isAsking = useIsAsking();
   const isShown = useIsShown();
-  const [typed, setTyped] = useState("");
-  const kept = useRef<Kept>("not");
-  const isDrawn = useIsDrawn(useCallback(() => kept.current === "kept", []));
-  const text = isDrawn || kept.current === "drawn" ? "" : typed;
+  const [typed, setTyped] = useState(NOTHING);
+  // What was typed last, which a drawing may be behind, and what of it was entered.
+  const latest = useRef(NOTHING);
+  const entered = useRef<{ readonly typed: Typed; readonly isDrawn: boolean } | null>(null);
+  const kept = useCallback((): Kept => {
+    if (entered.current?.typed !== latest.current) return "not";
+    return entered.current.isDrawn ? "drawn" : "kept";
+  }, []);
+  const isDrawn = useIsDrawn(useCallback(() => kept() === "kept", [kept]));
+  const isGone = typed === entered.current?.typed && (isDrawn || entered.current.isDrawn);
+  const text = isGone ? "" : typed.text;
   useLayoutEffect(() => {
-    if (isDrawn) kept.current = "drawn";
+    if (isDrawn && entered.current) entered.current = { ...entered.current, isDrawn: true };
   });
   /** What stands in the field for who types on. */
-  const standing = () => (kept.current === "not" ? typed : "");
+  const standing = () => (kept() === "not" ? latest.current.text : "");
   const [fault, setFault] = useState<string | null>(null);
   const hold = useRef<(() => boolean) | null>(null);
   const input = useRef<HTMLInputElement>(null);
   const shortNames = useMemo(() => new Map([...names].map(([id, name]) => [id, name.short])), [names]);
+  const put = (text: string) => {
+    latest.current = { text };
+    setTyped(latest.current);
+  };
   const setText = (next: string) => {
-    setTyped(next);
-    kept.current = "not";
+    put(next);
     setFault(null);
   };
 
@@ -110,7 +127,7 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
       return;
     }
     const parsed = parseOhms(entry.value);
-    if (!meant || !parsed.ok) setTyped(line);
+    if (!meant || !parsed.ok) put(line);
     if (!parsed.ok && (meant || entry.value !== "")) {
       setFault(parsed.faults[0]?.says ?? "That is not a reading.");
       return;
@@ -121,7 +138,7 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
     }
     keep(meant, parsed.typed, parsed.shown);
     if (isShown()) setText("");
-    else kept.current = "kept";
+    else entered.current = { typed: latest.current, isDrawn: false };
     setFault(null);
     onChoose(null);
     if (keepsCursor) input.current?.focus();
@@ -151,7 +168,7 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
     },
     onKeyDown: (event) => {
       // What comes next is typed into an empty field.
-      if (kept.current === "kept") flushSync(() => setText(""));
+      if (kept() === "kept") flushSync(() => setText(""));
       if (event.key === "ArrowDown" || event.key === "ArrowUp") {
         event.preventDefault();
         step(event.key === "ArrowDown" ? 1 : -1);
