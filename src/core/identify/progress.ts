@@ -9,6 +9,7 @@ import { brokenShare, isAnswered, openStakes, stakesOf } from "./stakes";
 import {
   apartPair,
   bondPair,
+  isJoined,
   type LeadPair,
   legPair,
   unprovedApart,
@@ -56,12 +57,12 @@ export function progressOf(
   const { ask } = sheet;
   const broken = brokenShare(answers) > 1 - SETTLED;
   const known = confidence >= SETTLED && complete;
-  // Leads that readings join to one group are whole, whatever builds were not looked at, and whichever of them are one.
-  const joined = new Set(all.groupOf).size === 1;
-  const decided = known && !broken && (joined || unprovedApart(best, all, sheet) === null);
+  const decided = known && !broken && unprovedApart(best, all, sheet) === null;
   const unread = unreadWindings(best, context.evidence);
   const whole = wholenessPair(unread, all, sheet, names);
   const asked = stakesOf(answers, ask);
+  // Leads that readings join to one group are whole, whatever builds were not looked at.
+  const joined = isJoined(all);
   const done =
     ask === "sound"
       ? !broken && unread.length === 0 && (complete || joined || confidence >= SURE_OF_THE_REST)
@@ -81,7 +82,7 @@ export function progressOf(
   const checking = (): NextProbe | null =>
     whole ??
     bondPair(best, all, sheet) ??
-    (joined ? null : apartPair(best, all, sheet)) ??
+    apartPair(best, all, sheet) ??
     legPair(best, all, sheet) ??
     checkingPair(best, all, sheet) ??
     strainedPair(best, context.evidence, sheet) ??

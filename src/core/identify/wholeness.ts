@@ -47,6 +47,11 @@ function untouchedPairs({ leadCount, pairs, touched }: Evidence): LeadPair[] {
   ]);
 }
 
+/** Whether readings join all leads to one group. */
+export function isJoined({ groupOf }: Evidence): boolean {
+  return new Set(groupOf).size === 1;
+}
+
 function soundMember({ members }: Answer): Hypothesis | null {
   return members.find((member) => breakOf(member) === null) ?? members[0] ?? null;
 }
@@ -146,10 +151,13 @@ export function unprovedApart(answer: Answer, evidence: Evidence, sheet: Reading
   return pair?.leads ?? null;
 }
 
-/** Pairs of two conductors so near to each other that the display loses what is between them, with what was read of it. */
+/**
+ * Pairs of two conductors so near to each other that the display loses what is between them, with what was read of it. Leads
+ * that readings join to one group are whole, whichever of them are one: there is nothing to prove of these.
+ */
 function nearlyOne(answer: Answer, evidence: Evidence, sheet: ReadingSheet) {
   const hypothesis = soundMember(answer);
-  if (!hypothesis) return [];
+  if (!hypothesis || isJoined(evidence)) return [];
   const { template, nodeOf } = hypothesis.placement;
   const least = toldApartOhms(sheet.meter);
   const alike = (lead: number) => nodeOf.flatMap((node, other) => (node === nodeOf[lead] ? [other] : []));

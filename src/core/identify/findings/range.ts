@@ -8,15 +8,17 @@ import { type LeadPair, unprovedApart } from "../wholeness";
 import { type FindingContext, idsOf, ohmsIn, wordOf } from "./context";
 
 /**
- * The leads that the meter's range is too coarse to put in order: they differ between the two best answers, and the
- * section between them is lost in the last digits. Below about 3 Ω a display of tenths cannot rank taps.
+ * The leads that the meter's range is too coarse for: to tell from one where something may be open, or to put in order,
+ * where they differ between the two best answers and the section between them is lost in the last digits. Below about 3 Ω a
+ * display of tenths cannot rank taps.
  */
 export function rangeFindings(context: FindingContext): Finding[] {
   const [first, second] = context.answers;
   const hypothesis = first?.members[0];
   if (!first || !hypothesis) return [];
   const unproved = unprovedApart(first, context.evidence, context.sheet);
-  if (unproved) return tooNear(context, hypothesis, unproved);
+  const nearest = unproved ? tooNear(context, hypothesis, unproved) : [];
+  if (nearest.length > 0) return nearest;
   if (!second || second.family !== first.family) return [];
   const differ = first.roles.flatMap((role, lead) => {
     const other = second.roles[lead];
