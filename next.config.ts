@@ -22,7 +22,7 @@ const config: NextConfig = {
     // Under the name that the style sheet has for the same file.
     bundler.module.rules.push({
       test: /\.woff2$/,
-      issuer: /\.tsx$/,
+      issuer: /\.ts$/,
       type: "asset/resource",
       generator: { filename: "static/media/[name].[hash:8][ext]" },
     });

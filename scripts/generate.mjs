@@ -1,11 +1,12 @@
 /**
  * npm run generate: the files made from others, written anew. With --check it writes nothing and fails where one is
  * out of step: the API description in docs/formats, the lists of motor families, of kinds of fact and of
- * routes, and the database migrations.
+ * routes, the files of the letters, and the database migrations.
  */
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { writeLetters } from "./lib/letters.mjs";
 import { bin, ROOT } from "./lib/project.mjs";
 import { capture } from "./lib/run.mjs";
 import { fail, Remedy, say } from "./lib/say.mjs";
@@ -175,6 +176,13 @@ function notices() {
   );
 }
 
+async function letters() {
+  const stale = await writeLetters({ check });
+  if (check && stale.length > 0) {
+    throw new Remedy(`src/app/letters is out of step (${stale.join(", ")}); run \`npm run generate\`.`);
+  }
+}
+
 function migrations() {
   const before = readdirSync(join(ROOT, "src/server/migrations")).join();
   const done = capture(bin("drizzle-kit"), ["generate"], { cwd: ROOT });
@@ -193,6 +201,7 @@ try {
   facts();
   routes();
   notices();
+  await letters();
   formats();
   migrations();
   say(check ? "Generated files are in step." : "Generated files written.");

@@ -1,21 +1,18 @@
-import "@fontsource-variable/atkinson-hyperlegible-next/wght.css";
-import "@fontsource-variable/atkinson-hyperlegible-mono/wght.css";
+import "./letters/letters.css";
 import "./fonts.css";
 import "./print.css";
-import mono from "@fontsource-variable/atkinson-hyperlegible-mono/files/atkinson-hyperlegible-mono-latin-wght-normal.woff2";
-import text from "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2";
 import InitColorSchemeScript from "@mui/material/InitColorSchemeScript";
 import { AppRouterCacheProvider } from "@mui/material-nextjs/v16-appRouter";
 import type { Metadata, Viewport } from "next";
 import { cookies, headers } from "next/headers";
 import type { ReactNode } from "react";
-import { preload } from "react-dom";
 import { KeepApplication } from "@/ui/kept/KeepApplication";
 import { EarlyTouches } from "@/ui/parts/EarlyTouches";
 import { EARLY_SCRIPT } from "@/ui/parts/earlyTouches";
 import { Theme } from "@/ui/theme/Theme";
 import { UsageProvider } from "@/ui/words/UsageProvider";
 import { USAGE_COOKIE, usageOf } from "@/ui/words/usage";
+import { preloadText } from "./letters/preload";
 
 export const metadata: Metadata = {
   title: { default: "Odd Lead", template: "%s · Odd Lead" },
@@ -28,8 +25,7 @@ export default async function Layout({ children }: { children: ReactNode }) {
   const asked = await headers();
   const nonce = asked.get("x-nonce") ?? undefined;
   const usage = usageOf((await cookies()).get(USAGE_COOKIE)?.value, asked.get("accept-language"));
-  for (const face of [text, mono])
-    preload(face, { as: "font", type: "font/woff2", crossOrigin: "anonymous" });
+  preloadText();
   return (
     <html lang={usage === "international" ? "en-GB" : "en-US"} suppressHydrationWarning>
       <body>

@@ -36,13 +36,3 @@ test("what comes late on a slow line pushes nothing away that a thumb was about 
     expect(await shifted(page), stage).toBeLessThan(0.05);
   }
 });
-
-test("pages are in letters of our own", async ({ page }) => {
-  await page.goto("/", { waitUntil: "networkidle" });
-  const { first, files } = await page.evaluate(() => ({
-    first: getComputedStyle(document.body).fontFamily.split(",")[0]?.replaceAll('"', ""),
-    files: performance.getEntriesByType("resource").filter(({ name }) => name.endsWith(".woff2")).length,
-  }));
-  expect(first).toBe("Atkinson Hyperlegible Next Variable");
-  expect(files).toBeGreaterThan(0);
-});

@@ -1,5 +1,6 @@
 import type { Metadata } from "next";
 import { StockPage } from "@/ui/stock/StockPage";
+import { preloadMono } from "../letters/preload";
 
 export const metadata: Metadata = { title: "Stock" };
 
@@ -11,6 +12,7 @@ export default async function Page({
 }: {
   searchParams: Promise<{ search?: string | string[] }>;
 }) {
+  preloadMono();
   const { search } = await searchParams;
   return <StockPage search={typeof search === "string" ? search : ""} />;
 }
