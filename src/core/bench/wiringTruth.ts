@@ -5,7 +5,7 @@ import type { StartContact } from "../machine/operatingPoint";
 import type { WoundMotor } from "../machine/woundMotor";
 import type { MotorPlan } from "../wiring/plan";
 import { type EquipmentState, hungMotor, stateCircuit, statesOf } from "../wiring/stateCircuit";
-import { byTwoAxes } from "./secondMachine";
+import { type TwoAxisState, twoAxisMachine } from "./secondMachine";
 
 /**
  * What a wiring does to a motor as it truly is, reckoned by the second machine: nothing of the check's own solver, fit or
@@ -65,7 +65,15 @@ function runOf(plan: MotorPlan, motor: WoundMotor, truth: FittedMotor, state: Eq
   const nothing = { startNm: 0, speed: 0, amps: new Map<string, number>(), lineAmps: 0 };
   if (circuit.shorted.length > 0) return { ...nothing, shorted: true };
   const open = new Set<string>();
-  const at = (slip: number) => byTwoAxes(withOpen(circuit.machine, circuit.contacts, open), slip, LEAK);
+  /** The machine by the contacts that stand open. */
+  const machines = new Map<string, (slip: number) => TwoAxisState>();
+  const at = (slip: number) => {
+    const key = [...open].sort().join();
+    const known =
+      machines.get(key) ?? twoAxisMachine(withOpen(circuit.machine, circuit.contacts, open), LEAK);
+    machines.set(key, known);
+    return known(slip);
+  };
   const start = at(1);
   const hold = STICTION * truth.ratedNm;
   const way = Math.abs(start.torqueNm) <= hold ? 0 : Math.sign(start.torqueNm);
