@@ -312,7 +312,7 @@ export function holder(
     const fed = fedMotor(motor, p, gear, feed);
     if (!fed) return [];
     const starting = prepared(fed.machine);
-    const running = prepared(openAtSpeed(fed));
+    const running = fed.contacts.length === 0 ? starting : prepared(openAtSpeed(fed));
     if (!starting || !running) return Array.from({ length: RESIDUALS }, () => 1e3);
     const run = running.at(slipOf(rating));
     const breakdown = Math.max(...BREAKDOWN_SLIPS.map(running.torqueNm));
