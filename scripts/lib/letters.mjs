@@ -1,9 +1,12 @@
 /**
- * How the letters of the pages come. Each face that ships has three files: the letters that every page waits for (those
+ * How the letters of the pages come. Each face that ships has three parts: the letters that every page waits for (those
  * of English text and of what the application itself writes, in the weights that it draws), cut out of the face; the
  * face with all of western Europe; and the rest of the Latin script. A browser fetches a file once a page has a letter
  * that its rule names, and a rule names those alone that its file has and the ones before it have not: a character that
  * no face of ours has (the width of nothing by which buttons are as high as their text) fetches none.
+ *
+ * The first letters of running text stand in the style sheet itself: no page is drawn before it, so none is drawn in other
+ * letters and moves when its own are there. Those of codes and readings, all of one width, are a file.
  */
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";
@@ -26,6 +29,7 @@ export const FACES = [
     // No page draws thinner strokes or thicker ones, and a third of the bytes are for those.
     axes: { wght: { min: 400, max: 750 } },
     features: ["ccmp", "kern", "locl", "mark", "mkmk", "tnum"],
+    inSheet: true,
   },
   {
     name: "mono",
@@ -34,6 +38,7 @@ export const FACES = [
     // Drawn from its thinnest: without that it is no smaller, and other by a shade.
     axes: {},
     features: ["ccmp", "locl", "mark", "mkmk"],
+    inSheet: false,
   },
 ];
 
@@ -48,7 +53,8 @@ const require = createRequire(import.meta.url);
 const read = (face, script) => readFileSync(require.resolve(fileOf(face, script)));
 
 /** The letters that a font file has, as numbers; without the end mark of its table. */
-export const lettersIn = (bytes) => new Set(fontkit.create(bytes).characterSet.filter((code) => code < 0xffff));
+export const lettersIn = (bytes) =>
+  new Set(fontkit.create(bytes).characterSet.filter((code) => code < 0xffff));
 
 /** Letters as a style sheet names them: "U+20-7E,U+A0". */
 export function unicodeRange(letters) {
@@ -82,7 +88,7 @@ async function madeOf(face) {
   });
   const before = new Set();
   const rules = [
-    [`./${face.name}.woff2`, first],
+    [face.inSheet ? `data:font/woff2;base64,${first.toString("base64")}` : `./${face.name}.woff2`, first],
     ...["latin", "latin-ext"].map((script) => [
       `../../../node_modules/${fileOf(face, script)}`,
       read(face, script),
@@ -101,7 +107,7 @@ export async function writeLetters({ check = false } = {}) {
   const sheet = ["/* Which file has which letters. Written by `npm run generate`. */"];
   for (const face of FACES) {
     const { first, rules } = await madeOf(face);
-    files.set(`${face.name}.woff2`, first);
+    if (!face.inSheet) files.set(`${face.name}.woff2`, first);
     sheet.push(...rules);
   }
   files.set("letters.css", Buffer.from(sheet.join("\n")));

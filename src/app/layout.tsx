@@ -12,7 +12,6 @@ import { EARLY_SCRIPT } from "@/ui/parts/earlyTouches";
 import { Theme } from "@/ui/theme/Theme";
 import { UsageProvider } from "@/ui/words/UsageProvider";
 import { USAGE_COOKIE, usageOf } from "@/ui/words/usage";
-import { preloadText } from "./letters/preload";
 
 export const metadata: Metadata = {
   title: { default: "Odd Lead", template: "%s · Odd Lead" },
@@ -25,7 +24,6 @@ export default async function Layout({ children }: { children: ReactNode }) {
   const asked = await headers();
   const nonce = asked.get("x-nonce") ?? undefined;
   const usage = usageOf((await cookies()).get(USAGE_COOKIE)?.value, asked.get("accept-language"));
-  preloadText();
   return (
     <html lang={usage === "international" ? "en-GB" : "en-US"} suppressHydrationWarning>
       <body>

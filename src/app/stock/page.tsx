@@ -1,6 +1,6 @@
 import type { Metadata } from "next";
 import { StockPage } from "@/ui/stock/StockPage";
-import { preloadMono } from "../letters/preload";
+import { preloadMono } from "../letters/preloadMono";
 
 export const metadata: Metadata = { title: "Stock" };
 

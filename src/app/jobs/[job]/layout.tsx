@@ -6,7 +6,7 @@ import { jobStore } from "@/server/jobStore";
 import { openingOf } from "@/server/opening";
 import { shopOf } from "@/server/shop";
 import { type JobServed, ServedJob } from "@/ui/job/ServedJob";
-import { preloadMono } from "../../letters/preload";
+import { preloadMono } from "../../letters/preloadMono";
 
 const jobId = z.uuid();
 
