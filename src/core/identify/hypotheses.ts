@@ -34,7 +34,8 @@ export interface Hypotheses {
 
 /**
  * Placements looked at in one call before the search is cut short. Of many leads half as many, for each takes longer: in
- * courses that are led nothing changes by it, and of part tables drawn at random one in a hundred names another kind.
+ * courses that are led next to nothing changes by it, and of part tables drawn at random one in a hundred names another
+ * kind.
  */
 const MOST_PLACEMENTS = 600;
 const MOST_PLACEMENTS_OF_MANY_LEADS = 300;
