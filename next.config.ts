@@ -19,13 +19,6 @@ const config: NextConfig = {
   // `next dev` keeps Next's own bundler as it stands, which has a page in half the time.
   turbopack: {},
   webpack: (bundler, { isServer }) => {
-    // Under the name that the style sheet has for the same file.
-    bundler.module.rules.push({
-      test: /\.woff2$/,
-      issuer: /\.ts$/,
-      type: "asset/resource",
-      generator: { filename: "static/media/[name].[hash:8][ext]" },
-    });
     if (!isServer) bundler.optimization.splitChunks = FEW_SCRIPTS;
     return bundler;
   },

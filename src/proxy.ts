@@ -12,7 +12,7 @@ export function proxy(request: NextRequest): NextResponse {
     `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${development ? " 'unsafe-eval'" : ""}`,
     `style-src 'self' 'nonce-${nonce}'`,
     "style-src-attr 'unsafe-inline'",
-    // The letters of running text stand in the style sheet itself (scripts/lib/letters.mjs).
+    // The letters that come first stand in the style sheet itself (scripts/lib/letters.mjs).
     "font-src 'self' data:",
     "img-src 'self' data: blob:",
     "connect-src 'self'",

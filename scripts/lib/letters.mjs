@@ -5,8 +5,8 @@
  * that its rule names, and a rule names those alone that its file has and the ones before it have not: a character that
  * no face of ours has (the width of nothing by which buttons are as high as their text) fetches none.
  *
- * The first letters of running text stand in the style sheet itself: no page is drawn before it, so none is drawn in other
- * letters and moves when its own are there. Those of codes and readings, all of one width, are a file.
+ * The first letters stand in the style sheet itself: no page is drawn before it, so none is drawn in other letters and moves
+ * when its own are there.
  */
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";
@@ -15,30 +15,26 @@ import fontkit from "@pdf-lib/fontkit";
 import subsetFont from "subset-font";
 import { ROOT } from "./project.mjs";
 
-const FOLDER = join(ROOT, "src/app/letters");
+const SHEET = join(ROOT, "src/app/letters.css");
 const ASCII = String.fromCharCode(...Array.from({ length: 0x7f - 0x20 }, (_, index) => 0x20 + index));
 
 /** What a page's own words are written with. */
-export const FIRST_LETTERS = `${ASCII}\u00a0°±²·µ½×–—‘’“”…−`;
+const FIRST_LETTERS = `${ASCII}\u00a0°±²·µ½×–—‘’“”…−`;
 
-export const FACES = [
+const FACES = [
   {
-    name: "text",
     family: "Atkinson Hyperlegible Next Variable",
     package: "@fontsource-variable/atkinson-hyperlegible-next",
     // No page draws thinner strokes or thicker ones, and a third of the bytes are for those.
     axes: { wght: { min: 400, max: 750 } },
     features: ["ccmp", "kern", "locl", "mark", "mkmk", "tnum"],
-    inSheet: true,
   },
   {
-    name: "mono",
     family: "Atkinson Hyperlegible Mono Variable",
     package: "@fontsource-variable/atkinson-hyperlegible-mono",
     // Drawn from its thinnest: without that it is no smaller, and other by a shade.
     axes: {},
     features: ["ccmp", "locl", "mark", "mkmk"],
-    inSheet: false,
   },
 ];
 
@@ -53,11 +49,10 @@ const require = createRequire(import.meta.url);
 const read = (face, script) => readFileSync(require.resolve(fileOf(face, script)));
 
 /** The letters that a font file has, as numbers; without the end mark of its table. */
-export const lettersIn = (bytes) =>
-  new Set(fontkit.create(bytes).characterSet.filter((code) => code < 0xffff));
+const lettersIn = (bytes) => new Set(fontkit.create(bytes).characterSet.filter((code) => code < 0xffff));
 
 /** Letters as a style sheet names them: "U+20-7E,U+A0". */
-export function unicodeRange(letters) {
+function unicodeRange(letters) {
   const runs = [];
   for (const code of [...letters].sort((one, other) => one - other)) {
     const last = runs.at(-1);
@@ -79,18 +74,18 @@ const rule = (family, url, letters) => `@font-face {
 }
 `;
 
-/** What is made of a face: the file of the letters that come first, and the rules of all three. */
-async function madeOf(face) {
+/** The rules of a face: of the letters that come first, and of its two files. */
+async function rulesOf(face) {
   const first = await subsetFont(read(face, "latin"), FIRST_LETTERS, {
     targetFormat: "woff2",
     keepFeatures: face.features,
     variationAxes: face.axes,
   });
   const before = new Set();
-  const rules = [
-    [face.inSheet ? `data:font/woff2;base64,${first.toString("base64")}` : `./${face.name}.woff2`, first],
+  return [
+    [`data:font/woff2;base64,${first.toString("base64")}`, first],
     ...["latin", "latin-ext"].map((script) => [
-      `../../../node_modules/${fileOf(face, script)}`,
+      `../../node_modules/${fileOf(face, script)}`,
       read(face, script),
     ]),
   ].map(([url, bytes]) => {
@@ -98,25 +93,15 @@ async function madeOf(face) {
     for (const code of letters) before.add(code);
     return rule(face.family, url, letters);
   });
-  return { first, rules };
 }
 
-/** Writes the files and says which were not as they should be; with `check` writes nothing. */
+/** Writes the style sheet; false where it is as it should be. With `check` writes nothing. */
 export async function writeLetters({ check = false } = {}) {
-  const files = new Map();
-  const sheet = ["/* Which file has which letters. Written by `npm run generate`. */"];
-  for (const face of FACES) {
-    const { first, rules } = await madeOf(face);
-    if (!face.inSheet) files.set(`${face.name}.woff2`, first);
-    sheet.push(...rules);
-  }
-  files.set("letters.css", Buffer.from(sheet.join("\n")));
-  const stale = [];
-  for (const [name, bytes] of files) {
-    const path = join(FOLDER, name);
-    if (existsSync(path) && readFileSync(path).equals(bytes)) continue;
-    stale.push(name);
-    if (!check) writeFileSync(path, bytes);
-  }
-  return stale;
+  const rules = await Promise.all(FACES.map(rulesOf));
+  const sheet = ["/* Which file has which letters. Written by `npm run generate`. */", ...rules.flat()].join(
+    "\n",
+  );
+  if (existsSync(SHEET) && readFileSync(SHEET, "utf8") === sheet) return false;
+  if (!check) writeFileSync(SHEET, sheet);
+  return true;
 }

@@ -1,4 +1,4 @@
-import "./letters/letters.css";
+import "./letters.css";
 import "./fonts.css";
 import "./print.css";
 import InitColorSchemeScript from "@mui/material/InitColorSchemeScript";

@@ -1,6 +1,5 @@
 import type { Metadata } from "next";
 import { StockPage } from "@/ui/stock/StockPage";
-import { preloadMono } from "../letters/preloadMono";
 
 export const metadata: Metadata = { title: "Stock" };
 
@@ -12,7 +11,6 @@ export default async function Page({
 }: {
   searchParams: Promise<{ search?: string | string[] }>;
 }) {
-  preloadMono();
   const { search } = await searchParams;
   return <StockPage search={typeof search === "string" ? search : ""} />;
 }

@@ -6,7 +6,6 @@ import { jobStore } from "@/server/jobStore";
 import { openingOf } from "@/server/opening";
 import { shopOf } from "@/server/shop";
 import { type JobServed, ServedJob } from "@/ui/job/ServedJob";
-import { preloadMono } from "../../letters/preloadMono";
 
 const jobId = z.uuid();
 
@@ -20,7 +19,6 @@ export default async function Layout({
   children: ReactNode;
   params: Promise<{ job: string }>;
 }) {
-  preloadMono();
   const id = jobId.safeParse((await params).job);
   if (!id.success) notFound();
   return (
