@@ -46,7 +46,10 @@ function job(title, stage) {
   return async (page) => {
     await page.getByRole("link", { name: title }).click();
     await page.waitForURL(/\/probe$/);
-    if (stage !== "probe") await page.getByRole("link", { name: new RegExp(stage, "i") }).click();
+    if (stage !== "probe") {
+      await page.getByRole("link", { name: new RegExp(stage, "i") }).click();
+      await page.waitForURL(new RegExp(`/${stage}$`));
+    }
     await page.getByRole("region", { name: /Loom/ }).waitFor();
   };
 }
