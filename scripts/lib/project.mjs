@@ -93,11 +93,16 @@ export function isBuilt() {
   return builtFrom() === sourceHash();
 }
 
-/** Makes the production build where the sources changed since the last one. */
-export async function ensureBuild() {
+/**
+ * Makes the production build where the sources changed since the last one.
+ *
+ * @param areTyped whether somebody has checked the types of these sources by now: the build does not do it again.
+ */
+export async function ensureBuild({ areTyped = false } = {}) {
   if (isBuilt()) return;
   say("Building …");
   const env = { ...process.env, NODE_ENV: "production", NEXT_TELEMETRY_DISABLED: "1" };
+  if (areTyped) env.ODD_LEAD_ARE_TYPED = "yes";
   const status = await show(bin("next"), ["build", "--webpack"], {
     cwd: ROOT,
     env,

@@ -25,8 +25,24 @@ async function unfold(page: Page): Promise<void> {
 /** What of axe's rules the colors of a scheme decide; all else is the same in both. */
 const OF_COLOR = ["color-contrast", "link-in-text-block"];
 
-/** What axe finds in either scheme, and what runs off the page to the right. */
+/** A phone, a desk, and the smallest screen there is. */
+const SIZES = [
+  { width: 390, height: 844 },
+  { width: 1280, height: 800 },
+  { width: 320, height: 640 },
+] as const;
+
+/** What axe finds at every size, and what runs off the page to the right; back at the first size in the end. */
 async function mindsItsManners(page: Page): Promise<void> {
+  for (const size of SIZES) {
+    await page.setViewportSize(size);
+    await mindsItsMannersAsItIs(page);
+  }
+  await page.setViewportSize(SIZES[0]);
+}
+
+/** What axe finds in either scheme, and what runs off the page to the right. */
+async function mindsItsMannersAsItIs(page: Page): Promise<void> {
   // The bars at the foot lie over what scrolls under them; a target half under one is whole after a scroll.
   await page.evaluate(() => {
     for (const bar of document.querySelectorAll<HTMLElement>("nav")) bar.style.position = "static";
@@ -122,98 +138,91 @@ test("no stage brings more than 300 kB of compressed JavaScript to the page", as
   }
 });
 
-for (const [size, viewport] of [
-  ["1280 × 800", { width: 1280, height: 800 }],
-  ["390 × 844", { width: 390, height: 844 }],
-  ["320 × 640", { width: 320, height: 640 }],
-] as const) {
-  const where = `at ${size}`;
-  const begin = async (page: Page) => {
-    await page.setViewportSize(viewport);
-    await page.goto("/");
-  };
-
-  test(`axe finds nothing, and nothing runs off the page of a job, ${where}`, async ({ page }) => {
-    await begin(page);
-    await mindsItsManners(page);
-    for (const stage of ["probe", "land", "safe", "prove", "record"] as const) {
-      await openDemo(page, stage);
-      await mindsItsManners(page);
-    }
-  });
-
-  test(`nor in Plate, Match, Cap, the stock and the truck plan, ${where}`, async ({ page }) => {
-    await begin(page);
-    await page.getByRole("link", { name: /Ice house condenser/ }).click();
-    await page.waitForURL(/\/probe$/);
-    for (const stage of ["plate", "match", "cap"] as const) {
-      await page.goto(page.url().replace(/\w+$/, stage));
-      await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
-      await unfold(page);
-      await mindsItsManners(page);
-    }
-    await page.goto("/stock");
-    await expect(page.getByRole("table", { name: "Stock" })).toBeVisible();
-    await page.getByRole("button", { name: "Add a line" }).click();
-    await mindsItsManners(page);
-    await page.getByRole("button", { name: "Import CSV" }).click();
-    await page.goto("/truck");
-    await mindsItsManners(page);
-  });
-
-  test(`nor in a unit, the files, the words, and what the first page finds, ${where}`, async ({ page }) => {
-    await begin(page);
-    await page.getByLabel("Find a job").fill("fan");
-    await expect(page.getByRole("region", { name: "Found" })).toHaveAttribute("aria-busy", "false");
-    await page
-      .getByRole("button", { name: /^More for/ })
-      .first()
-      .click();
-    await expect(page.getByRole("menu")).toBeVisible();
-    await mindsItsManners(page);
-    const { units } = await (await page.request.get("/api/v1/units?search=chart%20room")).json();
-    await page.goto(`/units/${units[0].id}`);
-    await expect(page.getByRole("region", { name: "In it now" })).toBeVisible();
-    await mindsItsManners(page);
-    for (const path of ["/files", "/words#joint"]) {
-      await page.goto(path);
-      await mindsItsManners(page);
-    }
-  });
-
-  test(`nor in Trace, nor in Land with everything unfolded, nor in the practice of wiring, ${where}`, async ({
-    page,
-  }) => {
-    await begin(page);
-    await page.getByRole("link", { name: /circulation pump/ }).click();
-    await page.waitForURL(/\/probe$/);
-    for (const stage of ["trace", "land"] as const) {
-      await page.goto(page.url().replace(/\w+$/, stage));
-      await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
-      await unfold(page);
-      await mindsItsManners(page);
-    }
-    await page.goto("/practice/wiring");
-    await page.getByLabel("Your name, to keep results by").fill("Dov Hask");
-    await page.getByRole("button", { name: "Lay it out" }).click();
-    await expect(page.getByRole("region", { name: "The motor" })).toBeVisible();
-    await mindsItsManners(page);
-  });
-
-  test(`nor with everything unfolded, nor in practice, ${where}`, async ({ page }) => {
-    await begin(page);
-    await openDemo(page, "probe");
-    await unfold(page);
-    await mindsItsManners(page);
-    await page.goto("/practice");
-    await mindsItsManners(page);
-    await page.getByLabel("Your name, to keep results by").fill("Ilo Brandt");
-    await page.getByRole("button", { name: "Put it on the bench" }).click();
-    await page.getByLabel("Kind of motor").selectOption({ index: 1 });
-    await mindsItsManners(page);
-  });
+/** Opens the first page as a phone has it; the other sizes are looked at where it stands then. */
+async function begin(page: Page): Promise<void> {
+  await page.setViewportSize(SIZES[0]);
+  await page.goto("/");
 }
 
+test("axe finds nothing, and nothing runs off the page of a job", async ({ page }) => {
+  await begin(page);
+  await mindsItsManners(page);
+  for (const stage of ["probe", "land", "safe", "prove", "record"] as const) {
+    await openDemo(page, stage);
+    await mindsItsManners(page);
+  }
+});
+
+test("nor in Plate, Match, Cap, the stock and the truck plan", async ({ page }) => {
+  await begin(page);
+  await page.getByRole("link", { name: /Ice house condenser/ }).click();
+  await page.waitForURL(/\/probe$/);
+  for (const stage of ["plate", "match", "cap"] as const) {
+    await page.goto(page.url().replace(/\w+$/, stage));
+    await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
+    await unfold(page);
+    await mindsItsManners(page);
+  }
+  await page.goto("/stock");
+  await expect(page.getByRole("table", { name: "Stock" })).toBeVisible();
+  await page.getByRole("button", { name: "Add a line" }).click();
+  await mindsItsManners(page);
+  await page.getByRole("button", { name: "Import CSV" }).click();
+  await page.goto("/truck");
+  await mindsItsManners(page);
+});
+
+test("nor in a unit, the files, the words, and what the first page finds", async ({ page }) => {
+  await begin(page);
+  await page.getByLabel("Find a job").fill("fan");
+  await expect(page.getByRole("region", { name: "Found" })).toHaveAttribute("aria-busy", "false");
+  await page
+    .getByRole("button", { name: /^More for/ })
+    .first()
+    .click();
+  await expect(page.getByRole("menu")).toBeVisible();
+  await mindsItsManners(page);
+  const { units } = await (await page.request.get("/api/v1/units?search=chart%20room")).json();
+  await page.goto(`/units/${units[0].id}`);
+  await expect(page.getByRole("region", { name: "In it now" })).toBeVisible();
+  await mindsItsManners(page);
+  for (const path of ["/files", "/words#joint"]) {
+    await page.goto(path);
+    await mindsItsManners(page);
+  }
+});
+
+test("nor in Trace, nor in Land with everything unfolded, nor in the practice of wiring", async ({
+  page,
+}) => {
+  await begin(page);
+  await page.getByRole("link", { name: /circulation pump/ }).click();
+  await page.waitForURL(/\/probe$/);
+  for (const stage of ["trace", "land"] as const) {
+    await page.goto(page.url().replace(/\w+$/, stage));
+    await expect(page.getByRole("region", { name: /Loom/ })).toBeVisible();
+    await unfold(page);
+    await mindsItsManners(page);
+  }
+  await page.goto("/practice/wiring");
+  await page.getByLabel("Your name, to keep results by").fill("Dov Hask");
+  await page.getByRole("button", { name: "Lay it out" }).click();
+  await expect(page.getByRole("region", { name: "The motor" })).toBeVisible();
+  await mindsItsManners(page);
+});
+
+test("nor with everything unfolded, nor in practice", async ({ page }) => {
+  await begin(page);
+  await openDemo(page, "probe");
+  await unfold(page);
+  await mindsItsManners(page);
+  await page.goto("/practice");
+  await mindsItsManners(page);
+  await page.getByLabel("Your name, to keep results by").fill("Ilo Brandt");
+  await page.getByRole("button", { name: "Put it on the bench" }).click();
+  await page.getByLabel("Kind of motor").selectOption({ index: 1 });
+  await mindsItsManners(page);
+});
 test("Attic is one touch away, everywhere from then on, and says so", async ({ page }) => {
   await page.goto("/");
   await page.getByRole("button", { name: /Day scheme/ }).click();
@@ -221,7 +230,7 @@ test("Attic is one touch away, everywhere from then on, and says so", async ({ p
   await openDemo(page, "probe");
   await expect(page.locator("html")).toHaveAttribute("data-scheme", "dark");
   await expect(page.getByRole("button", { name: /Attic scheme/ })).toBeVisible();
-  await mindsItsManners(page);
+  await mindsItsMannersAsItIs(page);
 });
 
 test("nothing runs off a screen of 320 pixels", async ({ page }) => {
