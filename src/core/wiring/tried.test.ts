@@ -31,6 +31,18 @@ describe("a change tried on a planned circuit", () => {
     expect(asked({ plugOver: true })?.other?.turning?.way).toBe("backward");
   });
 
+  it("where nothing flows it says nothing, not what arithmetic leaves over", () => {
+    // Every lead on one terminal.
+    const [there] = Object.values(plan.landings);
+    const landings = Object.fromEntries(Object.keys(plan.landings).map((lead) => [lead, there ?? ""]));
+    const answer = tried(triedQuestion({ plan: { ...plan, landings }, ...fan3, state, change: AS_PLANNED }));
+    expect(answer?.planned).toMatchObject({ lineAmps: 0, turning: { way: "not" } });
+    for (const { torqueNm, capacitorVolts } of answer?.planned.curve ?? []) {
+      expect(torqueNm).toBe(0);
+      expect(capacitorVolts ?? 0).toBe(0);
+    }
+  });
+
   it("two leads changed over and changed over again are the plan; one lead alone is no change", () => {
     const [one, other] = Object.keys(plan.landings) as [string, string];
     const swap = { ...AS_PLANNED, swap: [one, other] as const };

@@ -27,6 +27,8 @@ export interface Tried {
   readonly planned: ScreenRun;
   /** Null where nothing is changed. */
   readonly other: ScreenRun | null;
+  /** The plan with the change made, as it was run. */
+  readonly changed: MotorPlan;
 }
 
 /** What is to be tried. */
@@ -47,9 +49,11 @@ export function tried(question: string): Tried | null {
   const { plan, motor, fitted, state, change } = JSON.parse(question) as TriedAsk;
   const run = { motor, fitted };
   const other = { motor: change.plugOver ? turnedByPlug(motor) : motor, fitted };
+  const changed = withChange(plan, change);
   return {
     planned: screenRun(plan, run, state),
-    other: isChanged(change) ? screenRun(withChange(plan, change), other, state) : null,
+    other: isChanged(change) ? screenRun(changed, other, state) : null,
+    changed,
   };
 }
 
@@ -60,11 +64,26 @@ function screenRun(plan: MotorPlan, run: MotorToRun, state: EquipmentState): Scr
   const [most] = [...outcome.capacitors].sort((a, b) => b.amps - a.amps);
   return {
     turning: turningOf(outcome),
-    lineAmps: outcome.lineAmps,
-    capacitor: most ? { volts: most.volts, amps: most.amps } : null,
-    curve,
+    lineAmps: told(outcome.lineAmps),
+    capacitor: most ? { volts: told(most.volts), amps: told(most.amps) } : null,
+    curve: curve.map(({ rpm, torqueNm, loadNm, capacitorVolts }) => ({
+      rpm,
+      torqueNm: told(torqueNm),
+      loadNm,
+      capacitorVolts: capacitorVolts === null ? null : told(capacitorVolts),
+    })),
     live,
   };
+}
+
+/**
+ * Less than this, in amps, volts and newton-metres, is what arithmetic leaves over where nothing flows: an open circuit is
+ * solved with a leak at every node, and no instrument shows it.
+ */
+const NOTHING = 1e-6;
+
+function told(figure: number): number {
+  return Math.abs(figure) < NOTHING ? 0 : figure;
 }
 
 function turningOf({ point }: StateOutcome): ScreenRun["turning"] {

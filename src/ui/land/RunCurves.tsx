@@ -1,13 +1,14 @@
 "use client";
 
 import Box from "@mui/material/Box";
+import { memo } from "react";
 import { Line, XAxis, YAxis } from "recharts";
-import type { ScreenRun } from "@/core/wiring";
+import type { Tried } from "@/core/wiring";
 import { ChartFrame } from "../charts/ChartFrame";
 import { lineStyle, TICK } from "../charts/chartStyle";
 
 /** Torque and capacitor volts over speed, as planned and with the change; as it runs up: start contacts move on the way. */
-export function RunCurves({ planned, other }: { planned: ScreenRun; other: ScreenRun | null }) {
+export const RunCurves = memo(function RunCurves({ tried: { planned, other } }: { tried: Tried }) {
   if (planned.curve.length === 0 && (other?.curve.length ?? 0) === 0)
     return <p>No call: off. There is no torque to draw.</p>;
   const data = (planned.curve.length > 0 ? planned.curve : (other?.curve ?? [])).map((point, i) => ({
@@ -45,7 +46,7 @@ export function RunCurves({ planned, other }: { planned: ScreenRun; other: Scree
       ) : null}
     </Box>
   );
-}
+});
 
 type LineSpec = readonly [
   key: string,

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Table from "@mui/material/Table";
 import Typography from "@mui/material/Typography";
-import { useMemo, useState } from "react";
+import { memo, useDeferredValue, useMemo, useState } from "react";
 import type { JobWiring } from "@/core";
 import {
   AS_PLANNED,
@@ -11,11 +11,10 @@ import {
   guardedStatesOf,
   type ScreenRun,
   statesOf,
+  type Tried,
   type TriedChange,
   triedQuestion,
-  type WiringDrawing,
   wiringDrawing,
-  withChange,
 } from "@/core/wiring";
 import { trying } from "@/workers/try";
 import { useJobWiring, useLeadNames } from "../job/JobContext";
@@ -32,7 +31,6 @@ const NOBODY: ReadonlySet<string> = new Set();
 
 /** The planned circuit run on screen, in a worker: a call, a change to try, what flows, and the difference it makes. */
 export function RunPanel() {
-  const placeName = usePlaceName();
   const wiring = useJobWiring();
   const name = useWireName();
   const [call, setCall] = useState("");
@@ -45,7 +43,6 @@ export function RunPanel() {
   const { known, working } = useWorked(run?.question ?? "", trying, { none: null });
   if (wiring.kind !== "plan" || !run) return null;
   const leads = wiring.leads;
-  const { planned, other } = known?.value ?? { planned: null, other: null };
   const list = (
     <>
       <option value="">none</option>
@@ -111,31 +108,9 @@ export function RunPanel() {
           </Choice>
         ) : null}
       </Box>
-      {planned ? (
-        <Box
-          aria-busy={working}
-          sx={{
-            display: "grid",
-            gridTemplateColumns: "minmax(0,1fr)",
-            gap: 5,
-            opacity: working ? 0.6 : 1,
-          }}
-        >
-          <Box
-            sx={{
-              display: "grid",
-              gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,5fr) minmax(0,7fr)" },
-              gap: { xs: 5, md: 8 },
-            }}
-          >
-            <Figures planned={planned} other={other} />
-            <RunCurves planned={planned} other={other} />
-          </Box>
-          <LiveLeads
-            drawing={run.drawing}
-            live={(other ?? planned).live}
-            placeOf={(lead) => placeName(run.plan.compartment, run.plan.landings[lead] ?? "")}
-          />
+      {known?.value ? (
+        <Box aria-busy={working} sx={AWAITED}>
+          <Runs tried={known.value} leads={leads} />
         </Box>
       ) : (
         <Coming />
@@ -144,35 +119,50 @@ export function RunPanel() {
   );
 }
 
+/** Faint where the next answer takes longer than a hand would notice. */
+const AWAITED = { '&[aria-busy="true"]': { opacity: 0.6, transition: "opacity 0s 100ms" } } as const;
+
+/** What was run last, all of one answer; what is chosen meanwhile draws none of it anew. Figures first, curves after. */
+const Runs = memo(function Runs({ tried, leads }: { tried: Tried; leads: readonly string[] }) {
+  const { planned, other } = tried;
+  const drawn = useDeferredValue(tried);
+  return (
+    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 5 }}>
+      <Box
+        sx={{
+          display: "grid",
+          gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,5fr) minmax(0,7fr)" },
+          gap: { xs: 5, md: 8 },
+        }}
+      >
+        <Figures planned={planned} other={other} />
+        <RunCurves tried={drawn} />
+      </Box>
+      <LiveLeads tried={drawn} leads={leads} />
+    </Box>
+  );
+});
+
 type Planned = Extract<JobWiring, { kind: "plan" }>;
 
-/** What is run: the call, the plan with the change made, its drawing, and the question that asks what it does. */
-function runOf(wiring: Planned, call: string, change: TriedChange) {
-  const { compartment } = wiring.plan;
+/** What is run: the call, and the question that asks what a change to the plan does in it. */
+function runOf({ plan, motor, fitted }: Planned, call: string, change: TriedChange) {
+  const { compartment } = plan;
   const states = [...statesOf(compartment), ...guardedStatesOf(compartment)];
   const state = states.find(({ id }) => id === call) ?? states[1] ?? states[0];
-  if (!state) return null;
-  const plan = withChange(wiring.plan, change);
-  const { motor, fitted } = wiring;
-  return {
-    states,
-    state,
-    plan,
-    drawing: wiringDrawing(plan, wiring.leads),
-    question: triedQuestion({ plan: wiring.plan, motor, fitted, state, change }),
-  };
+  return state ? { states, state, question: triedQuestion({ plan, motor, fitted, state, change }) } : null;
 }
 
 /** Which wires are live, in words and drawn. */
-function LiveLeads({
-  drawing,
-  live,
-  placeOf,
+const LiveLeads = memo(function LiveLeads({
+  tried: { planned, other, changed },
+  leads,
 }: {
-  drawing: WiringDrawing;
-  live: readonly string[];
-  placeOf: (lead: string) => string;
+  tried: Tried;
+  leads: readonly string[];
 }) {
+  const { live } = other ?? planned;
+  const placeName = usePlaceName();
   const { leadOf } = useLeadNames();
   const name = useWireName();
   return (
@@ -195,17 +185,17 @@ function LiveLeads({
         }}
       >
         <WiringDrawingView
-          drawing={drawing}
+          drawing={wiringDrawing(changed, leads)}
           wrong={NOBODY}
           live={new Set(live)}
           leadOf={leadOf}
           name={name}
-          placeOf={placeOf}
+          placeOf={(lead) => placeName(changed.compartment, changed.landings[lead] ?? "")}
         />
       </Box>
     </Box>
   );
-}
+});
 
 /** A capacitor that carries less is behind an open contact. */
 const LEAST_AMPS = 1e-4;
