@@ -61,7 +61,6 @@ export { type Source, sourceWords } from "./quantity/source";
 export { celsiusOfFahrenheit, parseTemperature } from "./quantity/temperature";
 export type { Weight } from "./quantity/weight";
 export { type Checked, checked } from "./record/checked";
-export { checkQuestion } from "./record/checkQuestion";
 export {
   comparison,
   type EarlierSheet,

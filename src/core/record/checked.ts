@@ -4,6 +4,7 @@ import type { CheckFinding } from "../wiring/check/finding";
 import { checkRetrofit } from "../wiring/check/retrofit";
 import { type SpeedForecast, speedForecast } from "../wiring/speedForecast";
 import type { JobWiring } from "./jobWiring";
+import { wired } from "./wired";
 
 /** The check of a job's plan: its verdict, what was found, and what was assumed. */
 export interface Checked {
@@ -14,15 +15,18 @@ export interface Checked {
   readonly speeds: readonly SpeedForecast[];
 }
 
-/** The check that a question as text asks for; null where there is no plan to run. */
-export function checked(question: string): Checked | null {
-  if (question === "") return null;
-  const asked = JSON.parse(question) as JobWiring;
-  if (asked.kind === "plan") {
-    const { weight, findings, assumes } = checkPlan(asked.plan, asked);
-    return { weight, findings, assumes, speeds: speedForecast(asked, asked.plan.lands.setting) };
+/** The check of a wiring; null where there is no plan to run. */
+export function checkOf(wiring: JobWiring): Checked | null {
+  if (wiring.kind === "plan") {
+    const { weight, findings, assumes } = checkPlan(wiring.plan, wiring);
+    return { weight, findings, assumes, speeds: speedForecast(wiring, wiring.plan.lands.setting) };
   }
-  if (asked.kind !== "retrofit") return null;
-  const { weight, findings, assumes } = checkRetrofit(asked.plan, asked.plated);
+  if (wiring.kind !== "retrofit") return null;
+  const { weight, findings, assumes } = checkRetrofit(wiring.plan, wiring.plated);
   return { weight, findings, assumes, speeds: [] };
+}
+
+/** The check of the wiring that a question as text asks for: asked beside that, neither waits for the other. */
+export function checked(question: string): Checked | null {
+  return checkOf(wired(question));
 }

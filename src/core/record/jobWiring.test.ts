@@ -8,6 +8,8 @@ import type { Fact, FactBody } from "./facts";
 import { fact } from "./facts";
 import { deriveJob, sheetOf } from "./job";
 import { jobWiring } from "./jobWiring";
+import { wiringQuestion } from "./questions";
+import { wired } from "./wired";
 
 /** Facts in order, a second apart. */
 function facts(...bodies: FactBody[]): Fact[] {
@@ -45,11 +47,15 @@ const FAN: readonly FactBody[] = [
   { kind: "plate", motor: "new", field: "volts", typed: "208-230" },
 ];
 
+/** Of every job here: asked as text, of a planner that remembers what it planned before, the wiring is the same. */
 function wiringOf(...bodies: FactBody[]) {
   const job = deriveJob(facts(...bodies));
   const sheet = sheetOf(job);
-  const answer = sheet ? identify(sheet) : null;
-  return { job, wiring: jobWiring(job, answer?.ok ? answer : null) };
+  const found = sheet ? identify(sheet) : null;
+  const answer = found?.ok ? found : null;
+  const wiring = jobWiring(job, answer);
+  expect(wired(wiringQuestion(job, answer))).toEqual(wiring);
+  return { job, wiring };
 }
 
 describe("how far a job's wiring got", () => {

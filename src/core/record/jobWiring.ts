@@ -73,15 +73,21 @@ interface PlanChoice<Plan extends WiringPlan> {
   readonly leads: readonly string[];
 }
 
+/** What fits a motor to its plate, and what plans its wiring before any change by hand. */
+interface WiringWork {
+  readonly fitting: typeof fitMotor;
+  readonly planning: typeof planWiring;
+}
+
 /**
  * The wiring of a job: the plan for its settled motor, or its retrofit, on its equipment.
  *
- * @param fitting what fits the motor to its plate.
+ * @param by what does the work of it, where that remembers what it did before.
  */
 export function jobWiring(
   job: WiringFactsOfJob,
   answer: KnownAnswer | null,
-  fitting: typeof fitMotor = fitMotor,
+  { fitting, planning }: WiringWork = { fitting: fitMotor, planning: planWiring },
 ): JobWiring {
   if (!job.compartment) return { kind: "no-equipment" };
   const compartment = withPresent(job.compartment, job.capacitor.present);
@@ -131,7 +137,7 @@ export function jobWiring(
   const asSet = byPlug ? turnedByPlug(motor) : motor;
   const old = readPlate(job.plates.old).plate;
   const powerRank = powerRankOf(plate, old);
-  const planned = planWiring({
+  const planned = planning({
     motor: asSet,
     fitted,
     compartment,

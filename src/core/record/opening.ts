@@ -1,6 +1,5 @@
 import type { Identification } from "../identify/identification";
-import { type Checked, checked } from "./checked";
-import { checkQuestion } from "./checkQuestion";
+import { type Checked, checkOf } from "./checked";
 import type { Fact } from "./facts";
 import { identified } from "./identified";
 import { deriveJob } from "./job";
@@ -28,10 +27,9 @@ export function opening(facts: readonly Fact[]): Opening {
   const answer = identified(sheet);
   const asked = wiringQuestion(job, answer);
   const wiring = wired(asked);
-  const plan = checkQuestion(wiring);
   return {
     identified: { question: sheet, value: answer },
     wired: { question: asked, value: wiring },
-    checked: { question: plan, value: checked(plan) },
+    checked: { question: asked, value: checkOf(wiring) },
   };
 }

@@ -1,7 +1,6 @@
 import type { FactsSince } from "@/contract/routes/jobs";
 import {
   type Checked,
-  checkQuestion,
   type Fact,
   type Identification,
   identifyQuestion,
@@ -25,16 +24,10 @@ import { deviceName } from "./deviceName";
 import type { JobNow, JobSaving, LeadNames } from "./jobNow";
 import { Watched } from "./watched";
 
-/** What is asked of the plan, and from which job and answer that was made. */
+/** What is asked of the plan and of its check, and from which job and answer that was made. */
 interface Wish {
   readonly job: Job | null;
   readonly answer: Identification | null;
-  readonly question: string;
-}
-
-/** What is asked of the check, and of which wiring. */
-interface Run {
-  readonly wiring: JobWiring | null;
   readonly question: string;
 }
 
@@ -77,7 +70,6 @@ export class OpenJob {
   /** What the readings ask; empty while there are too few leads. */
   private sheet: string;
   private wish: Wish = NO_WISH;
-  private run: Run = { wiring: null, question: "" };
   private entering: Entering = "else";
   /** How many show the check. */
   private checks = 0;
@@ -134,9 +126,9 @@ export class OpenJob {
   expect(entering: Entering): void {
     this.entering = entering;
     if (entering === "readings") this.identifier.expect(rehearsalQuestion(this.job));
-    if (entering !== "wires" || this.run.question === "") return;
+    if (entering !== "wires" || this.wish.question === "") return;
     this.planner.expect(this.wish.question);
-    this.checker.expect(this.run.question);
+    this.checker.expect(this.wish.question);
   }
 
   /** Has the plan checked for as long as somebody shows it; gives the way to stop. */
@@ -202,7 +194,7 @@ export class OpenJob {
   private ask({ working, planning }: JobNow): void {
     this.identifier.ask(this.sheet);
     if (working) return;
-    if (this.checks > 0 && !planning) this.checker.ask(this.run.question);
+    if (this.checks > 0) this.checker.ask(this.wish.question);
     if (!planning) return;
     // Of a motor that is being probed after the verdict is on the page, so that nothing is drawn with that.
     if (this.entering === "readings") afterFrame(() => this.isOpen && this.planner.ask(this.wish.question));
@@ -252,16 +244,11 @@ export class OpenJob {
     return { wiring: known?.value ?? ON_ITS_WAY, planning: working || known?.question !== question };
   }
 
-  private checked({
-    wiring,
-    planning,
-  }: Pick<JobNow, "wiring" | "planning">): Pick<JobNow, "check" | "checking"> {
-    if (this.run.wiring !== wiring) this.run = { wiring, question: checkQuestion(wiring) };
-    const { question } = this.run;
+  private checked({ planning }: Pick<JobNow, "planning">): Pick<JobNow, "check" | "checking"> {
+    const { question } = this.wish;
     if (question === "") return { check: null, checking: false };
     const { known } = this.checker;
-    const isKnown = known?.question === question;
-    return { check: known?.value ?? null, checking: planning || !isKnown };
+    return { check: known?.value ?? null, checking: planning || known?.question !== question };
   }
 }
 

@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { sourceWords } from "@/core";
 import type { Assumption, FittedMotor } from "@/core/wiring";
 import { keepDeviceName, MOST_NAME_LETTERS, useDeviceName } from "../job/deviceName";
@@ -12,7 +12,9 @@ import { PlainEntry } from "../parts/PlainEntry";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
 import { TOUCH } from "../theme/measures";
+import text from "../theme/text.module.css";
 import { useWords } from "../words/UsageProvider";
+import look from "./CheckPanel.module.css";
 import { FindingList } from "./FindingList";
 import { useWireName } from "./useWireName";
 import type { ShownCheck } from "./useWiringCheck";
@@ -34,36 +36,29 @@ export function CheckPanel({ check }: { check: ShownCheck }) {
   const grave = check.findings.filter(({ weight, says }) => weight !== "good" && !assumed.has(says));
   const good = check.findings.filter(({ weight }) => weight === "good");
   return (
-    <Box component="section" aria-label="Check">
-      <Typography variant="h2">Run before power</Typography>
-      <Box aria-live="polite" aria-busy={check.working} sx={{ mt: 1 }}>
+    <section aria-label="Check">
+      <h2 className={text.h2}>Run before power</h2>
+      <div aria-live="polite" aria-busy={check.working} className={look.verdict}>
         {check.working ? (
           <Verdict weight="open" word="Being run …" />
         ) : (
           <Verdict weight={check.weight} word={SUMMARY[check.weight]} />
         )}
-      </Box>
+      </div>
       <Assumed assumes={check.assumes} />
-      <Box
-        sx={{
-          display: "grid",
-          gridTemplateColumns: { xs: "minmax(0,1fr)", md: grave.length > 0 ? "1fr 1fr" : "minmax(0,1fr)" },
-          columnGap: 8,
-          mt: 2,
-        }}
-      >
+      <div className={look.findings} data-grave={grave.length > 0}>
         {grave.length > 0 ? (
           <FindingList findings={grave} label="To mend" name={name} compartment={compartment} />
         ) : null}
         <FindingList findings={good} label="As it should be" name={name} compartment={compartment} />
-      </Box>
-      <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 2, maxWidth: 720 }}>
+      </div>
+      <p className={`${text.text} ${text.faint} ${text.small} ${look.figures}`}>
         Figures are estimates of a machine model fitted to the plate and the ohms; the plate and the clamp
         meter outrank them.
-      </Typography>
+      </p>
       {wiring.kind === "plan" ? <Fitted fitted={wiring.fitted} /> : null}
-      <Ready check={check} />
-    </Box>
+      <Ready weight={check.weight} working={check.working} />
+    </section>
   );
 }
 
@@ -72,34 +67,21 @@ function Assumed({ assumes }: { assumes: readonly Assumption[] }) {
   const words = useWords();
   if (assumes.length === 0) return null;
   return (
-    <Box component="section" aria-label="Assumed" sx={{ mt: 4 }}>
-      <Typography variant="h3">Assumed still</Typography>
-      <Box component="ul" sx={{ listStyle: "none", m: 0, mt: 1, p: 0, display: "grid", gap: 2 }}>
+    <section aria-label="Assumed" className={look.assumed}>
+      <h3 className={text.h3}>Assumed still</h3>
+      <ul>
         {assumes.map(({ code, says, fact, effect, source }) => (
-          <Box
-            component="li"
-            key={`${code} ${says}`}
-            sx={{
-              borderLeft: "4px dashed",
-              borderColor: effect === "stop" ? "error.main" : "text.secondary",
-              pl: 3,
-              maxWidth: 760,
-            }}
-          >
-            <Box component="span" sx={{ fontStyle: "italic" }}>
-              {words(says)}
-            </Box>{" "}
-            <Box component="span" sx={{ color: "text.secondary", fontSize: "0.875rem" }}>
-              ({sourceWords(source)})
-            </Box>
-            <Box sx={{ fontWeight: 650 }}>
+          <li key={`${code} ${says}`} data-effect={effect}>
+            <em>{words(says)}</em>{" "}
+            <span className={`${text.faint} ${text.small}`}>({sourceWords(source)})</span>
+            <div className={look.fact}>
               {effect === "stop" ? "Needed first: " : "To know it: "}
               {fact}
-            </Box>
-          </Box>
+            </div>
+          </li>
         ))}
-      </Box>
-    </Box>
+      </ul>
+    </section>
   );
 }
 
@@ -108,7 +90,7 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
   const { met } = fitted;
   const figure = (value: number) => Number(value.toPrecision(3));
   return (
-    <Typography sx={{ color: "text.secondary", fontSize: "0.875rem", mt: 1, maxWidth: 720 }}>
+    <p className={`${text.text} ${text.faint} ${text.small} ${look.fitted}`}>
       Fitted to{" "}
       {met
         .map(
@@ -117,12 +99,12 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
         )
         .join("; ")}
       .
-    </Typography>
+    </p>
   );
 }
 
 /** A plan with a stop is not marked ready; whoever goes on all the same writes down why. */
-function Ready({ check }: { check: ShownCheck }) {
+const Ready = memo(function Ready({ weight, working }: Pick<ShownCheck, "weight" | "working">) {
   const { job, add } = useJob("ready");
   const isShown = useIsShown();
   const known = useDeviceName();
@@ -131,7 +113,7 @@ function Ready({ check }: { check: ShownCheck }) {
   const [reason, setReason] = useState("");
   const [missing, setMissing] = useState<"reason" | "name" | null>(null);
   // Ready was said of a plan without a stop: a stop that has come since takes it back.
-  if (job.ready && (job.ready.override !== null || check.weight !== "stop"))
+  if (job.ready && (job.ready.override !== null || weight !== "stop"))
     return (
       <Box sx={{ mt: 3, display: "flex", gap: 3, alignItems: "center", flexWrap: "wrap" }}>
         <Verdict
@@ -144,12 +126,12 @@ function Ready({ check }: { check: ShownCheck }) {
         </Button>
       </Box>
     );
-  if (check.weight !== "stop")
+  if (weight !== "stop")
     return (
       <Button
         className="no-print"
         variant="contained"
-        disabled={check.working}
+        disabled={working}
         sx={{ mt: 3, minHeight: TOUCH, px: 6 }}
         // The check of the wires before a wire that is being drawn says nothing of them.
         onClick={() => isShown() && add({ kind: "ready", ready: true })}
@@ -217,4 +199,4 @@ function Ready({ check }: { check: ShownCheck }) {
       </Button>
     </Box>
   );
-}
+});

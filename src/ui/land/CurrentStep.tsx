@@ -1,10 +1,12 @@
 "use client";
 
 import Button from "@mui/material/Button";
+import { memo } from "react";
 import { FRAME, type PlanStep } from "@/core/wiring";
 import { useJobWiring, useLeadNames } from "../job/JobContext";
 import { NOW } from "../job/nextStep";
 import { WirePiece } from "../parts/LeadTag";
+import { useSteady } from "../parts/useSteady";
 import text from "../theme/text.module.css";
 import look from "./CurrentStep.module.css";
 import type { Steps } from "./useSteps";
@@ -15,6 +17,7 @@ export function CurrentStep({ work, step, alone = false }: { work: Steps; step: 
   const wiring = useJobWiring();
   const { leadOf } = useLeadNames();
   const { what, where, isCapped } = work.words(step);
+  const done = useSteady(() => work.tick(step));
   const nth = work.steps.indexOf(step) + 1;
   const wire = step.lead !== null && step.lead !== FRAME && wiring.kind === "plan";
   return (
@@ -43,18 +46,25 @@ export function CurrentStep({ work, step, alone = false }: { work: Steps; step: 
       <div className={look.strip}>
         <WireStrip work={work} step={step} />
       </div>
-      <Button
-        variant="contained"
-        onClick={() => work.tick(step)}
-        sx={{
-          mt: 2,
-          minHeight: alone ? 88 : 64,
-          width: { xs: "100%", sm: alone ? "100%" : 260 },
-          fontSize: "1.25rem",
-        }}
-      >
-        Done
-      </Button>
+      <Done large={alone} onDone={done} />
     </section>
   );
 }
+
+/** The touch that says it is done; not drawn anew with every wire. */
+const Done = memo(function Done({ large, onDone }: { large: boolean; onDone: () => void }) {
+  return (
+    <Button
+      variant="contained"
+      onClick={onDone}
+      sx={{
+        mt: 2,
+        minHeight: large ? 88 : 64,
+        width: { xs: "100%", sm: large ? "100%" : 260 },
+        fontSize: "1.25rem",
+      }}
+    >
+      Done
+    </Button>
+  );
+});

@@ -1,6 +1,5 @@
 "use client";
 
-import Box from "@mui/material/Box";
 import dynamic from "next/dynamic";
 import { feedingOf } from "@/core/wiring";
 import { useJob, useJobWiring } from "../job/JobContext";
@@ -12,6 +11,7 @@ import { useAtFirst } from "../parts/useAtFirst";
 import { CheckPanel } from "./CheckPanel";
 import { DrawingPanel } from "./DrawingPanel";
 import { LandedOn } from "./LandedOn";
+import look from "./LandStage.module.css";
 import { MarksPanel } from "./MarksPanel";
 import { NotYet } from "./NotYet";
 import { SetVolts } from "./SetVolts";
@@ -47,34 +47,18 @@ export function LandStage() {
   // Nothing of the motor's leads or its machine yet: what is asked then is its voltage.
   const begun = job.leads.length > 0 || job.compartment !== null || wiring.kind === "retrofit";
   return (
-    <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: { xs: 5, md: 6 } }}>
+    <div className={look.stage}>
       {work ? null : begun ? <NotYet /> : <SetVolts />}
       {awaits ? null : <LandedOn check={work ? check : null} />}
       {work && check ? (
-        <Box
-          sx={{
-            display: "grid",
-            gridTemplateColumns: { xs: "minmax(0,1fr)", md: "minmax(0,1fr) minmax(0,1fr)" },
-            gap: { xs: 6, md: 8 },
-          }}
-        >
-          <Box sx={{ minWidth: 0 }}>
+        <div className={look.work}>
+          <div className={look.list}>
             <StepList work={work} check={check} />
-          </Box>
-          <Box
-            sx={{
-              minWidth: 0,
-              alignSelf: "start",
-              position: { md: "sticky" },
-              top: 8,
-              maxHeight: { md: "calc(100vh - 80px)" },
-              overflowY: { md: "auto" },
-              "@media print": { position: "static", maxHeight: "none", overflow: "visible" },
-            }}
-          >
+          </div>
+          <div className={look.drawing}>
             <DrawingPanel work={work} check={check} />
-          </Box>
-        </Box>
+          </div>
+        </div>
       ) : null}
       {wiring.kind === "unproved" ? <Ends open /> : null}
       {work && check ? (
@@ -84,7 +68,7 @@ export function LandStage() {
         </>
       ) : null}
       {awaits ? null : <UndoButtons />}
-    </Box>
+    </div>
   );
 }
 
@@ -93,7 +77,7 @@ function More() {
   const wiring = useJobWiring();
   if (wiring.kind !== "plan" && wiring.kind !== "retrofit") return null;
   return (
-    <Box className="no-print">
+    <div className="no-print">
       {wiring.kind === "plan" && feedingOf(wiring.motor).endsMatter.length > 0 ? <Ends /> : null}
       <InsideSetting />
       <Fold
@@ -112,7 +96,7 @@ function More() {
           <RunPanel />
         </Fold>
       ) : null}
-    </Box>
+    </div>
   );
 }
 
@@ -127,10 +111,10 @@ function Ends({ open = false }: { open?: boolean }) {
       open={open}
       summary={proved ? "every end is proved" : "which end is which is not proved"}
     >
-      <Box sx={{ display: "grid", gap: 6 }}>
+      <div className={look.ends}>
         <KickPanel />
         <MarksPanel />
-      </Box>
+      </div>
     </Fold>
   );
 }

@@ -1,8 +1,10 @@
 "use client";
 
 import Button from "@mui/material/Button";
+import { dequal } from "dequal/lite";
 import dynamic from "next/dynamic";
-import { useState } from "react";
+import { memo, useState } from "react";
+import type { Lead } from "@/core";
 import { type Assumption, type CheckFinding, emptied, FRAME, type PlanStep } from "@/core/wiring";
 import { useJob, useJobWiring, useLeadNames } from "../job/JobContext";
 import { brought } from "../parts/brought";
@@ -10,6 +12,7 @@ import { Fold } from "../parts/Fold";
 import { LeadTag } from "../parts/LeadTag";
 import { Notice } from "../parts/Notice";
 import { Tick } from "../parts/Tick";
+import { useSteady } from "../parts/useSteady";
 import { TOUCH } from "../theme/measures";
 import text from "../theme/text.module.css";
 import { useWords } from "../words/UsageProvider";
@@ -34,7 +37,31 @@ export function StepList({ work, check }: Props) {
   const words = useWords();
   const { job } = useJob("oldLeads");
   const [alone, setAlone] = useState(false);
+  const showAlone = useSteady(() => setAlone(true));
   const { plan, steps, done, open, current } = work;
+  const { kind } = useJobWiring();
+  const { leadOf } = useLeadNames();
+  const tick = useSteady((id: string) => {
+    const step = steps.find((one) => one.id === id);
+    if (step) work.tick(step);
+  });
+  const line = (step: PlanStep) => (
+    <StepLine
+      key={step.id}
+      id={step.id}
+      moves={
+        step.lead === null
+          ? "nothing"
+          : step.lead === FRAME || kind === "retrofit"
+            ? "wire"
+            : leadOf(step.lead)
+      }
+      because={step.because}
+      {...work.words(step)}
+      done={work.isDone(step)}
+      onTick={tick}
+    />
+  );
   const empty = emptied(
     plan,
     job.oldLeads.flatMap(({ terminal }) => (terminal ? [terminal] : [])),
@@ -46,16 +73,7 @@ export function StepList({ work, check }: Props) {
         <p className={`${text.text} ${text.faint} ${look.count}`}>
           {done.length} of {steps.length} done
         </p>
-        {current ? (
-          <Button
-            className="no-print"
-            color="inherit"
-            onClick={() => setAlone(true)}
-            sx={{ minHeight: TOUCH }}
-          >
-            One wire a screen
-          </Button>
-        ) : null}
+        {current ? <OneAScreen onTouch={showAlone} /> : null}
       </div>
       {check && check.weight === "stop" ? (
         <Notice weight="stop" word="Stop: do not power this" sx={{ mb: 3 }}>
@@ -75,18 +93,14 @@ export function StepList({ work, check }: Props) {
       ) : null}
       {open.length > 1 ? (
         <ol className={`no-print ${look.then}`} aria-label="Then">
-          {open.slice(1).map((step) => (
-            <StepLine key={step.id} step={step} work={work} />
-          ))}
+          {open.slice(1).map(line)}
         </ol>
       ) : null}
       {done.length > 0 ? (
         <div className={`no-print ${look.folded}`}>
           <Fold title="Done" summary={`${done.length} of ${steps.length}`}>
             <ol aria-label="Done" className={look.done}>
-              {done.map((step) => (
-                <StepLine key={step.id} step={step} work={work} />
-              ))}
+              {done.map(line)}
             </ol>
           </Fold>
         </div>
@@ -110,6 +124,15 @@ export function StepList({ work, check }: Props) {
   );
 }
 
+/** Not drawn anew with every wire. */
+const OneAScreen = memo(function OneAScreen({ onTouch }: { onTouch: () => void }) {
+  return (
+    <Button className="no-print" color="inherit" onClick={onTouch} sx={{ minHeight: TOUCH }}>
+      One wire a screen
+    </Button>
+  );
+});
+
 /** On paper the whole list, to tick by pen. */
 function PrintedSteps({ work }: { work: Steps }) {
   return (
@@ -127,32 +150,38 @@ function PrintedSteps({ work }: { work: Steps }) {
   );
 }
 
-function StepLine({ step, work }: { step: PlanStep; work: Steps }) {
-  const wiring = useJobWiring();
-  const { leadOf } = useLeadNames();
-  const { what, where, isCapped } = work.words(step);
-  const done = work.isDone(step);
+interface LineProps {
+  readonly id: string;
+  /** The lead that is moved, a wire of another kind, or a work without a wire. */
+  readonly moves: Lead | "wire" | "nothing";
+  readonly what: string;
+  readonly where: string;
+  readonly isCapped: boolean;
+  readonly because: string;
+  readonly done: boolean;
+  /** The same from one drawing to the next. */
+  readonly onTick: (id: string) => void;
+}
+
+/** A step of the list; drawn anew where something of it changed, and not with every wire. */
+const StepLine = memo(DrawnLine, dequal);
+
+function DrawnLine({ id, moves, what, where, isCapped, because, done, onTick }: LineProps) {
   return (
     <li className={look.line}>
-      <Tick checked={done} onTick={() => work.tick(step)} className={look.tick}>
-        {step.lead === null ? (
+      <Tick checked={done} onTick={() => onTick(id)} className={look.tick}>
+        {moves === "nothing" ? (
           <span className={`${look.what} ${done ? look.past : ""}`}>{what}</span>
         ) : (
           <>
-            <span>
-              {step.lead === FRAME || wiring.kind === "retrofit" ? (
-                <strong>{what}</strong>
-              ) : (
-                <LeadTag lead={leadOf(step.lead)} name={what} />
-              )}
-            </span>
+            <span>{moves === "wire" ? <strong>{what}</strong> : <LeadTag lead={moves} name={what} />}</span>
             <span className={`${look.where} ${isCapped || done ? look.past : ""}`}>
               {isCapped ? "⊓ " : "→ "}
               {where}
             </span>
           </>
         )}
-        <span className={look.because}>{step.because}</span>
+        <span className={look.because}>{because}</span>
       </Tick>
     </li>
   );

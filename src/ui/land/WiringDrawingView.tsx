@@ -1,6 +1,7 @@
 "use client";
 
-import { type Ref, useState } from "react";
+import { dequal } from "dequal/lite";
+import { memo, type Ref, useState } from "react";
 import type { Lead } from "@/core";
 import { type DrawnDevice, type DrawnWire, FRAME, type Point, type WiringDrawing } from "@/core/wiring";
 import { paintOf } from "../parts/insulation";
@@ -64,7 +65,11 @@ export function WiringDrawingView({
       >
         {drawing.devices.map((device) => (
           <g key={device.id} data-shade="" opacity={shade(lit, isLitDevice(lit, device, drawing))}>
-            <DeviceBox device={device} chosen={target} marked={lit?.device === device.id} />
+            <DeviceBox
+              device={device}
+              chosen={device.terminals.some(({ id }) => id === target) ? target : null}
+              marked={lit?.device === device.id}
+            />
           </g>
         ))}
         {[...drawing.wires].sort(leadsOnTop).map((wire) => (
@@ -164,15 +169,19 @@ function leadsOnTop(a: DrawnWire, b: DrawnWire): number {
   return Number(a.kind === "lead") - Number(b.kind === "lead");
 }
 
-function DeviceBox({
-  device,
-  chosen,
-  marked,
-}: {
-  device: DrawnDevice;
-  chosen: string | null;
-  marked: boolean;
-}) {
+interface DeviceProps {
+  readonly device: DrawnDevice;
+  /** The terminal of it that the arrow keys stand on; null for none. */
+  readonly chosen: string | null;
+  readonly marked: boolean;
+}
+
+// Every wire that moves makes another drawing, of which most is as it was: that is not drawn anew.
+const DeviceBox = memo(DrawnDeviceBox, dequal);
+const WireLine = memo(DrawnWireLine, dequal);
+const LeadText = memo(DrawnLeadText);
+
+function DrawnDeviceBox({ device, chosen, marked }: DeviceProps) {
   const words = usePlaceWords();
   return (
     <g>
@@ -249,7 +258,7 @@ function DeviceBox({
   );
 }
 
-function WireLine({ wire, lead, live }: { wire: DrawnWire; lead: Lead | null; live: boolean }) {
+function DrawnWireLine({ wire, lead, live }: { wire: DrawnWire; lead: Lead | null; live: boolean }) {
   const d = `M${wire.points.map(({ x, y }) => `${x} ${y}`).join("L")}`;
   const line = { fill: "none", strokeLinejoin: "round", d } as const;
   if (wire.kind === "equipment")
@@ -279,7 +288,7 @@ function Cap({ x, y }: { x: number; y: number }) {
   return <path d={`M${x + 9} ${y - 7}h-8a7 7 0 0 0 0 14h8z`} fill="currentColor" />;
 }
 
-function LeadText({
+function DrawnLeadText({
   id,
   x,
   y,
