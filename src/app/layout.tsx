@@ -9,6 +9,7 @@ import type { ReactNode } from "react";
 import { KeepApplication } from "@/ui/kept/KeepApplication";
 import { EarlyTouches } from "@/ui/parts/EarlyTouches";
 import { EARLY_SCRIPT } from "@/ui/parts/earlyTouches";
+import { LETTERS_SCRIPT } from "@/ui/theme/faces";
 import { Theme } from "@/ui/theme/Theme";
 import { UsageProvider } from "@/ui/words/UsageProvider";
 import { USAGE_COOKIE, usageOf } from "@/ui/words/usage";
@@ -27,6 +28,9 @@ export default async function Layout({ children }: { children: ReactNode }) {
   return (
     <html lang={usage === "international" ? "en-GB" : "en-US"} suppressHydrationWarning>
       <body>
+        <script nonce={nonce} suppressHydrationWarning>
+          {LETTERS_SCRIPT}
+        </script>
         <script nonce={nonce} suppressHydrationWarning>
           {EARLY_SCRIPT}
         </script>
