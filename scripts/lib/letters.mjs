@@ -5,8 +5,8 @@
  * that its rule names, and a rule names those alone that its file has and the ones before it have not: a character that
  * no face of ours has (the width of nothing by which buttons are as high as their text) fetches none.
  *
- * The first letters stand in the style sheet itself: no page is drawn before it, so none is drawn in other letters and moves
- * when its own are there.
+ * The first letters stand in the style sheet itself: no page is drawn before it, and a script of the page's has them read
+ * before their first use (`LETTERS_SCRIPT`), so that hardly anything is drawn in other letters and moves when its own are there.
  */
 import { existsSync, readFileSync, writeFileSync } from "node:fs";
 import { createRequire } from "node:module";

@@ -37,7 +37,9 @@ describe("a change tried on a planned circuit", () => {
     const landings = Object.fromEntries(Object.keys(plan.landings).map((lead) => [lead, there ?? ""]));
     const answer = tried(triedQuestion({ plan: { ...plan, landings }, ...fan3, state, change: AS_PLANNED }));
     expect(answer?.planned).toMatchObject({ lineAmps: 0, turning: { way: "not" } });
-    for (const { torqueNm, capacitorVolts } of answer?.planned.curve ?? []) {
+    const curve = answer?.planned.curve ?? [];
+    expect(curve.length).toBeGreaterThan(0);
+    for (const { torqueNm, capacitorVolts } of curve) {
       expect(torqueNm).toBe(0);
       expect(capacitorVolts ?? 0).toBe(0);
     }

@@ -122,10 +122,15 @@ export function RunPanel() {
 /** Faint where the next answer takes longer than a hand would notice. */
 const AWAITED = { '&[aria-busy="true"]': { opacity: 0.6, transition: "opacity 0s 100ms" } } as const;
 
-/** What was run last, all of one answer; what is chosen meanwhile draws none of it anew. Figures first, curves after. */
+/**
+ * What was run last, all of one answer; what is chosen meanwhile draws none of it anew. Figures and what is live first, curves
+ * and wires after.
+ */
 const Runs = memo(function Runs({ tried, leads }: { tried: Tried; leads: readonly string[] }) {
   const { planned, other } = tried;
   const drawn = useDeferredValue(tried);
+  const name = useWireName();
+  const { live } = other ?? planned;
   return (
     <Box sx={{ display: "grid", gridTemplateColumns: "minmax(0,1fr)", gap: 5 }}>
       <Box
@@ -138,7 +143,14 @@ const Runs = memo(function Runs({ tried, leads }: { tried: Tried; leads: readonl
         <Figures planned={planned} other={other} />
         <RunCurves tried={drawn} />
       </Box>
-      <LiveLeads tried={drawn} leads={leads} />
+      <Box>
+        <Typography>
+          {live.length > 0
+            ? `Live, over 30 V to the frame: ${live.map(name).join(", ")}.`
+            : "No lead of the motor is live."}
+        </Typography>
+        <LiveWires tried={drawn} leads={leads} />
+      </Box>
     </Box>
   );
 });
@@ -153,46 +165,38 @@ function runOf({ plan, motor, fitted }: Planned, call: string, change: TriedChan
   return state ? { states, state, question: triedQuestion({ plan, motor, fitted, state, change }) } : null;
 }
 
-/** Which wires are live, in words and drawn. */
-const LiveLeads = memo(function LiveLeads({
+/** Which wires are live, drawn. */
+const LiveWires = memo(function LiveWires({
   tried: { planned, other, changed },
   leads,
 }: {
   tried: Tried;
   leads: readonly string[];
 }) {
-  const { live } = other ?? planned;
   const placeName = usePlaceName();
   const { leadOf } = useLeadNames();
   const name = useWireName();
   return (
-    <Box>
-      <Typography>
-        {live.length > 0
-          ? `Live, over 30 V to the frame: ${live.map(name).join(", ")}.`
-          : "No lead of the motor is live."}
-      </Typography>
-      <Box
-        tabIndex={0}
-        role="group"
-        aria-label="Which wires are live, pans sideways"
-        sx={{
-          overflowX: "auto",
-          border: "1px solid",
-          borderColor: "divider",
-          bgcolor: "background.paper",
-          mt: 1,
-        }}
-      >
-        <WiringDrawingView
-          drawing={wiringDrawing(changed, leads)}
-          wrong={NOBODY}
-          live={new Set(live)}
-          leadOf={leadOf}
-          name={name}
-          placeOf={(lead) => placeName(changed.compartment, changed.landings[lead] ?? "")}
-        />
-      </Box>
+    <Box
+      tabIndex={0}
+      role="group"
+      aria-label="Which wires are live, pans sideways"
+      sx={{
+        overflowX: "auto",
+        border: "1px solid",
+        borderColor: "divider",
+        bgcolor: "background.paper",
+        mt: 1,
+      }}
+    >
+      <WiringDrawingView
+        drawing={wiringDrawing(changed, leads)}
+        wrong={NOBODY}
+        live={new Set((other ?? planned).live)}
+        leadOf={leadOf}
+        name={name}
+        placeOf={(lead) => placeName(changed.compartment, changed.landings[lead] ?? "")}
+      />
     </Box>
   );
 });
