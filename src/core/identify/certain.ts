@@ -36,7 +36,7 @@ export function certainties(
   const view: View = {
     weighed,
     leads: sheet.leads.map((_, i) => i),
-    sure: (holds) => trust * weighed.reduce((sum, one) => sum + (holds(one) ? one.share : 0), 0),
+    sure: surely(weighed, trust),
     word: (lead) => names.get(sheet.leads[lead]?.id ?? "")?.long ?? String(lead),
     say: (kind, of, confidence, says) => ({
       kind,
@@ -58,7 +58,7 @@ export function certainties(
 interface View {
   readonly weighed: readonly Weighed[];
   readonly leads: readonly number[];
-  /** The probability that something holds. */
+  /** The probability that something holds where it is certain; 0 where it is not. */
   readonly sure: (holds: (one: Weighed) => boolean) => number;
   readonly word: (lead: number) => string;
   readonly say: (
@@ -67,6 +67,26 @@ interface View {
     confidence: number,
     says: string,
   ) => Certainty;
+}
+
+/** Rounding of the shares' sum. */
+const ROUNDING = 1e-9;
+
+/** Sums those under which something holds, and leaves off once too many speak against it: most is soon not certain. */
+function surely(weighed: readonly Weighed[], trust: number): View["sure"] {
+  const most = 1 - CERTAIN / trust + ROUNDING;
+  return (holds) => {
+    let held = 0;
+    let against = 0;
+    for (const one of weighed) {
+      if (holds(one)) held += one.share;
+      else {
+        against += one.share;
+        if (against > most) return 0;
+      }
+    }
+    return trust * held;
+  };
 }
 
 function bondedIn({ leads, sure, word, say }: View): Certainty[] {

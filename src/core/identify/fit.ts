@@ -1,5 +1,11 @@
 import { boxPenaltyNats, boxSlope, type SoftBox } from "../motor/softBox";
-import { choleskyFactor, choleskyLogDeterminant, choleskySolve, forwardInPlace } from "./cholesky";
+import {
+  choleskyFactor,
+  choleskyLogDeterminant,
+  factorInPlace,
+  forwardInPlace,
+  solveInPlace,
+} from "./cholesky";
 
 /** One reading of a fit: the sections its path runs through, as a bit mask, and what the meter gave. */
 export interface FitRow {
@@ -57,18 +63,20 @@ export function fitSections(
   start: RoughFit = roughFit(sections, rows),
 ): Fit {
   const { normal } = start;
-  let { logOhms: x, costNats: cost } = start;
+  const scratch = scratchFor(normal.n);
+  const { x, next, move } = scratch;
+  x.set(start.logOhms);
+  let cost = start.costNats;
   let damping = 1e-4;
   for (let step = 0; step < MOST_STEPS; step++) {
-    const { hessian, gradient } = slopes(x, sections, normal);
+    slopes(x, sections, normal, scratch);
     const before = cost;
     for (; damping < MOST_DAMPING; damping *= 10) {
-      const move = dampedStep(hessian, gradient, damping);
-      const next = x.slice();
-      for (let s = 0; s < next.length; s++) next[s] = (next[s] as number) - clamp(move[s] as number, 1.5);
+      dampedStep(damping, scratch);
+      for (let s = 0; s < next.length; s++) next[s] = (x[s] as number) - clamp(move[s] as number, 1.5);
       const nextCost = costAt(next, sections, normal);
       if (nextCost > cost) continue;
-      x = next;
+      x.set(next);
       cost = nextCost;
       break;
     }
@@ -76,6 +84,41 @@ export function fitSections(
     damping = Math.max(damping / 10, 1e-9);
   }
   return summary(x, sections, rows, normal);
+}
+
+/** What a fit works in. */
+interface Scratch {
+  /** Log ohms, those of the next step, and how far that goes. */
+  readonly x: Float64Array;
+  readonly next: Float64Array;
+  readonly move: Float64Array;
+  readonly ohms: Float64Array;
+  readonly gradient: Float64Array;
+  readonly hessian: Float64Array;
+  readonly damped: Float64Array;
+}
+
+const scratches: Scratch[] = [];
+
+/**
+ * The scratch for so many sections, one for all fits: thousands are made for a sheet, one after the other, and an array
+ * made anew for each step of each costs more than the arithmetic. Nothing of it is handed out.
+ */
+function scratchFor(n: number): Scratch {
+  const known = scratches[n];
+  if (known) return known;
+  const [row, square] = [() => new Float64Array(n), () => new Float64Array(n * n)];
+  const made = {
+    x: row(),
+    next: row(),
+    move: row(),
+    ohms: row(),
+    gradient: row(),
+    hessian: square(),
+    damped: square(),
+  };
+  scratches[n] = made;
+  return made;
 }
 
 /** Variance of the natural-log sections along a direction: vᵀ·H⁻¹·v. */
@@ -165,10 +208,10 @@ function startingPoint(
   rows: readonly FitRow[],
   { n, N, b }: Normal,
 ): Float64Array {
-  const ratio = new Float64Array(n);
+  const { next: ratio, ohms: prior, move: pulled, damped: pull } = scratchFor(n);
   for (let s = 0; s < n; s++) {
     const { box, ratioTo } = sections[s] as FitSection;
-    if (ratioTo !== null) ratio[s] = (ratio[ratioTo] as number) + 0.5 * (box.logLow + box.logHigh);
+    ratio[s] = ratioTo === null ? 0 : (ratio[ratioTo] as number) + 0.5 * (box.logLow + box.logHigh);
   }
   let scale = 0;
   let counted = 0;
@@ -180,17 +223,16 @@ function startingPoint(
     counted += 1;
   }
   scale = counted > 0 ? scale / counted : Math.log(10);
-  const prior = new Float64Array(n);
   for (let s = 0; s < n; s++) prior[s] = Math.exp((ratio[s] as number) + scale);
-  const pull = N.slice();
-  const right = b.slice();
+  pull.set(N);
+  pulled.set(b);
   for (let s = 0; s < n; s++) {
     const ohms = prior[s] as number;
     pull[s * n + s] = (pull[s * n + s] as number) + 0.05 / (ohms * ohms);
-    right[s] = (right[s] as number) + 0.05 / ohms;
+    pulled[s] = (pulled[s] as number) + 0.05 / ohms;
   }
-  const factor = choleskyFactor(pull, n);
-  const pulled = factor ? choleskySolve(factor, right) : prior;
+  if (factorInPlace(pull, n)) solveInPlace(pull, pulled, n);
+  else pulled.set(prior);
   const x = new Float64Array(n);
   for (let s = 0; s < n; s++) {
     const { box, ratioTo } = sections[s] as FitSection;
@@ -225,7 +267,7 @@ function anchorUnread(x: Float64Array, sections: readonly FitSection[], N: Float
 
 function costAt(x: Float64Array, sections: readonly FitSection[], { n, N, b, c }: Normal): number {
   let squares = c;
-  const r = exponentials(x);
+  const r = exponentials(x, scratchFor(n).ohms);
   for (let i = 0; i < n; i++) {
     let row = -2 * (b[i] as number);
     for (let j = 0; j < n; j++) row += (N[i * n + j] as number) * (r[j] as number);
@@ -241,8 +283,7 @@ function costAt(x: Float64Array, sections: readonly FitSection[], { n, N, b, c }
 }
 
 /** The ohms of natural-log ohms. A plain loop: the arrays are short and many, and their own map costs several times it. */
-function exponentials(x: Float64Array): Float64Array {
-  const r = new Float64Array(x.length);
+function exponentials(x: Float64Array, r: Float64Array): Float64Array {
   for (let i = 0; i < r.length; i++) r[i] = Math.exp(x[i] as number);
   return r;
 }
@@ -252,10 +293,13 @@ function priorArgument(x: Float64Array, section: FitSection, s: number): number 
 }
 
 /** Gauss–Newton Hessian and gradient of the cost; box interiors count with the curvature of their width. */
-function slopes(x: Float64Array, sections: readonly FitSection[], { n, N, b }: Normal) {
-  const hessian = new Float64Array(n * n);
-  const gradient = new Float64Array(n);
-  const r = exponentials(x);
+function slopes(
+  x: Float64Array,
+  sections: readonly FitSection[],
+  { n, N, b }: Normal,
+  { hessian, gradient, ohms }: Scratch,
+): void {
+  const r = exponentials(x, ohms);
   for (let i = 0; i < n; i++) {
     let row = -(b[i] as number);
     for (let j = 0; j < n; j++) {
@@ -281,18 +325,20 @@ function slopes(x: Float64Array, sections: readonly FitSection[], { n, N, b }: N
     add(s, ratioTo, -weight);
     add(ratioTo, s, -weight);
   }
-  return { hessian, gradient };
 }
 
-function dampedStep(hessian: Float64Array, gradient: Float64Array, damping: number): Float64Array {
+/** The step down the slopes, damped as it must be: into `move`. */
+function dampedStep(damping: number, { hessian, gradient, damped, move }: Scratch): void {
   const n = gradient.length;
   for (let grow = damping; grow < 1e12; grow *= 100) {
-    const damped = hessian.slice();
+    damped.set(hessian);
     for (let i = 0; i < n; i++) damped[i * n + i] = (damped[i * n + i] as number) * (1 + grow) + 1e-12;
-    const factor = choleskyFactor(damped, n);
-    if (factor) return choleskySolve(factor, gradient);
+    if (!factorInPlace(damped, n)) continue;
+    move.set(gradient);
+    solveInPlace(damped, move, n);
+    return;
   }
-  return new Float64Array(n);
+  move.fill(0);
 }
 
 function summary(
@@ -302,7 +348,7 @@ function summary(
   normal: Normal,
 ): Fit {
   const n = sections.length;
-  const ohms = exponentials(x);
+  const ohms = exponentials(x, new Float64Array(n));
   const residualSigmas = rows.map((row) => {
     let expected = 0;
     for (let s = 0; s < n; s++) if ((row.mask >> s) & 1) expected += ohms[s] as number;
@@ -320,8 +366,9 @@ function summary(
     logEvidence -= penalty + Math.log(section.box.logWidth);
   });
   if (n === 0) return { logEvidence, strainNats, ohms, factor: new Float64Array(0), residualSigmas };
-  const { hessian } = slopes(x, sections, normal);
-  const factor = choleskyFactor(hessian, n);
+  const scratch = scratchFor(n);
+  slopes(x, sections, normal, scratch);
+  const factor = choleskyFactor(scratch.hessian, n);
   if (!factor) throw new RangeError("a Hessian with priors on its diagonal is not positive definite");
   logEvidence += 0.5 * (n * Math.log(2 * Math.PI) - choleskyLogDeterminant(factor, n));
   return { logEvidence, strainNats, ohms, factor, residualSigmas };

@@ -47,6 +47,9 @@ const MOST_TREES = 60;
 const MOST_TREES_OF_LARGE_GROUPS = 200;
 const LARGE_GROUP: readonly number[] = [7, 8];
 
+/** It fits one tree after another, of whatever island. */
+const fit = new EdgeFit();
+
 /**
  * All trees that the readings of an island allow, best first.
  *
@@ -62,7 +65,6 @@ export function islandTrees(leads: readonly number[], evidence: Evidence): Islan
   );
   const leastOhms = LEAST_EDGE_SHARE * readings.reduce((most, { ohms }) => Math.max(most, ohms), 0);
   const shortOhms = (leastOhms * SHORT_SHARE) / LEAST_EDGE_SHARE;
-  const fit = new EdgeFit();
   const most = LARGE_GROUP.includes(leads.length) ? MOST_TREES_OF_LARGE_GROUPS : MOST_TREES;
   /** Each candidate is tried on this one tree: most are dropped at once, and only those kept are copied. */
   const trial = blankTree();

@@ -16,6 +16,8 @@ export interface PairValue {
   readonly nats: number;
 }
 
+/** One table serves pair after pair, and sheet after sheet. */
+const joint = new JointWeights();
 /** Hypotheses looked at for the next probe: the likeliest, so many that the rest cannot matter. */
 const MOST_HYPOTHESES = 40;
 /** Pairs within this share of the best are as good as the best: then the one that keeps a clip in place is taken. */
@@ -49,7 +51,6 @@ export function pairValues(stakes: Stakes, evidence: Evidence, meter: Meter): Pa
     seats: seating(hypothesis, labelOf(hypothesis)),
     bins: expectations(hypothesis, meter),
   }));
-  const joint = new JointWeights();
   const values = pairsWorthAsking(evidence).map(([a, b]): PairValue => {
     joint.clear();
     for (const { index, weight, seats, bins } of believed) {

@@ -24,9 +24,10 @@ export function placementOf(
   const seats = seatsOfBuilds(skeleton);
   const { seated } = seats;
   const taken = seated.filter((n) => (count[n] as number) > 0);
-  const left = floatingLeft(seats, seating, facts);
-  /** Ways to seat the floating leads, by how many places a build has in each group; worked out where asked for. */
-  const open: number[] = Array(left.length).fill(-1);
+  const leftFor = floatingLeft(seats, seating, facts);
+  /** What is left to seat, by how many places a build has in each group, and the ways to do it; worked out where asked for. */
+  const left: (Floating | undefined)[] = [];
+  const open: number[] = [];
   const room: number[] = Array(nodes.length).fill(0);
   let share = 0;
   let floating: Floating | null = null;
@@ -34,12 +35,12 @@ export function placementOf(
     const ways = arrangements(build.leads, count, taken);
     if (ways === 0) continue;
     const s = seats.of[b] as number;
-    if (open[s] === -1)
-      open[s] = facts.floaters === NO_LEADS ? 1 : seatingWays(left[s] as Floating) / factorial(free);
-    const weight = (build.share * ways * (open[s] as number)) / orders;
+    left[s] ??= leftFor(s);
+    open[s] ??= facts.floaters === NO_LEADS ? 1 : seatingWays(left[s]) / factorial(free);
+    const weight = (build.share * ways * open[s]) / orders;
     if (weight === 0) continue;
     share += weight;
-    floating ??= left[s] as Floating;
+    floating ??= left[s];
     for (const n of seated)
       room[n] = (room[n] as number) + weight * ((build.leads[n] as number) - (count[n] as number));
   }
@@ -48,12 +49,12 @@ export function placementOf(
   return { template, nodeOf: [...nodeOf], share: share * images, room, floating };
 }
 
-/** What is left to seat, for each way that builds share their places out to groups. */
+/** What is left to seat, told for each way that builds share their places out to groups. */
 function floatingLeft(
-  seats: BuildSeats,
+  { kinds }: BuildSeats,
   { template, nodeOf, count, openTo }: Seating,
   facts: Facts,
-): Floating[] {
+): (kind: number) => Floating {
   const { length } = template.variant.nodes;
   const barred: LeadSet[] = Array(length).fill(NO_LEADS);
   const held: number[] = Array(length).fill(0);
@@ -67,13 +68,13 @@ function floatingLeft(
       barred[g] = union(barred[g] as LeadSet, openTo[lead] as LeadSet);
     });
   }
-  return seats.kinds.map((places) => ({
-    free: places.map((p, g) => p - (held[g] as number)),
+  return (kind) => ({
+    free: (kinds[kind] as readonly number[]).map((places, g) => places - (held[g] as number)),
     barred,
     touched: facts.floaters,
     openTo,
     counted: facts.counted,
-  }));
+  });
 }
 
 /** Ways to pick the leads placed on each node among those the build has there, in order. */

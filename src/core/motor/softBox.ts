@@ -52,13 +52,15 @@ export function boxPenaltyNats(box: SoftBox, u: number): number {
 }
 
 /** First and second derivative of {@link boxPenaltyNats}. */
-export function boxSlope(box: SoftBox, u: number): { slope: number; curvature: number } {
+export function boxSlope(box: SoftBox, u: number): { readonly slope: number; readonly curvature: number } {
   const out = shouldersOutside(box, u);
-  if (out === 0) return { slope: 0, curvature: 0 };
+  if (out === 0) return FLAT;
   const shoulder = out < 0 ? box.below : box.above;
   if (0.5 * out * out > box.floorNats) return { slope: Math.sign(out) * box.tailNatsPerLog, curvature: 0 };
   return { slope: out / shoulder, curvature: 1 / shoulder ** 2 };
 }
+
+const FLAT = { slope: 0, curvature: 0 };
 
 /** How far past the foot of the shoulder a value lies, in natural-log units. */
 function beyondFoot(box: SoftBox, out: number): number {
