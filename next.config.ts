@@ -1,6 +1,6 @@
 import { randomBytes } from "node:crypto";
 import type { NextConfig } from "next";
-import { FEW_SCRIPTS } from "./scripts/lib/fewScripts";
+import { FEW_SCRIPTS, NEVER_DRAWN } from "./scripts/lib/fewScripts";
 
 /** Names this build: the page and the worker that keeps it must be of one. */
 const build = randomBytes(9).toString("base64url");
@@ -24,7 +24,9 @@ const config: NextConfig = {
   experimental: { optimizePackageImports: ["@mui/material"] },
   // `next dev` keeps Next's own bundler as it stands, which has a page in half the time.
   turbopack: {},
-  webpack: (bundler, { isServer }) => {
+  webpack: (bundler, { isServer, webpack }) => {
+    const { which, instead } = NEVER_DRAWN;
+    bundler.plugins.push(new webpack.NormalModuleReplacementPlugin(which, instead));
     if (!isServer) bundler.optimization.splitChunks = FEW_SCRIPTS;
     return bundler;
   },

@@ -73,6 +73,7 @@ const BUILD_INPUTS = [
   "scripts/lib/bundled.mjs",
   "scripts/lib/compileEarly.mjs",
   "scripts/lib/fewScripts.ts",
+  "scripts/lib/neverDrawn.mjs",
   "package-lock.json",
   "next.config.ts",
   "tsconfig.json",
