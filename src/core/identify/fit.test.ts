@@ -1,7 +1,8 @@
+import fc from "fast-check";
 import { Matrix, solve } from "ml-matrix";
 import { describe, expect, it } from "vitest";
 import { softBox } from "../motor/softBox";
-import { type FitRow, type FitSection, fitSections, logErrorDensity } from "./fit";
+import { type FitRow, type FitSection, fitSections, logErrorDensity, roughFit } from "./fit";
 
 const WIDE: FitSection = { ratioTo: null, box: softBox(0.1, 1000, 0.5) };
 
@@ -72,5 +73,25 @@ describe("fitting section ohms to readings", () => {
       const [first, second] = [0, 1].map((like) => fitSections([WIDE, alike, start], rows(like)).logEvidence);
       expect(second).toBeCloseTo(first ?? 0, 0);
     }
+  });
+
+  it("gives what stands: no fit made after it changes it, and it comes out the same again", () => {
+    const ohms = fc.double({ min: 0.5, max: 80, noNaN: true });
+    const problem = fc.array(ohms, { minLength: 1, maxLength: 6 }).map((lengths) => ({
+      sections: lengths.map((): FitSection => WIDE),
+      rows: lengths.map((_, s): FitRow => {
+        const sum = lengths.slice(0, s + 1).reduce((total, length) => total + length, 0);
+        return { mask: (2 << s) - 1, ohms: sum, sigmaOhms: 0.05 + sum / 200 };
+      }),
+    }));
+    fc.assert(
+      fc.property(problem, fc.array(problem, { maxLength: 4 }), (one, others) => {
+        const [rough, fit] = [roughFit(one.sections, one.rows), fitSections(one.sections, one.rows)];
+        const before = structuredClone({ rough, fit });
+        for (const { sections, rows } of others) fitSections(sections, rows);
+        expect({ rough, fit }).toEqual(before);
+        expect(fitSections(one.sections, one.rows)).toEqual(fit);
+      }),
+    );
   });
 });
