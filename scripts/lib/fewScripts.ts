@@ -2,17 +2,8 @@ import { resolve } from "node:path";
 
 /**
  * How the scripts of the pages are cut. A script of its own for each shared handful of modules is packed by itself and
- * starts from nothing: in few large ones Brotli finds a tenth more to leave out.
+ * starts from nothing: in few large ones Brotli finds a tenth more to leave out. And what is left out of them.
  */
-
-/**
- * Parts that MUI's buttons bring and no page draws: the theme turns the ripple off, and no button of ours is told that it
- * loads (a test looks). A fortieth of the first page's scripts.
- */
-export const NEVER_DRAWN = {
-  which: /[\\/]@mui[\\/]material[\\/](?:ButtonBase[\\/]TouchRipple|CircularProgress[\\/]index)\.mjs$/,
-  instead: resolve("scripts/lib/neverDrawn.mjs"),
-};
 
 /** What every page has beside its own: whatever one of these uses. */
 const EVERY_PAGE = new Set(["main-app", "app/layout", "app/error", "app/global-error", "app/not-found"]);
@@ -81,4 +72,13 @@ export const FEW_SCRIPTS = {
     // A worker fetches its own, and shares with other workers what it has in common with them.
     workers: { chunks: isOfWorker, minSize: SMALLEST_BYTES, priority: 30 },
   },
+};
+
+/**
+ * Parts that MUI's buttons bring and no page draws: the theme turns the ripple off, and no button of ours is told that it
+ * loads (a test looks). A fortieth of the first page's scripts.
+ */
+export const NEVER_DRAWN = {
+  which: /[\\/]@mui[\\/]material[\\/](?:ButtonBase[\\/]TouchRipple|CircularProgress[\\/]index)\.mjs$/,
+  instead: resolve("scripts/lib/neverDrawn.mjs"),
 };

@@ -29,7 +29,7 @@ export function factorInPlace(matrix: Float64Array, n: number): boolean {
   return true;
 }
 
-/** Solves L·y = b over b itself: the half way of {@link choleskySolve}; |y|² is bᵀ·A⁻¹·b. */
+/** Solves L·y = b over b itself: the half way of {@link solveInPlace}; |y|² is bᵀ·A⁻¹·b. */
 export function forwardInPlace(lower: Float64Array, x: Float64Array, n: number): void {
   for (let i = 0; i < n; i++) {
     let sum = x[i] as number;
@@ -46,13 +46,6 @@ export function solveInPlace(lower: Float64Array, x: Float64Array, n: number): v
     for (let k = i + 1; k < n; k++) sum -= (lower[k * n + i] as number) * (x[k] as number);
     x[i] = sum / (lower[i * n + i] as number);
   }
-}
-
-/** Solves A·x = b from the factor of A. */
-export function choleskySolve(lower: Float64Array, right: Float64Array): Float64Array {
-  const x = right.slice();
-  solveInPlace(lower, x, right.length);
-  return x;
 }
 
 /** Natural log of the determinant of A from its factor. */

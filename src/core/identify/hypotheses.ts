@@ -41,7 +41,8 @@ const MOST_PLACEMENTS = 300;
 const MOST_STEPS = 200_000;
 /**
  * What searching costs, as measured, in units of about 0.15 µs on one machine: a step; a fit of a tree, a first guess at a
- * fit and a finished one for the square of their unknowns.
+ * fit and a finished one for the square of their unknowns. Measured before fits worked in one scratch: they take half as
+ * long since, so that a budget is kept with something to spare.
  */
 export const STEP_WORK = 5;
 const TREE_FIT_WORK = 0.5;
