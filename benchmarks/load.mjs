@@ -40,6 +40,7 @@ async function loaded({ base, url }) {
   const both = await together(users, (user) => user.writeAndRead(), SECONDS);
   const either = await together(users, (user, turn) => (turn % 2 ? user.read() : user.write()), SECONDS);
   const health = [];
+  const pages = [];
   const mixed = await together(
     users,
     async (user, turn) => {
@@ -47,7 +48,7 @@ async function loaded({ base, url }) {
       // Each at a time of his own: nobody opens the first page because fifty others do.
       const at = turn + user.number;
       if (at % 10 === 5) return user.get("/api/v1/jobs?search=brown&most=20");
-      if (at % 40 === 20) return user.get("/");
+      if (at % 40 === 20) return timed(pages, () => user.get("/"));
       return user.writeAndRead();
     },
     SECONDS,
@@ -63,6 +64,7 @@ async function loaded({ base, url }) {
     ["writing facts and reading what arrived", both],
     ["each request of these", either],
     ["writing and reading, one in ten a search, one in forty a page", mixed],
+    ["a page meanwhile", { times: pages, failures: new Map(), seconds: SECONDS }],
     ["health meanwhile", { times: health, failures: new Map(), seconds: SECONDS }],
   ];
   return rows.map(([what, row]) => [what, { ...row, bare: select }]);
@@ -82,10 +84,14 @@ async function atPlainServer() {
 
 /** Asks for the server's health ten times a second. */
 async function watched(times, user) {
-  const started = performance.now();
-  await user.get("/api/health");
-  times.push(performance.now() - started);
+  await timed(times, () => user.get("/api/health"));
   await new Promise((resolve) => setTimeout(resolve, 100));
+}
+
+async function timed(times, ask) {
+  const started = performance.now();
+  await ask();
+  times.push(performance.now() - started);
 }
 
 function section(rows) {

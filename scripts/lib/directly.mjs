@@ -39,10 +39,7 @@ const HEALTH = "/api/health";
 const A_TURN = 4;
 const waiting = [];
 
-/**
- * Begins what was asked a few at a time: where many ask at once, a page, which takes some thirty turns of the loop to be
- * made, would otherwise wait in each of them for all that came meanwhile.
- */
+/** Begins what was asked a few at a time, so that where many ask at once whoever is not in turn waits for few. */
 function inTurn(begin) {
   if (waiting.push(begin) === 1) setImmediate(turn);
 }

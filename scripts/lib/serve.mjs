@@ -1,18 +1,16 @@
 import { createServer } from "node:http";
-import { constants } from "node:zlib";
 import { refusalOf, refuse } from "./asked.mjs";
 import { BACKUPS } from "./backups.mjs";
 import { allowedHosts, foreign, OWN_HEADERS } from "./ownPage.mjs";
 import { packedAnswers } from "./packed.mjs";
-import { DIRECT, ROOT, STATIC, WORK } from "./project.mjs";
+import { DIRECT, STATIC, WORK } from "./project.mjs";
 
 /** Ports looked through where the wanted one was taken meanwhile. */
 const MOST_PORTS = 50;
-/** A page is an eighth smaller than gzip makes it, in 2 ms more; tighter takes ten times as long. */
-const PAGE_QUALITY = 5;
 
 /**
- * Serves the production build on the database at `url` from this process: ending it ends the web server too.
+ * Serves the production build on the database at `url` from this process, the pages from a thread of it: ending it ends the
+ * web server too.
  *
  * @param orNext whether the next free port does as well.
  * @param ready is waited for before anybody is listened to: the database, made ready beside the application.
@@ -26,17 +24,12 @@ export async function serve({ url, host, port, orNext = false, ready = Promise.r
     ODD_LEAD_WORK: WORK,
   });
   // Packages are loaded when they are wanted: who starts this may still have to install them.
-  const [{ default: next }, { default: compression }] = await Promise.all([
-    import("next"),
-    import("compression"),
+  const [{ pagesBeside }, { directAnswers }] = await Promise.all([
+    import("./pages.mjs"),
+    import("./directly.mjs"),
   ]);
-  const app = next({ dev: false, dir: ROOT, hostname: host, port });
-  await Promise.all([app.prepare(), ready]);
-  const handle = app.getRequestHandler();
+  const [pages, direct] = await Promise.all([pagesBeside({ host, port }), directAnswers(DIRECT), ready]);
   const packed = packedAnswers(STATIC);
-  const { directAnswers } = await import("./directly.mjs");
-  const direct = directAnswers(DIRECT);
-  const compress = compression({ brotli: { params: { [constants.BROTLI_PARAM_QUALITY]: PAGE_QUALITY } } });
   const allowed = allowedHosts(host, process.env.ALLOWED_HOSTS);
   const server = createServer((request, response) => {
     for (const [name, value] of Object.entries(OWN_HEADERS)) response.setHeader(name, value);
@@ -47,7 +40,7 @@ export async function serve({ url, host, port, orNext = false, ready = Promise.r
     }
     if (packed(request, response)) return;
     tellRemote(request);
-    if (!direct(request, response)) compress(request, response, () => void handle(request, response));
+    if (!direct(request, response)) pages(request, response);
   });
   for (let tried = 0; ; tried++) {
     const taken = await listening(server, host, port + tried);
