@@ -29,6 +29,17 @@ const SLOW_LINE = {
 const SETTLES_MS = 1500;
 /** Between two readings: a hand takes longer. */
 const HAND_MS = 600;
+/** Between two keys of a hand, and between the last one and Enter. */
+const KEY_MS = 120;
+const BEFORE_ENTER_MS = 200;
+/** How a reading comes into the field. */
+const WAYS = {
+  "by hand": async (field, text) => {
+    await field.pressSequentially(text, { delay: KEY_MS });
+    await field.page().waitForTimeout(BEFORE_ENTER_MS);
+  },
+  "at once": (field, text) => field.fill(text),
+};
 const MOST_READINGS = 40;
 const BARE_READINGS = 20;
 const STOCK_LINES = 100_000;
@@ -96,21 +107,22 @@ async function main() {
 
 async function keyToVerdict(browser, base) {
   const rows = [];
-  for (const [leads, groups] of Object.entries(MOTORS)) {
-    for (const slower of SLOWER) {
-      const felt = [];
-      const worked = [];
-      for (let motor = 0; motor < MOTORS_EACH; motor++) {
-        const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-        await page.addInitScript(watchKeys);
-        await led(page, base, groups, slower);
-        felt.push(...(await page.evaluate(() => window.felt)));
-        for (const worker of page.workers()) worked.push(...(await worker.evaluate(() => self.worked ?? [])));
-        await page.close();
+  for (const [leads, groups] of Object.entries(MOTORS))
+    for (const [way, write] of Object.entries(WAYS))
+      for (const slower of SLOWER) {
+        const felt = [];
+        const worked = [];
+        for (let motor = 0; motor < MOTORS_EACH; motor++) {
+          const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+          await page.addInitScript(watchKeys);
+          await led(page, base, groups, slower, write);
+          felt.push(...(await page.evaluate(() => window.felt)));
+          for (const worker of page.workers())
+            worked.push(...(await worker.evaluate(() => self.worked ?? [])));
+          await page.close();
+        }
+        rows.push({ leads, way, slower, felt, worked });
       }
-      rows.push({ leads, slower, felt, worked });
-    }
-  }
   return rows;
 }
 
@@ -144,7 +156,13 @@ async function bareAnswers(browser) {
       await page.keyboard.press("Enter");
       await page.waitForTimeout(HAND_MS);
     }
-    rows.push({ leads: "a bare page", slower, felt: await page.evaluate(() => window.felt), worked: [] });
+    rows.push({
+      leads: "a bare page",
+      way: "at once",
+      slower,
+      felt: await page.evaluate(() => window.felt),
+      worked: [],
+    });
     await page.close();
   }
   return rows;
@@ -191,7 +209,7 @@ function watchWork() {
 }
 
 /** Leads one made-up motor from an empty sheet to the end, as the page asks. */
-async function led(page, base, groups, slower) {
+async function led(page, base, groups, slower, write) {
   await page.goto(base);
   await page.getByRole("button", { name: "Start with a motor" }).click();
   const leads = groups.flatMap((group) => Object.keys(group));
@@ -212,7 +230,7 @@ async function led(page, base, groups, slower) {
     const asked = (await section.locator("[aria-live]").allInnerTexts()).join(" ");
     if (!asked.startsWith("Touch")) return;
     const [a, b] = leads.filter((lead) => new RegExp(`\\b${lead}\\b`).test(asked));
-    await field.fill(/shell/.test(asked) ? "OL" : reads(groups, a, b));
+    await write(field, /shell/.test(asked) ? "OL" : reads(groups, a, b));
     await field.press("Enter");
     await page.waitForTimeout(HAND_MS);
   }
@@ -290,13 +308,13 @@ function section({ times, elsewhere, openings, weights, shifts }) {
   return [
     "## Felt",
     "",
-    `From Enter to the verdict on the page, in milliseconds, ${MOTORS_EACH} made-up motors led to the end for each line; the page's thread as it is, and made four times slower. The worker's own time for an answer beside it, which cannot be slowed. The bare page has a field, a worker that gives back what it is sent, and a line of text: under its time no page can be.`,
+    `From Enter to the verdict on the page, in milliseconds, ${MOTORS_EACH} made-up motors led to the end for each line; the page's thread as it is, and made four times slower. The worker's own time for an answer beside it, which cannot be slowed. By hand there are ${KEY_MS} ms between two keys and ${BEFORE_ENTER_MS} before Enter, in which what stands in the field is weighed; at once there is nothing. The bare page has a field, a worker that gives back what it is sent, and a line of text: under its time no page can be.`,
     "",
-    "| leads | page's thread | readings | median | p95 | in the worker, median | p95 |",
-    "| --- | --- | --- | --- | --- | --- | --- |",
+    "| leads | typed | page's thread | readings | median | p95 | in the worker, median | p95 |",
+    "| --- | --- | --- | --- | --- | --- | --- | --- |",
     ...times.map(
-      ({ leads, slower, felt, worked }) =>
-        `| ${leads} | × ${slower} | ${felt.length} | ${at(felt, 0.5)} | ${at(felt, 0.95)} | ${worked.length > 0 ? `${at(worked, 0.5)} | ${at(worked, 0.95)}` : "– | –"} |`,
+      ({ leads, way, slower, felt, worked }) =>
+        `| ${leads} | ${way} | × ${slower} | ${felt.length} | ${at(felt, 0.5)} | ${at(felt, 0.95)} | ${worked.length > 0 ? `${at(worked, 0.5)} | ${at(worked, 0.95)}` : "– | –"} |`,
     ),
     "",
     "Elsewhere, in milliseconds, from the key or the choice:",

@@ -148,6 +148,7 @@ export { hasNewMotor, withOldLabel } from "./record/presentCapacitor";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";
 export { provingSheetOf, turnedBy } from "./record/provingSheetOf";
 export {
+  foreseenQuestion,
   identifyQuestion,
   type KnownAnswer,
   rehearsalQuestion,

@@ -159,4 +159,70 @@ describe("asking a worker", () => {
     worker().answers("one");
     expect(told).toEqual(["one 3"]);
   });
+
+  it("has worked out what is foreseen by the time it is asked, and tells nobody until then", () => {
+    const { asker, told, worker } = asked();
+    asker.ask("one");
+    worker().answers("one");
+    asker.foresee("three");
+    worker().answers("three");
+    expect(asker.known?.question).toBe("one");
+    expect(told).toEqual(["one 3"]);
+    expect(asker.ask("three")).toBe(true);
+    expect(asker.known).toEqual({ question: "three", value: 5 });
+    expect(worker().sent).toEqual(["one", "three"]);
+  });
+
+  it("asks what comes to be asked while it is foreseen once, and tells of it", () => {
+    const { asker, told, worker } = asked();
+    asker.foresee("one");
+    expect(asker.ask("one")).toBe(false);
+    worker().answers("one");
+    expect(worker().sent).toEqual(["one"]);
+    expect(told).toEqual(["one 3"]);
+  });
+
+  it("foresees one at a time, the latest of those that come meanwhile, and after what is asked", () => {
+    const { asker, told, worker } = asked();
+    for (const question of ["a", "ab", "abc"]) asker.foresee(question);
+    expect(worker().sent).toEqual(["a"]);
+    worker().answers("a");
+    expect(worker().sent).toEqual(["a", "abc"]);
+    asker.ask("asked");
+    worker().answers("abc");
+    expect(worker().sent).toEqual(["a", "abc", "asked"]);
+    asker.foresee("next");
+    expect(told).toEqual([]);
+    worker().answers("asked");
+    expect(told).toEqual(["asked 5"]);
+    expect(worker().sent).toEqual(["a", "abc", "asked", "next"]);
+  });
+
+  it("comes back to one of the last answers without a worker, and to no older one", () => {
+    const { asker, worker } = asked();
+    const questions = Array.from({ length: 10 }, (_, i) => `question ${i}`);
+    for (const question of questions) {
+      asker.ask(question);
+      worker().answers(question);
+    }
+    expect(asker.ask("question 8")).toBe(true);
+    expect(asker.known).toEqual({ question: "question 8", value: 10 });
+    expect(asker.ask("question 0")).toBe(false);
+    expect(worker().sent).toEqual([...questions, "question 0"]);
+  });
+
+  it("leaves what is only foreseen where the worker fails, and foresees nothing on the page itself", async () => {
+    const { asker, told, worker } = asked();
+    asker.ask("one");
+    worker().answers("one");
+    asker.foresee("three");
+    worker().onerror?.();
+    asker.foresee("seven");
+    await vi.runAllTimersAsync();
+    expect(told).toEqual(["one 3"]);
+    asker.ask("three");
+    await vi.runAllTimersAsync();
+    expect(told).toEqual(["one 3", "three 5"]);
+    expect(Slow.all).toHaveLength(1);
+  });
 });

@@ -2,6 +2,8 @@ import type { Worked } from "@/core";
 import type { GetReady, Work } from "./work";
 
 const AGAIN_MS = 3000;
+/** Answers kept beside the latest: an undo comes back to one, and of what is foreseen one will be asked for. */
+const MOST_KEPT = 8;
 
 /**
  * Has questions worked out in a worker, without framework. One is under way at a time, and of those that come meanwhile
@@ -10,7 +12,11 @@ const AGAIN_MS = 3000;
  */
 export class Asker<A> {
   private latest: string | null = null;
-  private underWay = false;
+  /** What is being worked out, and whether somebody asked for it or it is only foreseen. */
+  private underWay: { readonly question: string; readonly isAsked: boolean } | null = null;
+  /** What is to be foreseen once nothing is under way. */
+  private foreseen: string | null = null;
+  private readonly kept = new Map<string, A>();
   private worker: Worker | null = null;
   /** No worker runs here. */
   private alone = false;
@@ -25,15 +31,38 @@ export class Asker<A> {
     private readonly work: Work<A>,
     public known: Worked<A> | null,
     private readonly tell: (answer: Worked<A>) => void,
-  ) {}
+  ) {
+    if (known) this.keep(known);
+  }
 
-  /** Asks, unless the answer is the one that is known; the empty question asks for nothing. */
-  ask(question: string): void {
+  /**
+   * Asks, unless the answer is the one that is known or is kept; the empty question asks for nothing.
+   *
+   * @returns whether the answer is known by now: of one that is nobody is told.
+   */
+  ask(question: string): boolean {
     this.latest = question;
-    if (question === "" || question === this.known?.question || this.underWay) return;
-    this.underWay = true;
-    if (!this.alone) this.started()?.postMessage(question);
-    if (this.alone) this.workHere(question);
+    if (question === "") return false;
+    if (question === this.known?.question) return true;
+    const value = this.kept.get(question);
+    if (value !== undefined) {
+      this.known = { question, value };
+      return true;
+    }
+    this.foreseen = null;
+    if (this.underWay?.question === question) this.underWay = { question, isAsked: true };
+    if (!this.underWay) this.begin(question, true);
+    return false;
+  }
+
+  /** Has a question worked out that may be asked next, as soon as nothing else is. */
+  foresee(question: string): void {
+    const { underWay, known, alone } = this;
+    this.foreseen = null;
+    // On the page itself it would take the time of who types.
+    if (question === "" || alone || question === known?.question || this.kept.has(question)) return;
+    if (!underWay) this.begin(question, false);
+    else if (underWay.question !== question) this.foreseen = question;
   }
 
   /** Makes the worker ready for questions like this one, once the page has nothing else to do. */
@@ -51,7 +80,14 @@ export class Asker<A> {
     this.ready = null;
     this.worker?.terminate();
     this.worker = null;
-    this.underWay = false;
+    this.underWay = null;
+    this.foreseen = null;
+  }
+
+  private begin(question: string, isAsked: boolean): void {
+    this.underWay = { question, isAsked };
+    if (!this.alone) this.started()?.postMessage(question);
+    if (this.alone) this.workAlone();
   }
 
   private started(): Worker | null {
@@ -63,7 +99,7 @@ export class Asker<A> {
         if (this.worker !== made) return;
         this.worker = null;
         this.alone = true;
-        if (this.underWay && this.latest !== null) this.workHere(this.latest);
+        if (this.underWay) this.workAlone();
       };
       this.worker = made;
     } catch {
@@ -72,13 +108,18 @@ export class Asker<A> {
     return this.worker;
   }
 
-  private workHere(question: string): void {
+  /** Works out here what is asked for; what was only foreseen is left. */
+  private workAlone(): void {
+    const question = this.latest;
+    this.underWay = null;
+    if (!question || question === this.known?.question) return;
+    this.underWay = { question, isAsked: true };
     void this.work.here().then(
       (answer) => this.answered({ question, value: answer(question) }),
       () => {
         // Neither is here and the server that has them is away: both are tried anew until it is back.
         this.again = setTimeout(() => {
-          this.underWay = false;
+          this.underWay = null;
           this.alone = false;
           this.ask(this.latest ?? question);
         }, AGAIN_MS);
@@ -87,10 +128,20 @@ export class Asker<A> {
   }
 
   private answered(answer: Worked<A>): void {
-    this.underWay = false;
-    this.known = answer;
+    const { known, underWay, foreseen } = this;
+    this.underWay = null;
+    this.keep(answer);
+    if (underWay?.isAsked) this.known = answer;
     if (this.latest !== null) this.ask(this.latest);
-    this.tell(answer);
+    if (foreseen !== null) this.foresee(foreseen);
+    if (this.known && this.known !== known) this.tell(this.known);
+  }
+
+  private keep({ question, value }: Worked<A>): void {
+    this.kept.delete(question);
+    this.kept.set(question, value);
+    const oldest = this.kept.keys().next().value;
+    if (this.kept.size > MOST_KEPT && oldest !== undefined) this.kept.delete(oldest);
   }
 }
 

@@ -8,6 +8,8 @@ import { answered, enter, startMotor } from "./bench";
 
 interface Control {
   hold: boolean;
+  /** What workers have answered. */
+  answered: string[];
   release: () => void;
 }
 
@@ -17,6 +19,7 @@ async function holdable(page: Page): Promise<void> {
     const held: (() => void)[] = [];
     const control: Control = {
       hold: false,
+      answered: [],
       release: () => {
         control.hold = false;
         for (const send of held.splice(0)) send();
@@ -25,6 +28,11 @@ async function holdable(page: Page): Promise<void> {
     Object.assign(window, { control });
     const Real = window.Worker;
     window.Worker = class extends Real {
+      constructor(from: string | URL, options?: WorkerOptions) {
+        super(from, options);
+        this.addEventListener("message", ({ data }) => control.answered.push(data.question));
+      }
+
       override postMessage(message: unknown) {
         const send = () => super.postMessage(message);
         if (control.hold) held.push(send);
@@ -80,6 +88,64 @@ test("while readings are weighed the page takes keys, and puts no value on a pai
   await expect(page.getByRole("region", { name: "Verdict" })).toContainText(
     "Brown to red is the longest, 21.5",
   );
+});
+
+test("what stands in the field is weighed before it is entered, and an undo comes back to what is known", async ({
+  page,
+}) => {
+  const verdict = page.getByRole("region", { name: "Verdict" });
+  const foreseen = (reading: string) =>
+    expect
+      .poll(() =>
+        page.evaluate(
+          (text) =>
+            (window as unknown as { control: Control }).control.answered.some((sheet) =>
+              sheet.includes(text),
+            ),
+          reading,
+        ),
+      )
+      .toBe(true);
+  await holdable(page);
+  await startMotor(page, "WH BK BN RD");
+  for (const line of ["WH shell OL", "WH BK 12.4", "WH RD 7.5"]) await enter(page, line);
+  await answered(page);
+  await field(page).pressSequentially("BN RD 21.5", { delay: 20 });
+  await foreseen('"ohms":21.5');
+  await expect(verdict).not.toContainText("21.5");
+
+  // From here on no worker hears of anything.
+  await setHold(page);
+  await field(page).press("Enter");
+  await expect(verdict).toContainText("Brown to red is the longest, 21.5");
+  await expect(reading(page)).not.toHaveAttribute("aria-busy", "true");
+  await expect(field(page)).toHaveValue("");
+  await page.getByRole("button", { name: /^Undo/ }).first().click();
+  await expect(verdict).not.toContainText("21.5");
+  await page.getByRole("button", { name: /^Redo/ }).first().click();
+  await expect(verdict).toContainText("Brown to red is the longest, 21.5");
+  await expect(reading(page)).not.toHaveAttribute("aria-busy", "true");
+});
+
+test("of several values that stand in the field one after another, the one that is entered counts", async ({
+  page,
+}) => {
+  await holdable(page);
+  await startMotor(page, "WH BK BN RD");
+  await enter(page, "WH shell OL");
+  await answered(page);
+  await setHold(page);
+  for (const line of ["WH BK 1", "WH BK 12", "WH BK 12.4"]) {
+    await field(page).fill(line);
+    await page.waitForTimeout(150);
+  }
+  await field(page).press("Enter");
+  await expect(page.getByRole("button", { name: /WH to BK, reads 12\.4/ })).toBeVisible();
+  await expect(reading(page)).toHaveAttribute("aria-busy", "true");
+  await release(page);
+  await answered(page);
+  await expect(page.getByRole("button", { name: /WH to BK, reads 12\.4/ })).toBeVisible();
+  await expect(reading(page)).toContainText("Touch");
 });
 
 test("a reading is on its way to be weighed before it is drawn, and drawn with the verdict or soon after", async ({

@@ -34,6 +34,11 @@ export function useJob<Part extends keyof Job = never>(...parts: readonly Part[]
   return { id, job, add };
 }
 
+/** Has worked out what a fact would come to, for who sees it coming: once it is added, that is there. */
+export function useForesee(): (body: FactBody) => void {
+  return useOpenJob().foresee;
+}
+
 /** Whether anything was read yet. */
 export function useIsBegun(): boolean {
   return usePart(useOpenJob().now, ({ job }) => job.pairReadings.length + job.shellReadings.length > 0);

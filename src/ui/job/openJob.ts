@@ -2,6 +2,8 @@ import type { FactsSince } from "@/contract/routes/jobs";
 import {
   type Checked,
   type Fact,
+  type FactBody,
+  foreseenQuestion,
   type Identification,
   identifyQuestion,
   type Job,
@@ -47,6 +49,9 @@ const NO_DEVICE = "";
  * is what still seems at once (Miller, Response time in man-computer conversational transactions, 1968).
  */
 const DRAWN_ALONE_AFTER_MS = 100;
+
+/** Of a job of more facts nothing is foreseen: who types would feel that. */
+const MOST_FACTS_FORESEEN = 2000;
 
 /**
  * The open job, without framework: its facts, and what they come to. A question is on its way to its worker before
@@ -131,6 +136,12 @@ export class OpenJob {
     this.checker.expect(this.wish.question);
   }
 
+  /** Has worked out what this would come to, were it entered: then it is there when it is. */
+  readonly foresee = (body: FactBody): void => {
+    if (!this.isOpen || this.facts.length > MOST_FACTS_FORESEEN) return;
+    this.identifier.foresee(foreseenQuestion(this.facts, body));
+  };
+
   /** Has the plan checked for as long as somebody shows it; gives the way to stop. */
   readonly showCheck = (): (() => void) => {
     this.checks += 1;
@@ -182,8 +193,10 @@ export class OpenJob {
 
   /** Asks what follows from what is known by now, and shows it, or waits a moment for the rest. */
   private goOn(): void {
-    const made = this.made();
-    this.ask(made);
+    // What was foreseen is known from here on.
+    this.identifier.ask(this.sheet);
+    let made = this.made();
+    if (this.askWiring(made)) made = this.made();
     this.asking.show(made.working);
     const isAwaited = made.working || (this.entering === "wires" && (made.planning || this.isRun(made)));
     if (!isAwaited) this.isAlone = false;
@@ -191,14 +204,19 @@ export class OpenJob {
     else this.drawsAlone ??= setTimeout(() => this.showAlone(), DRAWN_ALONE_AFTER_MS);
   }
 
-  private ask({ working, planning }: JobNow): void {
-    this.identifier.ask(this.sheet);
-    if (working) return;
-    if (this.checks > 0) this.checker.ask(this.wish.question);
-    if (!planning) return;
+  /** @returns whether more is known of it than was made out. */
+  private askWiring({ working, planning, checking }: JobNow): boolean {
+    if (working) return false;
+    const { question } = this.wish;
+    const isChecked = this.checks > 0 && this.checker.ask(question);
     // Of a motor that is being probed after the verdict is on the page, so that nothing is drawn with that.
-    if (this.entering === "readings") afterFrame(() => this.isOpen && this.planner.ask(this.wish.question));
-    else this.planner.ask(this.wish.question);
+    if (planning && this.entering === "readings") afterFrame(() => this.planLater());
+    const isPlanned = planning && this.entering !== "readings" && this.planner.ask(question);
+    return isPlanned || (isChecked && checking);
+  }
+
+  private planLater(): void {
+    if (this.isOpen && this.planner.ask(this.wish.question)) this.goOn();
   }
 
   /** Whether the plan is being checked for somebody. */

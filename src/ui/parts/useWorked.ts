@@ -25,7 +25,9 @@ export function useWorked<A>(question: string, work: Work<A>, { first, none }: O
   const [known, setKnown] = useState<Worked<A> | null>(first ?? null);
   const [asker] = useState(() => new Asker(work, first ?? null, setKnown));
   useEffect(() => () => asker.stop(), [asker]);
-  useEffect(() => asker.ask(question), [asker, question]);
+  useEffect(() => {
+    if (asker.ask(question)) setKnown(asker.known);
+  }, [asker, question]);
   if (question === "") return { known: { question, value: none }, working: false };
   return { known, working: question !== known?.question };
 }

@@ -20,12 +20,14 @@ interface Props {
   readonly target: Target | null;
   /** Keeps a value for the target; gives the fact's id, or null where there is no target. */
   readonly onHold: (shown: OhmsShown) => string | null;
+  /** Told of a value that the display has come to rest on. */
+  readonly onSteady: (shown: OhmsShown) => void;
   /** Filled with what Enter in the empty field does: hold now, or as soon as the display has come to rest. */
   readonly hold: RefObject<(() => boolean) | null>;
 }
 
 /** A meter that streams: its display as it moves and comes to rest, and a touch, or no hand at all, to take the value. */
-export function LiveMeter({ source, target, onHold, hold }: Props) {
+export function LiveMeter({ source, target, onHold, onSteady, hold }: Props) {
   const { job } = useJob("meter");
   const words = useWords();
   const { names } = useLeadNames();
@@ -61,6 +63,12 @@ export function LiveMeter({ source, target, onHold, hold }: Props) {
     setAwaited(null);
     onHold(steady);
   }, [waits, steady, onHold]);
+
+  // The same value comes as a new object with every one that arrives.
+  const stands = steady ? JSON.stringify(steady) : "";
+  useEffect(() => {
+    if (stands !== "") onSteady(JSON.parse(stands) as OhmsShown);
+  }, [stands, onSteady]);
 
   useLayoutEffect(() => {
     hold.current = () => {

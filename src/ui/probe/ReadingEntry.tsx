@@ -71,6 +71,7 @@ export const ReadingEntry = memo(function ReadingEntry({ chosen, onChoose, simul
           source={live.kind === "stand-in" ? { ...live, leads } : live}
           target={target}
           onHold={field.held}
+          onSteady={field.awaited}
           hold={field.hold}
         />
       ) : null}

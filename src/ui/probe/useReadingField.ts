@@ -4,15 +4,24 @@ import {
   type KeyboardEvent,
   type RefObject,
   useCallback,
+  useEffect,
   useLayoutEffect,
   useMemo,
   useRef,
   useState,
 } from "react";
 import { flushSync } from "react-dom";
-import { type OhmsShown, ohmsDigits, parseOhms } from "@/core";
-import { useIsAsking, useIsDrawn, useIsShown, useJob, useLeadNames, useWorking } from "../job/JobContext";
-import { readEntry } from "./entryGrammar";
+import { type OhmsShown, ohmsDigits } from "@/core";
+import {
+  useForesee,
+  useIsAsking,
+  useIsDrawn,
+  useIsShown,
+  useJob,
+  useLeadNames,
+  useWorking,
+} from "../job/JobContext";
+import { enteredLine, readingAt } from "./enteredLine";
 import { allPairs, sameTarget, type Target } from "./target";
 
 interface Aim {
@@ -25,6 +34,9 @@ interface Aim {
   /** The cursor goes back into the field after each entry; a keypad keeps it out. */
   readonly keepsCursor: boolean;
 }
+
+/** What stands in the field so long is likely what will be entered: who types on is faster. */
+const STILL_MS = 80;
 
 /** The field a reading is typed into. */
 export interface ReadingField {
@@ -39,6 +51,8 @@ export interface ReadingField {
   readonly hold: RefObject<(() => boolean) | null>;
   /** Keeps a value that a meter held for the target; null where there is none. */
   readonly held: (shown: OhmsShown) => string | null;
+  /** Told of a value that a meter has come to rest on: it may be held next. */
+  readonly awaited: (shown: OhmsShown) => void;
   readonly onSubmit: (event: FormEvent) => void;
   readonly onKeyDown: (event: KeyboardEvent) => void;
   readonly onPaste: (event: ClipboardEvent) => void;
@@ -64,19 +78,21 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
   const working = useWorking();
   const isAsking = useIsAsking();
   const isShown = useIsShown();
+  const foresee = useForesee();
+  const { resolutionOhms } = job.meter;
   const [typed, setTyped] = useState(NOTHING);
   // What was typed last, which a drawing may be behind, and what of it was entered.
   const latest = useRef(NOTHING);
-  const entered = useRef<{ readonly typed: Typed; readonly isDrawn: boolean } | null>(null);
+  const taken = useRef<{ readonly typed: Typed; readonly isDrawn: boolean } | null>(null);
   const kept = useCallback((): Kept => {
-    if (entered.current?.typed !== latest.current) return "not";
-    return entered.current.isDrawn ? "drawn" : "kept";
+    if (taken.current?.typed !== latest.current) return "not";
+    return taken.current.isDrawn ? "drawn" : "kept";
   }, []);
   const isDrawn = useIsDrawn(useCallback(() => kept() === "kept", [kept]));
-  const isGone = typed === entered.current?.typed && (isDrawn || entered.current.isDrawn);
+  const isGone = typed === taken.current?.typed && (isDrawn || taken.current.isDrawn);
   const text = isGone ? "" : typed.text;
   useLayoutEffect(() => {
-    if (isDrawn && entered.current) entered.current = { ...entered.current, isDrawn: true };
+    if (isDrawn && taken.current) taken.current = { ...taken.current, isDrawn: true };
   });
   /** What stands in the field for who types on. */
   const standing = () => (kept() === "not" ? latest.current.text : "");
@@ -93,16 +109,6 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
     setFault(null);
   };
 
-  const keep = useCallback(
-    (at: Target, typed: string, shown: OhmsShown): string => {
-      const value = "open" in shown ? ({ typed, open: true } as const) : { typed, ohms: shown.ohms };
-      return at.kind === "pair"
-        ? add({ kind: "pair-reading", between: [at.between[0], at.between[1]], ...value })
-        : add({ kind: "shell-reading", lead: at.lead, ...value });
-    },
-    [add],
-  );
-
   /** Where a value goes that names no leads: nowhere while a reading is weighed, for the pair asked for has been read. */
   const aimed = useCallback(() => (isChosen || !isAsking() ? target : null), [target, isChosen, isAsking]);
 
@@ -110,37 +116,48 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
     (shown: OhmsShown) => {
       const at = aimed();
       if (!at) return null;
-      const typed = "open" in shown ? "OL" : ohmsDigits(shown.ohms, job.meter.resolutionOhms);
-      const fact = keep(at, typed, shown);
+      const fact = add(readingAt(at, digitsOf(shown, resolutionOhms), shown));
       onChoose(null);
       return fact;
     },
-    [aimed, keep, onChoose, job.meter.resolutionOhms],
+    [aimed, add, onChoose, resolutionOhms],
   );
 
+  const awaited = useCallback(
+    (shown: OhmsShown) => {
+      const at = aimed();
+      if (at) foresee(readingAt(at, digitsOf(shown, resolutionOhms), shown));
+    },
+    [aimed, foresee, resolutionOhms],
+  );
+
+  useEffect(() => {
+    if (text === "") return;
+    const timer = setTimeout(() => {
+      const entered = enteredLine(text, shortNames, aimed());
+      if (entered.kind === "reading") foresee(entered.body);
+    }, STILL_MS);
+    return () => clearTimeout(timer);
+  }, [text, shortNames, aimed, foresee]);
+
   const enter = (line: string) => {
-    const entry = readEntry(line, shortNames);
-    const meant = entry.leads.length > 0 || entry.shell ? targetOf(entry.leads, entry.shell) : aimed();
-    if (meant && entry.value === "" && entry.leads.length > 0) {
-      onChoose(meant);
+    const entered = enteredLine(line, shortNames, aimed());
+    if (entered.kind === "picked") {
+      onChoose(entered.target);
       setText("");
       return;
     }
-    const parsed = parseOhms(entry.value);
-    if (!meant || !parsed.ok) put(line);
-    if (!parsed.ok && (meant || entry.value !== "")) {
-      setFault(parsed.faults[0]?.says ?? "That is not a reading.");
+    if (entered.kind !== "reading") {
+      put(line);
+      setFault(entered.kind === "no-reading" ? entered.says : whyNowhere(entered.isNamed, isAsking()));
       return;
     }
-    if (!meant || !parsed.ok) {
-      setFault(whyNowhere(entry.leads.length > 0, isAsking()));
-      return;
-    }
-    keep(meant, parsed.typed, parsed.shown);
-    if (isShown()) setText("");
-    else entered.current = { typed: latest.current, isDrawn: false };
+    add(entered.body);
     setFault(null);
     onChoose(null);
+    // Drawn before the next key, whenever that comes: else it would be typed after what was entered.
+    if (isShown()) flushSync(() => setText(""));
+    else taken.current = { typed: latest.current, isDrawn: false };
     if (keepsCursor) input.current?.focus();
   };
 
@@ -160,6 +177,7 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
     input,
     hold,
     held,
+    awaited,
     onSubmit: (event) => {
       event.preventDefault();
       const line = standing();
@@ -197,8 +215,7 @@ function whyNowhere(named: boolean, working: boolean): string {
   return "Name the two leads first, such as WH BK 12.4.";
 }
 
-function targetOf(leads: readonly string[], shell: boolean): Target | null {
-  const [a, b] = leads;
-  if (shell) return a ? { kind: "shell", lead: a } : null;
-  return a && b ? { kind: "pair", between: [a, b] } : null;
+/** What a meter shows, as it would be typed. */
+function digitsOf(shown: OhmsShown, resolutionOhms: number): string {
+  return "open" in shown ? "OL" : ohmsDigits(shown.ohms, resolutionOhms);
 }
