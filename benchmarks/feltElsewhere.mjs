@@ -1,8 +1,9 @@
 /** What a hand feels on other pages than Probe: a wire moved, a what-if, a letter in the stock, and pages on a slow line. */
 import { poorLine } from "./poorLine.mjs";
 
-/** Between two touches: a hand takes longer. */
+/** Between two touches: a hand takes longer; and between two keys of one. */
 const HAND_MS = 700;
+const KEY_MS = 120;
 const MOVES = 8;
 const OPENINGS = 3;
 /** A phone at the edge of its cell. */
@@ -65,7 +66,11 @@ export async function landFelt(browser, base, slowers) {
     for (let move = 0; move < MOVES; move++) {
       await handle.focus();
       await page.keyboard.press("Enter");
-      for (let step = 0; step <= move % 4; step++) await page.keyboard.press("ArrowDown");
+      for (let step = 0; step <= move % 4; step++) {
+        await page.waitForTimeout(KEY_MS);
+        await page.keyboard.press("ArrowDown");
+      }
+      await page.waitForTimeout(KEY_MS);
       await page.keyboard.press("Enter");
       await page.waitForTimeout(HAND_MS);
     }

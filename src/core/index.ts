@@ -107,6 +107,7 @@ export { identified } from "./record/identified";
 export {
   cableOhmsEachWayOf,
   deriveJob,
+  foreseenJob,
   type Job,
   type KeptPairReading,
   type KeptShellReading,
@@ -148,7 +149,6 @@ export { hasNewMotor, withOldLabel } from "./record/presentCapacitor";
 export { type ProbedAbout, probedAbout } from "./record/probedAbout";
 export { provingSheetOf, turnedBy } from "./record/provingSheetOf";
 export {
-  foreseenQuestion,
   identifyQuestion,
   type KnownAnswer,
   rehearsalQuestion,

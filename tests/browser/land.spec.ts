@@ -2,6 +2,7 @@ import { expect, type Locator, type Page, test } from "@playwright/test";
 import type { Network } from "../../src/core/bench";
 import { ohmmeter, seededRandom } from "../../src/core/bench";
 import { followProbes, openChoices, startMotor, typePlate } from "./bench";
+import { hasAnswered, holdable, release, setHold } from "./heldWorkers";
 
 const METER = { percent: 1, counts: 2, resolutionOhms: 0.1, probeOhms: 0 };
 
@@ -260,6 +261,30 @@ test("by keyboard alone: a lead is picked up in the drawing, taken to another te
   await page.keyboard.press("Enter");
   await expect(line(page, "BN/WH")).toContainText("T1, contactor");
   await expect(check(page)).toContainText("the breaker trips");
+});
+
+test("where a held lead would land is checked before it is let go, and nothing of it is said until then", async ({
+  page,
+}) => {
+  await holdable(page);
+  await landed(page, "YE BK BN BN/WH", FAN, "Condenser, dual capacitor", PLATES.fan);
+  await page.getByRole("button", { name: /^BN\/WH: capped/ }).focus();
+  await page.keyboard.press("Enter");
+  for (let i = 0; i < 2; i++) await page.keyboard.press("ArrowDown");
+  // The plan and its check, each by a worker of its own.
+  await hasAnswered(page, ':"contactor.T1"}', 2);
+  await expect(check(page)).not.toContainText("the breaker trips");
+
+  // From here on no worker hears of anything.
+  await setHold(page);
+  await page.keyboard.press("Enter");
+  await expect(line(page, "BN/WH")).toContainText("T1, contactor");
+  await expect(check(page)).toContainText("the breaker trips");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(line(page, "BN/WH")).toContainText("capped on its own");
+  await expect(check(page)).not.toContainText("the breaker trips");
+  await expect(page.getByRole("button", { name: "Mark the plan ready" })).toBeEnabled();
+  await release(page);
 });
 
 test("a lead dragged onto a terminal lands there", async ({ page }) => {

@@ -1,53 +1,11 @@
 import { expect, type Page, test } from "@playwright/test";
 import { answered, enter, startMotor } from "./bench";
+import { hasAnswered, holdable, release, setHold } from "./heldWorkers";
 
 /**
  * Readings are weighed beside the page. Here the worker is the real one; only what is sent to it can be held back, as
  * by a large sheet.
  */
-
-interface Control {
-  hold: boolean;
-  /** What workers have answered. */
-  answered: string[];
-  release: () => void;
-}
-
-/** Puts a switch into the page that holds back what it sends to workers. */
-async function holdable(page: Page): Promise<void> {
-  await page.addInitScript(() => {
-    const held: (() => void)[] = [];
-    const control: Control = {
-      hold: false,
-      answered: [],
-      release: () => {
-        control.hold = false;
-        for (const send of held.splice(0)) send();
-      },
-    };
-    Object.assign(window, { control });
-    const Real = window.Worker;
-    window.Worker = class extends Real {
-      constructor(from: string | URL, options?: WorkerOptions) {
-        super(from, options);
-        this.addEventListener("message", ({ data }) => control.answered.push(data.question));
-      }
-
-      override postMessage(message: unknown) {
-        const send = () => super.postMessage(message);
-        if (control.hold) held.push(send);
-        else send();
-      }
-    };
-  });
-}
-
-const setHold = (page: Page) =>
-  page.evaluate(() => {
-    (window as unknown as { control: Control }).control.hold = true;
-  });
-const release = (page: Page) =>
-  page.evaluate(() => (window as unknown as { control: Control }).control.release());
 
 const reading = (page: Page) => page.getByRole("region", { name: "Reading", exact: true });
 const field = (page: Page) => page.getByLabel("Reading in ohms, or OL for open");
@@ -94,24 +52,12 @@ test("what stands in the field is weighed before it is entered, and an undo come
   page,
 }) => {
   const verdict = page.getByRole("region", { name: "Verdict" });
-  const foreseen = (reading: string) =>
-    expect
-      .poll(() =>
-        page.evaluate(
-          (text) =>
-            (window as unknown as { control: Control }).control.answered.some((sheet) =>
-              sheet.includes(text),
-            ),
-          reading,
-        ),
-      )
-      .toBe(true);
   await holdable(page);
   await startMotor(page, "WH BK BN RD");
   for (const line of ["WH shell OL", "WH BK 12.4", "WH RD 7.5"]) await enter(page, line);
   await answered(page);
   await field(page).pressSequentially("BN RD 21.5", { delay: 20 });
-  await foreseen('"ohms":21.5');
+  await hasAnswered(page, '"ohms":21.5');
   await expect(verdict).not.toContainText("21.5");
 
   // From here on no worker hears of anything.
@@ -336,9 +282,12 @@ test("a reading is drawn with what it comes to, and only after a tenth of a seco
 test("what is typed while a reading waits to be drawn goes into an empty field, by keys and by the keypad", async ({
   page,
 }) => {
+  await holdable(page);
   await startMotor(page, "WH BK BU BN");
   await enter(page, "WH shell OL");
   const table = page.getByRole("group", { name: "Table of readings" });
+  await answered(page);
+  await setHold(page);
   await field(page).fill("WH BK 8.0");
   // In one turn of the page, as no hand does it: nothing can have been drawn between.
   const after = await field(page).evaluate((input: HTMLInputElement) => {
@@ -349,8 +298,10 @@ test("what is typed while a reading waits to be drawn goes into an empty field, 
   });
   expect(after).toEqual({ entered: "WH BK 8.0", typedInto: "" });
   await expect(table).toContainText("8.0");
+  await release(page);
   await answered(page);
   await page.getByRole("button", { name: "Keypad", exact: true }).click();
+  await setHold(page);
   await field(page).fill("WH BU 11.0");
   await page.evaluate(() => {
     document.querySelector<HTMLFormElement>("form:has([aria-label='Keypad'])")?.requestSubmit();

@@ -13,6 +13,7 @@ import {
   type Conditions,
   changeBy,
   type Fact,
+  type FactBody,
   type LabelText,
   type MachinePlace,
   type ProbeAbout,
@@ -144,6 +145,11 @@ export function deriveJob(facts: readonly Fact[], device?: string): Job {
     redo,
     lastAt: ordered.at(-1)?.at ?? null,
   };
+}
+
+/** The job that facts will come to once this is entered after them. */
+export function foreseenJob(facts: readonly Fact[], body: FactBody): Job {
+  return deriveJob([...facts, { id: "", at: facts.at(-1)?.at ?? "", by: "", body }]);
 }
 
 /**

@@ -1,6 +1,5 @@
 import type { Identification } from "../identify/identification";
-import type { Fact, FactBody } from "./facts";
-import { deriveJob, type Job, sheetOf } from "./job";
+import { type Job, sheetOf } from "./job";
 
 /**
  * What a job asks of identification and of planning, as text: equal texts have equal answers, so that nothing is worked
@@ -35,12 +34,6 @@ export function wiringFactsOf(job: WiringFactsOfJob): WiringFactsOfJob {
 export function identifyQuestion(job: Job): string {
   const sheet = sheetOf(job);
   return sheet ? JSON.stringify(sheet) : "";
-}
-
-/** What it will ask once this is entered after these facts. */
-export function foreseenQuestion(facts: readonly Fact[], body: FactBody): string {
-  const entered: Fact = { id: "", at: facts.at(-1)?.at ?? "", by: "", body };
-  return identifyQuestion(deriveJob([...facts, entered]));
 }
 
 /** The same with nothing read yet: what a rehearsal is made on. */

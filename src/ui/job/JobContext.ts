@@ -34,8 +34,8 @@ export function useJob<Part extends keyof Job = never>(...parts: readonly Part[]
   return { id, job, add };
 }
 
-/** Has worked out what a fact would come to, for who sees it coming: once it is added, that is there. */
-export function useForesee(): (body: FactBody) => void {
+/** Has worked out what a fact would come to, for who sees it coming: once it is added, that is there. Null takes it back. */
+export function useForesee(): (body: FactBody | null) => void {
   return useOpenJob().foresee;
 }
 
@@ -76,9 +76,16 @@ export function useIsAsking(): () => boolean {
   return useOpenJob().asking.now;
 }
 
-/** Tells at the moment in which something is done whether what it goes by is of all that was entered. */
+/** Tells at the moment in which something is done whether all that was entered is drawn, or is what is drawn next. */
 export function useIsShown(): () => boolean {
   return useOpenJob().isShown;
+}
+
+/** Tells at the moment in which something is done whether what who does it sees is of all that was entered. */
+export function useSeesAll(): () => boolean {
+  const { latestFacts } = useOpenJob();
+  const seen = useJobFacts();
+  return () => latestFacts() === seen;
 }
 
 /** True once all that was entered is on the page, for who waits for that. */

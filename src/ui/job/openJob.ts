@@ -3,7 +3,7 @@ import {
   type Checked,
   type Fact,
   type FactBody,
-  foreseenQuestion,
+  foreseenJob,
   type Identification,
   identifyQuestion,
   type Job,
@@ -50,6 +50,8 @@ const NO_DEVICE = "";
  */
 const DRAWN_ALONE_AFTER_MS = 100;
 
+/** What stands so long is likely what will be entered, milliseconds: who types or moves on is faster. */
+const STILL_MS = 80;
 /** Of a job of more facts nothing is foreseen: who types would feel that. */
 const MOST_FACTS_FORESEEN = 2000;
 
@@ -82,6 +84,7 @@ export class OpenJob {
   /** What is still worked out was drawn without its answer. */
   private isAlone = true;
   private drawsAlone: ReturnType<typeof setTimeout> | undefined;
+  private foresees: ReturnType<typeof setTimeout> | undefined;
   /** Who waits until what was entered is on the page. */
   private readonly awaitDrawn: (() => void)[] = [];
 
@@ -120,6 +123,7 @@ export class OpenJob {
     return () => {
       this.isOpen = false;
       clearTimeout(this.drawsAlone);
+      clearTimeout(this.foresees);
       this.drawsAlone = undefined;
       for (const stop of stops) stop();
       for (const asker of [this.identifier, this.planner, this.checker]) asker.stop();
@@ -136,11 +140,29 @@ export class OpenJob {
     this.checker.expect(this.wish.question);
   }
 
-  /** Has worked out what this would come to, were it entered: then it is there when it is. */
-  readonly foresee = (body: FactBody): void => {
-    if (!this.isOpen || this.facts.length > MOST_FACTS_FORESEEN) return;
-    this.identifier.foresee(foreseenQuestion(this.facts, body));
+  /**
+   * Has worked out what this would come to, were it entered: then it is there when it is. Begun once it has stood for a
+   * moment, with nothing else foreseen meanwhile; null is nothing.
+   */
+  readonly foresee = (body: FactBody | null): void => {
+    clearTimeout(this.foresees);
+    if (body) this.foresees = setTimeout(() => this.foreseen(body), STILL_MS);
   };
+
+  private foreseen(body: FactBody): void {
+    const { known } = this.identifier;
+    if (!this.isOpen || this.facts.length > MOST_FACTS_FORESEEN) return;
+    const job = foreseenJob(this.facts, body);
+    const sheet = identifyQuestion(job);
+    if (sheet !== this.sheet) {
+      this.identifier.foresee(sheet);
+      return;
+    }
+    if (sheet !== "" && sheet !== known?.question) return;
+    const question = wiringQuestion(job, sheet === "" ? null : (known?.value ?? null));
+    this.planner.foresee(question);
+    if (this.checks > 0) this.checker.foresee(question);
+  }
 
   /** Has the plan checked for as long as somebody shows it; gives the way to stop. */
   readonly showCheck = (): (() => void) => {
@@ -154,7 +176,10 @@ export class OpenJob {
   /** The job with all that was entered, drawn or not. */
   readonly latest = (): Job => this.job;
 
-  /** Whether all that was entered is on the page: what is not waits for what it comes to. */
+  /** All that was entered, drawn or not. */
+  readonly latestFacts = (): readonly Fact[] => this.facts;
+
+  /** Whether all that was entered is on the page, or in what is drawn next: what is not waits for what it comes to. */
   readonly isShown = (): boolean => this.now.now().facts === this.facts;
 
   /** Resolves once what was entered by now is on the page. */

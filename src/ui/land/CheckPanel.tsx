@@ -7,7 +7,7 @@ import { memo, useState } from "react";
 import { sourceWords } from "@/core";
 import type { Assumption, FittedMotor } from "@/core/wiring";
 import { keepDeviceName, MOST_NAME_LETTERS, useDeviceName } from "../job/deviceName";
-import { useIsShown, useJob, useJobWiring } from "../job/JobContext";
+import { useJob, useJobWiring, useSeesAll } from "../job/JobContext";
 import { PlainEntry } from "../parts/PlainEntry";
 import { useLocalDay } from "../parts/useLocalDay";
 import { Verdict } from "../parts/Verdict";
@@ -106,7 +106,7 @@ function Fitted({ fitted }: { fitted: FittedMotor }) {
 /** A plan with a stop is not marked ready; whoever goes on all the same writes down why. */
 const Ready = memo(function Ready({ weight, working }: Pick<ShownCheck, "weight" | "working">) {
   const { job, add } = useJob("ready");
-  const isShown = useIsShown();
+  const seesAll = useSeesAll();
   const known = useDeviceName();
   const day = useLocalDay(job.ready?.at ?? "");
   const [name, setName] = useState("");
@@ -134,7 +134,7 @@ const Ready = memo(function Ready({ weight, working }: Pick<ShownCheck, "weight"
         disabled={working}
         sx={{ mt: 3, minHeight: TOUCH, px: 6 }}
         // The check of the wires before a wire that is being drawn says nothing of them.
-        onClick={() => isShown() && add({ kind: "ready", ready: true })}
+        onClick={() => seesAll() && add({ kind: "ready", ready: true })}
       >
         Mark the plan ready
       </Button>

@@ -4,7 +4,7 @@ import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import { memo, useRef, useState } from "react";
 import { type CheckFinding, FRAME } from "@/core/wiring";
-import { useJob, useLeadNames } from "../job/JobContext";
+import { useForesee, useJob, useLeadNames } from "../job/JobContext";
 import { Trouble } from "../parts/Trouble";
 import { useSteady } from "../parts/useSteady";
 import text from "../theme/text.module.css";
@@ -30,6 +30,7 @@ export function DrawingPanel({ work, check }: Props) {
   const placeName = usePlaceName();
   const { job, add } = useJob("title");
   const { leadOf } = useLeadNames();
+  const foresee = useForesee();
   const name = useWireName();
   const svg = useRef<SVGSVGElement>(null);
   const [trouble, setTrouble] = useState("");
@@ -41,6 +42,9 @@ export function DrawingPanel({ work, check }: Props) {
   const move = useSteady((lead: string, to: string) => {
     if (plan.landings[lead] !== to) add({ kind: "moved", lead, to });
   });
+  const aim = useSteady((lead: string, to: string | null) =>
+    foresee(to === null || plan.landings[lead] === to ? null : { kind: "moved", lead, to }),
+  );
   const saveSvg = useSteady(() => {
     if (svg.current) saveDrawingSvg(svg.current, file);
   });
@@ -71,13 +75,14 @@ export function DrawingPanel({ work, check }: Props) {
           placeOf={(lead) => placeName(plan.compartment, plan.landings[lead] ?? "")}
           lit={litOf(work.current, drawing)}
           onMove={move}
+          onAim={aim}
         />
       </Box>
       <p className={`no-print ${text.text} ${text.faint} ${text.small} ${look.help}`}>
         Drag a lead’s name to a terminal, or press Enter on it and choose with the arrow keys. The check
         answers at once.
       </p>
-      <HandChange onMove={move} />
+      <HandChange onMove={move} onAim={aim} />
     </section>
   );
 }

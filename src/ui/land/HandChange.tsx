@@ -3,7 +3,7 @@
 import Box from "@mui/material/Box";
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { v7 as uuid } from "uuid";
 import { CAPPED, type Compartment, jointPlace, type WiringPlan } from "@/core/wiring";
 import { useJob, useJobWiring } from "../job/JobContext";
@@ -16,8 +16,14 @@ import { useWireName } from "./useWireName";
 /** Places offered beside those in use: a joint of the motor's own leads. */
 const MOST_JOINTS = 4;
 
+interface Moving {
+  readonly onMove: (lead: string, to: string) => void;
+  /** Told what is chosen to be moved where. */
+  readonly onAim: (lead: string, to: string) => void;
+}
+
 /** Changes by hand without dragging: move a lead, add a jumper, take a wire off. */
-export function HandChange({ onMove }: { onMove: (lead: string, to: string) => void }) {
+export function HandChange({ onMove, onAim }: Moving) {
   const placeName = usePlaceName();
   const { job, add } = useJob("changes");
   const wiring = useJobWiring();
@@ -28,7 +34,7 @@ export function HandChange({ onMove }: { onMove: (lead: string, to: string) => v
     <Box className="no-print" sx={{ mt: 2 }}>
       <Fold title="Change by hand" summary={count > 0 ? `${count} changed` : "as planned"}>
         <Box sx={{ display: "grid", gap: 4 }}>
-          <MoveLead plan={plan} onMove={onMove} />
+          <MoveLead plan={plan} onMove={onMove} onAim={onAim} />
           <AddJumper
             plan={plan}
             onAdd={(from, to) => add({ kind: "wire-added", wire: { id: uuid(), from, to } })}
@@ -59,7 +65,7 @@ function terminalsOf({ devices }: Compartment): string[] {
   return devices.flatMap(({ terminals }) => terminals.map(({ id }) => id));
 }
 
-function MoveLead({ plan, onMove }: { plan: WiringPlan; onMove: (lead: string, to: string) => void }) {
+function MoveLead({ plan, onMove, onAim }: Moving & { readonly plan: WiringPlan }) {
   const placeName = usePlaceName();
   const name = useWireName();
   const leads = Object.keys(plan.landings);
@@ -67,6 +73,7 @@ function MoveLead({ plan, onMove }: { plan: WiringPlan; onMove: (lead: string, t
   const [to, setTo] = useState(CAPPED);
   const joints = Array.from({ length: MOST_JOINTS }, (_, i) => jointPlace(i + 1));
   const here = leads.includes(lead) ? lead : (leads[0] ?? "");
+  useEffect(() => onAim(here, to), [onAim, here, to]);
   return (
     <Row label="Move a lead">
       <Choice label="Lead" value={here} onChange={setLead}>

@@ -11,6 +11,8 @@ interface Props {
   readonly onTarget: (place: string | null) => void;
   /** Where a dragged lead hangs, in drawing units; null when it is let go. */
   readonly onHeld: (at: Point | null) => void;
+  /** Where it would land if it were let go now; null where it would not. */
+  readonly onAim: (to: string | null) => void;
   readonly onMove: (to: string) => void;
 }
 
@@ -21,18 +23,30 @@ const CAP_REACH = 90;
 const HANDLE = { width: 222, height: 27 } as const;
 
 /** A lead's name in the drawing as a handle: dragged to a terminal, or picked up by Enter and moved by the arrow keys. */
-export function LeadHandle({ lead, drawing, label, onTarget, onHeld, onMove }: Props) {
+export function LeadHandle({ lead, drawing, label, onTarget, onHeld, onAim, onMove }: Props) {
   const [picked, setPicked] = useState<number | null>(null);
   const [at, setAt] = useState<Point | null>(null);
   const places = placesOf(drawing);
   const chosen = picked === null ? null : places[picked];
   const pick = (target: number | null) => {
+    const place = target === null ? null : (places[target]?.id ?? null);
     setPicked(target);
-    onTarget(target === null ? null : (places[target]?.id ?? null));
+    onTarget(place);
+    onAim(place);
   };
   const hold = (point: Point | null) => {
     setAt(point);
     onHeld(point);
+    onAim(point && landsOn(point));
+  };
+  const landsOn = (point: Point): string | null => {
+    const near = places
+      .flatMap(({ id, at: place }) =>
+        place ? [{ id, away: Math.hypot(place.x - point.x, place.y - point.y) }] : [],
+      )
+      .sort((a, b) => a.away - b.away)[0];
+    if (near && near.away < REACH) return near.id;
+    return point.x < lead.at.x - 8 && point.x > lead.at.x - CAP_REACH ? CAPPED : null;
   };
   const pointOf = (event: PointerEvent<HTMLButtonElement>): Point => {
     const sheet = event.currentTarget.parentElement?.getBoundingClientRect();
@@ -42,14 +56,9 @@ export function LeadHandle({ lead, drawing, label, onTarget, onHeld, onMove }: P
   };
   const drop = () => {
     if (!at) return;
+    const to = landsOn(at);
     hold(null);
-    const near = places
-      .flatMap(({ id, at: place }) =>
-        place ? [{ id, away: Math.hypot(place.x - at.x, place.y - at.y) }] : [],
-      )
-      .sort((a, b) => a.away - b.away)[0];
-    if (near && near.away < REACH) onMove(near.id);
-    else if (at.x < lead.at.x - 8 && at.x > lead.at.x - CAP_REACH) onMove(CAPPED);
+    if (to !== null) onMove(to);
   };
   const onKey = (event: KeyboardEvent) => {
     if (event.key === "Escape" && picked !== null) pick(null);

@@ -27,6 +27,8 @@ interface Props {
   readonly part?: DrawnPart;
   /** Left out where the drawing is only looked at. */
   readonly onMove?: (lead: string, to: string) => void;
+  /** Told where a held lead would land; null where it would not. */
+  readonly onAim?: (lead: string, to: string | null) => void;
 }
 
 /** A wiring drawing as SVG: colours of insulation with their letters, everything else in the ink of the page. */
@@ -41,6 +43,7 @@ export function WiringDrawingView({
   lit = null,
   part,
   onMove,
+  onAim,
 }: Props) {
   const [target, setTarget] = useState<string | null>(null);
   const [held, setHeld] = useState<{ lead: string; at: Point } | null>(null);
@@ -117,6 +120,7 @@ export function WiringDrawingView({
               label={`${name(lead.id)}: ${placeOf(lead.id)}`}
               onTarget={setTarget}
               onHeld={(at) => setHeld(at && { lead: lead.id, at })}
+              onAim={(to) => onAim?.(lead.id, to)}
               onMove={(to) => onMove(lead.id, to)}
             />
           ))

@@ -35,9 +35,6 @@ interface Aim {
   readonly keepsCursor: boolean;
 }
 
-/** What stands in the field so long is likely what will be entered: who types on is faster. */
-const STILL_MS = 80;
-
 /** The field a reading is typed into. */
 export interface ReadingField {
   readonly text: string;
@@ -132,12 +129,8 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
   );
 
   useEffect(() => {
-    if (text === "") return;
-    const timer = setTimeout(() => {
-      const entered = enteredLine(text, shortNames, aimed());
-      if (entered.kind === "reading") foresee(entered.body);
-    }, STILL_MS);
-    return () => clearTimeout(timer);
+    const entered = enteredLine(text, shortNames, aimed());
+    foresee(entered.kind === "reading" ? entered.body : null);
   }, [text, shortNames, aimed, foresee]);
 
   const enter = (line: string) => {

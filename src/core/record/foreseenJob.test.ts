@@ -1,9 +1,10 @@
 import fc from "fast-check";
 import { expect, it } from "vitest";
+import { compartmentById } from "../wiring/equipment";
 import type { Fact, FactBody } from "./facts";
 import { readFact } from "./facts";
-import { deriveJob } from "./job";
-import { foreseenQuestion, identifyQuestion } from "./questions";
+import { deriveJob, foreseenJob } from "./job";
+import { identifyQuestion, wiringQuestion } from "./questions";
 
 const LEADS = ["lead1", "lead2", "lead3", "lead4"];
 const aLead = fc.constantFrom(...LEADS);
@@ -28,13 +29,32 @@ function kept(body: FactBody, at: number): Fact {
   return read.fact;
 }
 
+const leads = LEADS.map((lead, i): FactBody => ({ kind: "lead", lead: { id: lead, mark: `T${i + 1}` } }));
+
 it("foresees the very question that is asked once a reading is entered", () => {
-  const leads = LEADS.map((lead, i): FactBody => ({ kind: "lead", lead: { id: lead, mark: `T${i + 1}` } }));
   fc.assert(
     fc.property(fc.array(reading, { maxLength: 12 }), reading, (before, next) => {
       const facts = [...leads, ...before].map((body, i) => kept(body, i + 1));
       const asked = identifyQuestion(deriveJob([...facts, kept(next, facts.length + 1)]));
-      expect(foreseenQuestion(facts, next)).toBe(asked);
+      expect(identifyQuestion(foreseenJob(facts, next))).toBe(asked);
+      expect(asked).not.toBe("");
+    }),
+  );
+});
+
+it("foresees the very question that is asked once a lead is moved", () => {
+  const compartment = compartmentById("condenser-dual");
+  if (!compartment) throw new Error("no such equipment");
+  const places = compartment.devices.flatMap(({ terminals }) => terminals.map(({ id }) => id));
+  const move = fc
+    .tuple(aLead, fc.option(fc.constantFrom(...places)))
+    .map(([lead, to]): FactBody => ({ kind: "moved", lead, to }));
+  fc.assert(
+    fc.property(fc.array(move, { maxLength: 6 }), move, (before, next) => {
+      const bodies: FactBody[] = [...leads, { kind: "compartment", compartment }, ...before];
+      const facts = bodies.map((body, i) => kept(body, i + 1));
+      const asked = wiringQuestion(deriveJob([...facts, kept(next, facts.length + 1)]), null);
+      expect(wiringQuestion(foreseenJob(facts, next), null)).toBe(asked);
       expect(asked).not.toBe("");
     }),
   );
