@@ -36,9 +36,13 @@ export function identifyQuestion(job: Job): string {
   return sheet ? JSON.stringify(sheet) : "";
 }
 
-/** The same with nothing read yet: what a rehearsal is made on. */
+/**
+ * A sheet of the job's leads and nothing else: what a rehearsal is made on. What is read and told does not change it, so
+ * that none is made anew for them.
+ */
 export function rehearsalQuestion(job: Job): string {
-  return identifyQuestion({ ...job, pairReadings: [], shellReadings: [] });
+  const sheet = sheetOf(job);
+  return sheet ? JSON.stringify({ format: sheet.format, leads: sheet.leads }) : "";
 }
 
 /** What the job's wiring is planned from, as text; empty where there is no equipment to wire to. */
