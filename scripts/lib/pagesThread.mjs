@@ -9,6 +9,8 @@ import { ROOT } from "./project.mjs";
 
 /** A page is an eighth smaller than gzip makes it, in 2 ms more; tighter takes ten times as long. */
 const PAGE_QUALITY = 5;
+/** So often it lets itself be heard of: one that hangs does not. */
+const HEARD_EVERY_MS = 1000;
 
 const { host, port, inside } = workerData;
 const [name, word] = inside;
@@ -22,6 +24,7 @@ const server = createServer((request, response) => {
 });
 // The lines are kept by who asks: one that ends while it is asked on would fail that asking.
 server.keepAliveTimeout = 0;
-server.listen({ port: 0, host: "127.0.0.1", exclusive: true }, () =>
-  parentPort.postMessage(server.address().port),
-);
+server.listen({ port: 0, host: "127.0.0.1", exclusive: true }, () => {
+  parentPort.postMessage(server.address().port);
+  setInterval(() => parentPort.postMessage("runs"), HEARD_EVERY_MS).unref();
+});

@@ -24,11 +24,15 @@ const THREAD = `
     },
     "/heard": (asked, answer) => asked.pipe(answer.writeHead(201, { "x-own": "kept" })),
     "/watched": (_, answer) => answer.on("close", () => console.log("nobody waits")).write("some"),
+    "/never": () => { while (true); },
     "/end": () => process.exit(3),
     "/fault": () => setTimeout(() => { throw new Error("a fault of a page"); }),
   };
   const server = createServer((asked, answer) => ways[asked.url](asked, answer));
-  server.listen(0, "127.0.0.1", () => parentPort.postMessage(server.address().port));
+  server.listen(0, "127.0.0.1", () => {
+    parentPort.postMessage(server.address().port);
+    setInterval(() => parentPort.postMessage("runs"), 100);
+  });
 `;
 
 /** Hands everything on to the thread but for one address, which it answers itself. */
@@ -36,7 +40,7 @@ const SERVER = `
   import { createServer } from "node:http";
   import { pathToFileURL } from "node:url";
   const { pagesBeside } = await import(pathToFileURL(process.argv[2]));
-  const pages = await pagesBeside({ host: "127.0.0.1", port: 0, thread: pathToFileURL(process.argv[3]) });
+  const pages = await pagesBeside({ host: "127.0.0.1", port: 0, thread: pathToFileURL(process.argv[3]), hangsAfterMs: 4000 });
   const server = createServer((asked, answer) => (asked.url === "/here" ? answer.end("here") : pages(asked, answer)));
   server.listen(0, "127.0.0.1", () => console.log("port", server.address().port));
 `;
@@ -136,6 +140,16 @@ test.each(["/end", "/fault"])(
   },
   20_000,
 );
+
+test("a page that never ends takes its thread with it, and no more", async () => {
+  const before = heard.split("is started again").length;
+  const never = ask("/never");
+  expect((await ask("/here")).status).toBe(200);
+  expect((await never).status).toBe(503);
+  expect(heard).toContain("was silent for 4 s and is ended");
+  await expect.poll(() => heard.split("is started again").length).toBe(before + 1);
+  await expect.poll(async () => (await ask("/asked")).status, { timeout: 15_000 }).toBe(200);
+}, 30_000);
 
 test("a thread that does not begin is a fault of the start", async () => {
   const failed = serverOf("throw new Error('nothing here begins');");
