@@ -7,7 +7,7 @@ export { type Finding, type Identification, identification, type NextProbe } fro
 export { identify } from "./identify/identify";
 export type { Observation } from "./identify/observation";
 export { SETTLED } from "./identify/settled";
-export { LEAD_LIMITS, type ReadingSheetInput, readingSheet } from "./identify/sheet";
+export { type ReadingSheetInput, readingSheet } from "./identify/sheet";
 export { type TieQuestion, tieQuestions } from "./identify/tieQuestions";
 export {
   COLOUR_LETTERS,
@@ -27,7 +27,7 @@ export {
   type Rgb,
 } from "./motor/insulationPaint";
 export { labelWord } from "./motor/labelWord";
-export { type Lead, type LeadName, leadNames } from "./motor/lead";
+export { LEAD_LIMITS, type Lead, type LeadName, leadNames } from "./motor/lead";
 export { type LeadEntry, parseLeadEntry } from "./motor/leadEntry";
 export * from "./motor/plate";
 export { placeAlongWinding, type Role } from "./motor/role";

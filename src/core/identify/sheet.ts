@@ -1,13 +1,10 @@
 import * as z from "zod/mini";
-import { about } from "../motor/about";
-import { lead, leadId } from "../motor/lead";
+import { about, trustColours } from "../motor/about";
+import { LEAD_LIMITS, lead, leadId } from "../motor/lead";
 import { meter, USUAL_METER } from "../ohms/readingError";
 import { HIGHEST_READING_OHMS } from "../quantity/ohms";
 import { ask } from "./ask";
 import { observation } from "./observation";
-
-/** The most and fewest leads a sheet may have; the frame lead is not counted. */
-export const LEAD_LIMITS = { fewest: 2, most: 12 } as const;
 
 const MOST_OBSERVATIONS = 48;
 
@@ -45,9 +42,6 @@ const sheetMeter = z.object({
   resolutionOhms: z._default(meter.shape.resolutionOhms, USUAL_METER.resolutionOhms),
   probeOhms: z._default(meter.shape.probeOhms, USUAL_METER.probeOhms),
 });
-
-/** Insulation colour is a hint with trust: 0 ignores it, 1 takes it as a strong one. */
-export const trustColours = z.number().check(z.gte(0), z.lte(1));
 
 const sheetAbout = z.extend(about, { trustColours: z._default(trustColours, 0) });
 

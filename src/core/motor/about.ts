@@ -16,3 +16,6 @@ export const about = z.object({
   reversible: z.optional(z.boolean()),
 });
 export type About = Readonly<z.output<typeof about>>;
+
+/** Insulation colour is a hint with trust: 0 ignores it, 1 takes it as a strong one. */
+export const trustColours = z.number().check(z.gte(0), z.lte(1));

@@ -2,6 +2,9 @@ import * as z from "zod/mini";
 import { text } from "../quantity/text";
 import { COLOUR_WORD, colourLetters } from "./colour";
 
+/** The most and fewest leads that can be told apart; the frame lead is not counted. */
+export const LEAD_LIMITS = { fewest: 2, most: 12 } as const;
+
 /** Our own id of a lead, on a sheet and in facts. */
 export const leadId = z.string().check(z.minLength(1), z.maxLength(64));
 

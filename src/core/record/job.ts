@@ -1,7 +1,7 @@
 import type { Ask } from "../identify/ask";
 import type { Observation } from "../identify/observation";
-import { LEAD_LIMITS, type ReadingSheetInput } from "../identify/sheet";
-import type { Lead } from "../motor/lead";
+import type { ReadingSheetInput } from "../identify/sheet";
+import { LEAD_LIMITS, type Lead } from "../motor/lead";
 import type { TypedPlate } from "../motor/plate";
 import { cableOhmsEachWay } from "../ohms/cable";
 import type { Meter } from "../ohms/readingError";

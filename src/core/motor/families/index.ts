@@ -18,10 +18,17 @@ function phases({ feeding }: Family): number {
  * The catalogue: every kind of motor that identification knows, single-phase before three-phase, the fewest leads
  * first.
  */
-export const FAMILIES: readonly Family[] = FOUND.toSorted(
-  (one, other) =>
-    phases(one) - phases(other) || fewestLeads(one) - fewestLeads(other) || (one.id < other.id ? -1 : 1),
-);
+export const FAMILIES: readonly Family[] = FOUND.map((family) => ({
+  family,
+  phases: phases(family),
+  // Counted once for each: to count the leads is to draw up builds.
+  leads: fewestLeads(family),
+}))
+  .toSorted(
+    (one, other) =>
+      one.phases - other.phases || one.leads - other.leads || (one.family.id < other.family.id ? -1 : 1),
+  )
+  .map(({ family }) => family);
 
 /** The family of this id; undefined when the catalogue has none. */
 export function familyById(id: string | null): Family | undefined {

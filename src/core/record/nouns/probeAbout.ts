@@ -1,6 +1,5 @@
 import * as z from "zod/mini";
-import { trustColours } from "../../identify/sheet";
-import { about } from "../../motor/about";
+import { about, trustColours } from "../../motor/about";
 
 /** What is known of the motor beside its ohms, as the probe stage asks for it. */
 export const probeAbout = z.extend(z.omit(about, { hertz: true }), {
