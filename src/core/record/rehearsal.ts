@@ -3,6 +3,7 @@ import { identified } from "./identified";
 
 /** Readings of one made-up motor; a motor is told in about so many. */
 const MOST_READINGS = 14;
+/** Code is compiled for good once it has run often; a third time wins nothing that is felt. */
 const TIMES = 2;
 /** From so many leads on motors are mostly of separate windings. */
 const SEPARATE_FROM = 9;

@@ -1,12 +1,12 @@
 import type { Family } from "../family";
+import { LEAD_LIMITS } from "../lead";
 import { FOUND } from "./found";
-
-const MOST_LEADS = 12;
 
 /** The fewest leads a family is built with; beyond any count where windings are out of reach. */
 function fewestLeads({ variants }: Family): number {
-  for (let leads = 2; leads <= MOST_LEADS; leads++) if (variants(leads, {}).length > 0) return leads;
-  return MOST_LEADS + 1;
+  const { fewest, most } = LEAD_LIMITS;
+  for (let leads: number = fewest; leads <= most; leads++) if (variants(leads, {}).length > 0) return leads;
+  return most + 1;
 }
 
 /** Single-phase, three-phase, then what is fed by neither. */
