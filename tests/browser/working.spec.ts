@@ -129,6 +129,30 @@ test("a reading is on its way to be weighed before it is drawn, and drawn with t
   await answered(page);
 });
 
+test("what was entered is not weighed once more while it still stands in the field", async ({ page }) => {
+  await holdable(page);
+  await startMotor(page, "WH BK BN RD");
+  await enter(page, "WH shell OL");
+  // Entered sooner than anything is foreseen, and drawn without its answer later than that.
+  await setHold(page);
+  await field(page).fill("WH BK 12.4");
+  await field(page).press("Enter");
+  await expect(page.getByRole("button", { name: /WH to BK, reads 12\.4/ })).toBeVisible();
+  await page.waitForTimeout(300);
+  await release(page);
+  await hasAnswered(page, '"ohms":12.4');
+  await answered(page);
+  await enter(page, "WH BN 7.5");
+  await hasAnswered(page, '"ohms":7.5');
+  expect(
+    await page.evaluate(() =>
+      (window as unknown as { control: { answered: string[] } }).control.answered.filter(
+        (question) => question.split('"ohms":12.4').length > 2,
+      ),
+    ),
+  ).toEqual([]);
+});
+
 test("a lead taken off while readings are weighed is named by no answer", async ({ page }) => {
   await holdable(page);
   await startMotor(page, "WH BK BN");

@@ -196,6 +196,8 @@ export class OpenJob {
   private changed(): void {
     const state = this.store.state();
     if (state.facts !== this.facts) {
+      // What waits to be foreseen was most likely entered just now: on top of itself it is nothing that will be asked.
+      clearTimeout(this.foresees);
       this.read(state);
       this.goOn();
     }

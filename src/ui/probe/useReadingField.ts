@@ -129,9 +129,11 @@ export function useReadingField({ target, isChosen, onChoose, onTable, keepsCurs
   );
 
   useEffect(() => {
-    const entered = enteredLine(text, shortNames, aimed());
+    // What was entered stands there until it is drawn; it is asked about already.
+    const line = kept() === "not" ? text : "";
+    const entered = enteredLine(line, shortNames, aimed());
     foresee(entered.kind === "reading" ? entered.body : null);
-  }, [text, shortNames, aimed, foresee]);
+  }, [text, shortNames, aimed, foresee, kept]);
 
   const enter = (line: string) => {
     const entered = enteredLine(line, shortNames, aimed());
