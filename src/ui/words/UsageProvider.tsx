@@ -17,13 +17,11 @@ const CHANGED = "odd-lead-words-changed";
 export function UsageProvider({ usage: first, children }: { usage: Usage; children: ReactNode }) {
   const [usage, setUsage] = useState(first);
   useEffect(() => {
-    const follow = () => {
-      const kept = keptUsage();
-      if (kept !== undefined) setUsage(usageOf(kept, null));
-    };
-    follow();
     const channel = typeof BroadcastChannel === "undefined" ? null : new BroadcastChannel(CHANGED);
-    channel?.addEventListener("message", follow);
+    // What was chosen is told with it: another page's cookie may be seen later than its word.
+    channel?.addEventListener("message", ({ data }: MessageEvent<Usage>) => setUsage(usageOf(data, null)));
+    const kept = keptUsage();
+    if (kept !== undefined) setUsage(usageOf(kept, null));
     return () => channel?.close();
   }, []);
   useEffect(() => {
